@@ -1,0 +1,51 @@
+import { text } from 'node:stream/consumers';
+import { InputError, type Problem } from '../src/core/check/problem';
+import { validator } from '../src/core/check/validator';
+import { advise } from '../src/core/rates/advise';
+import type { AdviseRequest } from '../src/core/schema-types';
+import { theLibrary } from '../src/lib/server/knowledge';
+import { today } from '../src/lib/server/today';
+
+const asAdviseRequest = validator<AdviseRequest>('advise-request');
+
+const VERBS: Record<string, (request: unknown) => unknown> = {
+	advise: (request) => advise(asAdviseRequest(request), theLibrary(), today())
+};
+
+const USAGE = `usage: cosecha <verb> < request.json > answer.json
+verbs: ${Object.keys(VERBS).join(', ')}
+`;
+
+/**
+ * Runs one verb on standard input.
+ * @returns the exit code: 0 answered, 2 bad input or bad usage (problems as JSON on standard output)
+ */
+export async function main([verb = '', ...rest]: string[]): Promise<number> {
+	const run = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
+	if (!run || rest.length > 0) {
+		process.stderr.write(USAGE);
+		return verb === '--help' ? 0 : 2;
+	}
+	try {
+		write(run(parse(await text(process.stdin))));
+		return 0;
+	} catch (error) {
+		if (!(error instanceof InputError)) throw error;
+		write({ problems: error.problems });
+		for (const { path, message } of error.problems) process.stderr.write(`${path || '/'} ${message}\n`);
+		return 2;
+	}
+}
+
+function parse(body: string): unknown {
+	try {
+		return JSON.parse(body);
+	} catch (error) {
+		const problem: Problem = { path: '', message: `is not JSON: ${(error as Error).message}` };
+		throw new InputError([problem]);
+	}
+}
+
+function write(answer: unknown): void {
+	process.stdout.write(`${JSON.stringify(answer, null, '\t')}\n`);
+}

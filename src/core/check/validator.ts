@@ -1,0 +1,85 @@
+import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
+import addFormats from 'ajv-formats';
+import adviseAnswer from '../../../schemas/advise-answer.schema.json';
+import adviseRequest from '../../../schemas/advise-request.schema.json';
+import crops from '../../../schemas/crops.schema.json';
+import figure from '../../../schemas/figure.schema.json';
+import pack from '../../../schemas/pack.schema.json';
+import products from '../../../schemas/products.schema.json';
+import sample from '../../../schemas/sample.schema.json';
+import schedules from '../../../schemas/schedules.schema.json';
+import { InputError, type Problem } from './problem';
+
+const ajv = new Ajv({ allErrors: false, verbose: true, strict: true, allowUnionTypes: true, strictRequired: false });
+addFormats.default(ajv, ['date']);
+for (const schema of [figure, sample, crops, products, schedules, adviseAnswer, adviseRequest, pack])
+	ajv.addSchema(schema);
+
+/** Checks a value against a schema that only a rule kind or a page knows. */
+export function compileSchema(schema: object): (value: unknown) => Problem[] {
+	return problemsOf(ajv.compile(schema));
+}
+
+/**
+ * A check by one of the project's schemas, `schemas/<name>.schema.json`.
+ * @returns a function that gives the value back typed, or throws InputError
+ */
+export function validator<T>(name: string): (value: unknown) => T {
+	let problems: ((value: unknown) => Problem[]) | undefined;
+	return (value) => {
+		problems ??= problemsOf(ajv.getSchema(`${name}.schema.json`) as ValidateFunction);
+		const found = problems(value);
+		if (found.length > 0) throw new InputError(found);
+		return value as T;
+	};
+}
+
+function problemsOf(validate: ValidateFunction): (value: unknown) => Problem[] {
+	return (value) => {
+		if (validate(value)) return [];
+		const errors = validate.errors ?? [];
+		// Of a failed choice between shapes only the deepest complaint helps the reader.
+		const depth = (error: ErrorObject) => error.instancePath.split('/').length;
+		const deepest = [...errors].sort((a, b) => depth(b) - depth(a)).slice(0, 20);
+		return deepest.map(toProblem);
+	};
+}
+
+function toProblem(error: ErrorObject): Problem {
+	return { path: error.instancePath, message: `${wanted(error)}${gotten(error)}` };
+}
+
+function wanted(error: ErrorObject): string {
+	const parameters = error.params as Record<string, unknown>;
+	switch (error.keyword) {
+		case 'additionalProperties':
+			return `has the unknown key "${String(parameters.additionalProperty)}"; known here: ${knownKeys(error)}`;
+		case 'required':
+			return `lacks "${String(parameters.missingProperty)}"`;
+		case 'enum':
+			return `must be one of ${(parameters.allowedValues as unknown[]).map(String).join(', ')}`;
+		case 'minimum':
+			return `must be ${String(parameters.limit)} or more`;
+		case 'maximum':
+			return `must be ${String(parameters.limit)} or less`;
+		case 'exclusiveMinimum':
+			return `must be more than ${String(parameters.limit)}`;
+		case 'exclusiveMaximum':
+			return `must be less than ${String(parameters.limit)}`;
+		case 'format':
+			return 'must be a date as YYYY-MM-DD';
+		default:
+			return error.message ?? 'is not valid';
+	}
+}
+
+function knownKeys(error: ErrorObject): string {
+	const properties = (error.parentSchema as { properties?: object } | undefined)?.properties ?? {};
+	return Object.keys(properties).join(', ');
+}
+
+function gotten(error: ErrorObject): string {
+	if (error.keyword === 'additionalProperties' || error.keyword === 'required') return '';
+	const text = JSON.stringify(error.data) ?? 'nothing';
+	return `; got ${text.length > 60 ? `${text.slice(0, 60)}…` : text}`;
+}

@@ -1,0 +1,32 @@
+import type { Basis, Figure, NotApplicable } from '../schema-types';
+
+export type { Basis, Figure, NotApplicable };
+export type Answer = Figure | NotApplicable;
+
+type FigureParts = Pick<Figure, 'label' | 'value' | 'unit' | 'basis'> & Partial<Figure>;
+
+/**
+ * A number with its unit, formula, inputs and basis.
+ * @throws RangeError where the value is not finite: a missing input must become `notApplicable` before this
+ */
+export function figure(parts: FigureParts): Figure {
+	if (!Number.isFinite(parts.value)) throw new RangeError(`${parts.label} is ${parts.value}, which is no figure`);
+	return { formula: '', inputs: [], cautions: [], ...parts, applies: true };
+}
+
+/** The reason why a number cannot be given, and what the adviser can do about it. */
+export function notApplicable(label: string, reason: string, remedy: string): NotApplicable {
+	return { applies: false, label, reason, remedy };
+}
+
+/** The same figure with one caution more. */
+export function withCaution(base: Figure, caution: string): Figure {
+	return base.cautions.includes(caution) ? base : { ...base, cautions: [...base.cautions, caution] };
+}
+
+/** Every caution in the tree, each once, the figure's own first. */
+export function allCautions(root: Figure): string[] {
+	const seen = new Set(root.cautions);
+	for (const input of root.inputs) for (const caution of allCautions(input)) seen.add(caution);
+	return [...seen];
+}

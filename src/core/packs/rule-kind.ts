@@ -1,0 +1,56 @@
+import type { Answer, Figure } from '../figure/figure';
+import type { Rule } from '../schema-types';
+
+/** What a rule may ask for. Units: ppm, meq/100 g, pH, %, inches, the crop's yield unit, lb N/ac for credits. */
+export type InputName =
+	| 'soilTest'
+	| 'cec'
+	| 'organicMatter'
+	| 'yieldGoal'
+	| 'soilPh'
+	| 'bufferPh'
+	| 'targetPh'
+	| 'limeDepthIn'
+	| 'effectiveFraction'
+	| 'credits';
+
+/** Plain numbers for `compute`. A missing one is NaN, which the arithmetic passes on; `explain` reports it. */
+export type RuleNumbers = Record<InputName, number>;
+
+/** The same inputs as figures for `explain`: all that the kind `needs`; organic matter only where it was measured. */
+export type RuleFigures = Record<Exclude<InputName, 'organicMatter'>, Figure> & { organicMatter?: Figure };
+
+/** Words for the worksheet that every kind puts on its figures. */
+export type RuleWords = Pick<Rule, 'title' | 'unit' | 'basis' | 'citation' | 'cautions'>;
+
+/**
+ * One kind of rule: a formula whose coefficients are data. Adding a guide takes no code; adding a formula is one
+ * file with one of these.
+ */
+export interface RuleKind<P> {
+	readonly kind: string;
+	/** JSON Schema of the coefficients for one crop: the rule's `parameters` with the crop's laid over them. */
+	readonly parameters: object;
+	/** The inputs this rule cannot do without. */
+	needs(parameters: P): readonly InputName[];
+	/** The number alone, without allocating: used over whole rasters. NaN where an input is missing. */
+	compute(parameters: P, numbers: RuleNumbers): number;
+	/** The same steps as a worksheet: `explain().value === compute()` wherever it applies. */
+	explain(parameters: P, figures: RuleFigures, words: RuleWords): Answer;
+}
+
+/** A set of numbers with nothing known yet. */
+export function noNumbers(): RuleNumbers {
+	return {
+		soilTest: NaN,
+		cec: NaN,
+		organicMatter: NaN,
+		yieldGoal: NaN,
+		soilPh: NaN,
+		bufferPh: NaN,
+		targetPh: NaN,
+		limeDepthIn: NaN,
+		effectiveFraction: NaN,
+		credits: NaN
+	};
+}

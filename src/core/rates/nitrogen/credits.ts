@@ -1,0 +1,69 @@
+import type { FromSchema } from 'json-schema-to-ts';
+import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
+import type { CompiledRule } from '../../packs/pack';
+import { soilNitrate } from '../../reading/mineral-nitrogen';
+import type { Site } from '../../reading/site';
+
+/** The credits a guide allows, so that nothing is credited twice: only these are taken off. */
+export const creditParameters = {
+	type: 'object',
+	additionalProperties: false,
+	properties: {
+		previousCrop: {
+			type: 'object',
+			description: 'lb N/ac by previous crop; a crop not listed earns none',
+			additionalProperties: { type: 'number', minimum: 0 }
+		},
+		soilNitrateDepthIn: {
+			type: 'number',
+			exclusiveMinimum: 0,
+			description: 'nitrate-N from the surface to this depth counts in full'
+		}
+	}
+} as const;
+
+type Credits = FromSchema<typeof creditParameters>;
+
+/**
+ * The sum of a guide's credits, lb N/ac, each credit a line of its own.
+ * @returns does not apply where the guide counts on a nitrate test that was not made
+ */
+export function readCredits(site: Site, { rule, parametersFor }: CompiledRule): Answer {
+	const allowed = ((parametersFor(site.crop.id) as { credits?: Credits } | undefined)?.credits ?? {}) as Credits;
+	const lines: Figure[] = [];
+	const cautions: string[] = [];
+	if (allowed.previousCrop) {
+		const line = previousCropCredit(allowed.previousCrop as Record<string, number>, site, rule);
+		if (line.applies) lines.push(line);
+		else cautions.push(`${line.reason}; no credit is taken.`);
+	}
+	if (allowed.soilNitrateDepthIn !== undefined) {
+		const nitrate = soilNitrate(site.layers, allowed.soilNitrateDepthIn);
+		if (!nitrate.applies) return nitrate;
+		lines.push(nitrate);
+	}
+	return figure({
+		label: 'credits',
+		value: lines.reduce((sum, line) => sum + line.value, 0),
+		unit: 'lb/ac',
+		formula: lines.length > 0 ? 'sum of the credits the guide allows' : 'none apply here',
+		inputs: lines,
+		basis: rule.basis,
+		citation: rule.citation,
+		cautions
+	});
+}
+
+function previousCropCredit(pounds: Record<string, number>, site: Site, rule: CompiledRule['rule']): Answer {
+	const label = 'previous crop';
+	if (site.previousCrop === undefined) {
+		return notApplicable(label, 'The previous crop is not named', 'Name the crop that stood here last year.');
+	}
+	return figure({
+		label: `after ${site.previousCrop.replace('-', ' ')}`,
+		value: pounds[site.previousCrop] ?? 0,
+		unit: 'lb/ac',
+		basis: rule.basis,
+		citation: rule.citation
+	});
+}

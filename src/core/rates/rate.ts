@@ -1,0 +1,64 @@
+import { figure, notApplicable, type Answer } from '../figure/figure';
+import type { CompiledRule } from '../packs/pack';
+import { applyRule } from '../reading/apply-rule';
+import type { Site } from '../reading/site';
+import type { InputReaders } from '../reading/site-inputs';
+import type { AdviseRequest, Rate, RateNutrient } from '../schema-types';
+import { inSystem, unitInSystem, type UnitSystem } from '../units/rate-units';
+
+type Prices = NonNullable<AdviseRequest['prices']>;
+
+const PRICE_OF: Record<RateNutrient, keyof Prices | undefined> = {
+	N: 'nitrogen',
+	P2O5: 'P2O5',
+	K2O: 'K2O',
+	S: 'S',
+	Mg: undefined,
+	lime: 'lime'
+};
+
+/** One rule's rate with its worksheet, its cost and, where it gives none, the reason. */
+export function rateOf(
+	compiled: CompiledRule,
+	nutrient: RateNutrient,
+	site: Site,
+	prices: Prices,
+	units: UnitSystem,
+	readers: InputReaders
+): Rate {
+	const { rule, pack, method } = compiled;
+	const own = applyRule(compiled, site, readers);
+	const shown = inSystem(own, units);
+	const base = {
+		nutrient,
+		method,
+		packTitle: pack.title,
+		school: rule.school!,
+		unit: unitInSystem(rule.unit, units),
+		cost: costOf(own, nutrient, prices),
+		worksheet: shown
+	};
+	if (!shown.applies) return { ...base, applies: false, rate: null, reason: `${shown.reason}. ${shown.remedy}` };
+	const none = own.applies && own.value === 0 ? { reason: own.formula } : {};
+	return { ...base, applies: true, rate: shown.value, ...none };
+}
+
+/** Dollars per acre of a rate in lb/ac (or short tons/ac of lime) at the price on the list. */
+export function costOf(rate: Answer, nutrient: RateNutrient, prices: Prices): Answer {
+	const label = `cost of ${nutrient}`;
+	if (!rate.applies) return notApplicable(label, rate.reason, rate.remedy);
+	const key = PRICE_OF[nutrient];
+	const price = key && prices[key];
+	if (price === undefined) {
+		return notApplicable(label, `no price for ${nutrient} is known`, 'Enter prices for this year.');
+	}
+	const unit = nutrient === 'lime' ? '$ per short ton' : '$ per lb';
+	return figure({
+		label,
+		value: rate.value * price,
+		unit: '$/ac',
+		formula: 'rate x price',
+		inputs: [rate, figure({ label: `price of ${nutrient}`, value: price, unit, basis: 'adviser' })],
+		basis: 'adviser'
+	});
+}

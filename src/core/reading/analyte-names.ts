@@ -1,0 +1,29 @@
+import type { Analyte } from '../schema-types';
+
+const NAMES: Partial<Record<Analyte, string>> = {
+	pH: 'soil pH',
+	bufferPh: 'buffer pH',
+	P: 'phosphorus',
+	K: 'potassium',
+	Ca: 'calcium',
+	Mg: 'magnesium',
+	Na: 'sodium',
+	OM: 'organic matter',
+	OC: 'organic carbon',
+	bulkDensity: 'bulk density',
+	'NO3-N': 'nitrate-N',
+	'NH4-N': 'ammonium-N',
+	'SO4-S': 'sulfate-S',
+	Al: 'exchangeable aluminium',
+	EC: 'salinity (EC)',
+	Zn: 'zinc',
+	B: 'boron',
+	Mn: 'manganese',
+	Cu: 'copper',
+	Fe: 'iron'
+};
+
+/** What an adviser calls the analyte in a sentence. */
+export function analyteName(analyte: Analyte): string {
+	return NAMES[analyte] ?? analyte;
+}

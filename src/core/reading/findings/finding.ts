@@ -1,0 +1,16 @@
+import type { Answer } from '../../figure/figure';
+import type { PackSet } from '../../packs/pack';
+import type { Finding } from '../../schema-types';
+import type { Site } from '../site';
+
+export type { Finding };
+
+/** What a check of the report may look at. */
+export interface ReportContext {
+	site: Site;
+	cec: Answer;
+	packs: PackSet;
+}
+
+/** One check of the report: what it found, with the remedy; nothing where all is well. */
+export type ReportCheck = (context: ReportContext) => Finding[];

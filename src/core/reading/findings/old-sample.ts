@@ -1,0 +1,32 @@
+import { differenceInCalendarMonths, parseISO } from 'date-fns';
+import type { ReportCheck } from './finding';
+
+/** Years after which a report is old: common practice. Sand changes fast, orchards are sampled yearly. */
+const YEARS = { usual: 3, sand: 2, orchard: 1 };
+const SANDY = new Set(['sand', 'loamy sand']);
+
+export const oldSample: ReportCheck = ({ site: { sampleDate, asOf, field, crop } }) => {
+	if (sampleDate === undefined) {
+		return [
+			{
+				code: 'no-sample-date',
+				severity: 'note',
+				text: 'The sample carries no date, so its age is not known.',
+				remedy: 'Write the sampling date on the sample.'
+			}
+		];
+	}
+	const sandy = field.textureClass !== undefined && SANDY.has(field.textureClass);
+	const years = crop.perennial ? YEARS.orchard : sandy ? YEARS.sand : YEARS.usual;
+	const months = differenceInCalendarMonths(parseISO(asOf), parseISO(sampleDate));
+	if (months <= years * 12) return [];
+	const why = crop.perennial ? ' in an orchard' : sandy ? ' on sand' : '';
+	return [
+		{
+			code: 'old-sample',
+			severity: 'mind',
+			text: `The sample of ${sampleDate} is over ${years} ${years === 1 ? 'year' : 'years'} old${why}.`,
+			remedy: 'Sample again, to the same depth.'
+		}
+	];
+};

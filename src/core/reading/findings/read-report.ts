@@ -1,0 +1,28 @@
+import { cationsOverCec } from './cations-over-cec';
+import type { Finding, ReportCheck, ReportContext } from './finding';
+import { impossibleValue } from './impossible-value';
+import { missingBufferPh } from './missing-buffer-ph';
+import { missingCec } from './missing-cec';
+import { oldNitrate } from './old-nitrate';
+import { oldSample } from './old-sample';
+import { otherDepth } from './other-depth';
+import { phOutsideBand } from './ph-outside-band';
+import { unitSlip } from './unit-slip';
+
+const CHECKS: readonly ReportCheck[] = [
+	impossibleValue,
+	phOutsideBand,
+	missingCec,
+	missingBufferPh,
+	oldSample,
+	oldNitrate,
+	unitSlip,
+	cationsOverCec,
+	otherDepth
+];
+
+/** Everything the report lacks or gets wrong, each with its remedy, the gravest first. */
+export function readReport(context: ReportContext): Finding[] {
+	const order = { stop: 0, mind: 1, note: 2 };
+	return CHECKS.flatMap((check) => check(context)).sort((a, b) => order[a.severity] - order[b.severity]);
+}

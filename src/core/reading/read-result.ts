@@ -1,0 +1,93 @@
+import { figure, notApplicable, withCaution, type Answer, type Figure } from '../figure/figure';
+import type { Analyte, LabMethod, Result } from '../schema-types';
+import { canonicalUnit, conversionOf } from '../units/result-units';
+import { analyteName } from './analyte-names';
+import { methodName, usualMethod } from './lab-methods';
+import { possibleRange } from './possible-range';
+import type { SoilLayer } from './soil-layers';
+
+/** Share of the limit that stands in for "less than the limit": common practice. */
+const SHARE_OF_DETECTION_LIMIT = 0.5;
+
+/**
+ * One analyte from the uppermost layer that reports it, in the canonical unit (ppm, meq/100 g, %, pH).
+ * @param methods the methods that will do; any where left out
+ * @returns does not apply where it was not reported, was measured by another method, or cannot be true
+ */
+export function readResult(layers: readonly SoilLayer[], analyte: Analyte, methods?: readonly LabMethod[]): Answer {
+	const label = analyteName(analyte);
+	const reported = layers.filter(({ results }) => results.some((result) => result.analyte === analyte));
+	for (const layer of reported) {
+		const result = layer.results.find((candidate) => candidate.analyte === analyte && fits(candidate, methods));
+		if (result) return readFrom(layer, result);
+	}
+	if (reported.length === 0) {
+		return notApplicable(label, `the report gives no ${label}`, `Ask the lab for ${label}${wantedText(methods)}.`);
+	}
+	const given = reported[0]!.results.find((result) => result.analyte === analyte)!;
+	const was = given.method ? methodName(given.method) : 'a method the report does not name';
+	return notApplicable(
+		label,
+		`the report gives ${label} by ${was}, and this is calibrated on ${(methods ?? []).map(methodName).join(' or ')}`,
+		given.method ? `Ask the lab for ${label}${wantedText(methods)}.` : `Ask the lab which method it used for ${label}.`
+	);
+}
+
+/** The same from one layer alone. */
+export function readInLayer(layer: SoilLayer, analyte: Analyte): Answer {
+	return readResult([layer], analyte);
+}
+
+function fits(result: Result, methods: readonly LabMethod[] | undefined): boolean {
+	const method = result.method ?? usualMethod(result.analyte);
+	return methods === undefined || methods.length === 0 || (method !== undefined && methods.includes(method));
+}
+
+function wantedText(methods: readonly LabMethod[] | undefined): string {
+	return methods && methods.length > 0 ? ` by ${methods.map(methodName).join(' or ')}` : '';
+}
+
+function readFrom(layer: SoilLayer, result: Result): Answer {
+	const { analyte, method, value, unit, qualifier } = result;
+	const name = analyteName(analyte);
+	const assumed = method ?? usualMethod(analyte);
+	const label = [name, assumed && methodName(assumed), layer.depthText].filter(Boolean).join(', ');
+	const conversion = conversionOf(analyte, unit, layer.thicknessIn)!;
+	const reported = conversion.formula === '' ? canonicalUnit(analyte) : unit;
+	let read: Figure = figure({ label, value, unit: reported, basis: 'measured' });
+	if (qualifier === '<') {
+		const caution = `The lab reports ${name} only as below ${value} ${unit}; half of that is used.`;
+		read = figure({
+			label,
+			value: value * SHARE_OF_DETECTION_LIMIT,
+			unit: reported,
+			formula: 'half the detection limit',
+			inputs: [read],
+			basis: 'practice',
+			cautions: [caution]
+		});
+	}
+	if (qualifier === '>') read = withCaution(read, `The lab reports ${name} only as above ${value} ${unit}.`);
+	if (conversion.formula !== '') {
+		read = figure({
+			label,
+			value: read.value * conversion.factor,
+			unit: canonicalUnit(analyte),
+			formula: conversion.formula,
+			inputs: [read],
+			basis: 'measured',
+			cautions: read.cautions
+		});
+	}
+	const range = possibleRange(analyte);
+	if (range && (read.value < range[0] || read.value > range[1])) {
+		return notApplicable(
+			label,
+			`${name} ${read.value} cannot be true: soil lies between ${range[0]} and ${range[1]}`,
+			`Check ${name} against the lab's paper.`
+		);
+	}
+	return method === undefined && assumed
+		? withCaution(read, `The report does not name the method for ${name}; read as ${methodName(assumed)}.`)
+		: read;
+}

@@ -1,0 +1,43 @@
+import type { Answer, Figure } from '../figure/figure';
+import { rulesGiving, type CompiledRule, type PackSet } from '../packs/pack';
+import { noNumbers } from '../packs/rule-kind';
+import { applyRule } from './apply-rule';
+import type { Site } from './site';
+import { numberOf, siteInputs } from './site-inputs';
+
+/** A soil test on the curve of yield against it. */
+export interface ResponseCurve {
+	/** "phosphorus, Bray P1" and the like; the soil's own value stands in `here`. */
+	analyte: 'P' | 'K';
+	/** Expected yield at this soil's test, %, or why there is none. */
+	here: Answer;
+	soilTest: Figure | undefined;
+	criticalLevel: Figure | undefined;
+	/** [soil test in ppm, relative yield in %] for drawing; empty where it does not apply. */
+	points: [number, number][];
+}
+
+const STEPS = 60;
+
+/** The response curve of one nutrient for the site's crop and the method the lab used. */
+export function readResponseCurve(site: Site, packs: PackSet, analyte: 'P' | 'K'): ResponseCurve {
+	const rules = rulesGiving(packs, 'response-curve').filter(({ rule }) => rule.soilTest?.analyte === analyte);
+	const answers = rules.map((rule) => ({ rule, here: applyRule(rule, site, siteInputs) }));
+	const fitting = answers.find(({ here }) => here.applies) ?? answers[0]!;
+	if (!fitting.here.applies) {
+		return { analyte, here: fitting.here, soilTest: undefined, criticalLevel: undefined, points: [] };
+	}
+	const [soilTest, criticalLevel] = fitting.here.inputs as [Figure, Figure];
+	const end = Math.max(soilTest.value * 1.25, criticalLevel.value * 3);
+	return { analyte, here: fitting.here, soilTest, criticalLevel, points: curvePoints(fitting.rule, site, end) };
+}
+
+function curvePoints(compiled: CompiledRule, site: Site, end: number): [number, number][] {
+	const parameters = compiled.parametersFor(site.crop.id);
+	const numbers = noNumbers();
+	numbers.cec = numberOf(siteInputs.cec(site, compiled));
+	return Array.from({ length: STEPS + 1 }, (_, step) => {
+		numbers.soilTest = (end * step) / STEPS;
+		return [numbers.soilTest, compiled.kind.compute(parameters, numbers)];
+	});
+}

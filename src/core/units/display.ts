@@ -1,0 +1,48 @@
+const DIGITS: Record<string, number> = {
+	'lb/ac': 1,
+	'kg/ha': 1,
+	'short ton/ac': 2,
+	't/ha': 2,
+	pH: 1,
+	ppm: 1,
+	'meq/100 g': 1,
+	'%': 1,
+	'$/ac': 2,
+	$: 2,
+	'g/cm3': 3,
+	in: 1,
+	ac: 1
+};
+
+/**
+ * A number as print shows it: fixed digits by unit, a trailing ".0" dropped, half rounded away from zero.
+ * Only print rounds; every calculation keeps full precision.
+ */
+export function formatNumber(value: number, unit: string): string {
+	const digits = DIGITS[unit] ?? fitting(value);
+	const text = roundTo(value, digits).toFixed(digits);
+	return unit.startsWith('$') ? text : text.replace(/\.0+$/, '');
+}
+
+/** A number with its unit, as a sentence would carry it: "$31.20/ac", "84.2 lb/ac", "5.6" for a pH. */
+export function formatQuantity(value: number, unit: string): string {
+	const number = formatNumber(value, unit);
+	if (unit === '' || unit === 'pH') return number;
+	if (unit.startsWith('$')) return `$${number}${unit.slice(1)}`;
+	return unit === '%' ? `${number} %` : `${number} ${unit}`;
+}
+
+/** Coefficients keep up to four digits behind the point, so that 0.37 does not print as 0.4. */
+function fitting(value: number): number {
+	for (let digits = 0; digits < 4; digits++) {
+		if (Math.abs(roundTo(value, digits) - value) < 1e-9) return digits;
+	}
+	return 4;
+}
+
+/** Binary fractions sit a hair under the decimal half (1.005); the nudge lets them round as a reader expects. */
+function roundTo(value: number, digits: number): number {
+	const scale = 10 ** digits;
+	const rounded = Math.round(Math.abs(value) * scale * (1 + Number.EPSILON * 4)) / scale;
+	return value < 0 && rounded !== 0 ? -rounded : rounded;
+}

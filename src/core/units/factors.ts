@@ -1,0 +1,30 @@
+// Each factor once, derived from exact definitions where there is one.
+
+/** kg in a pound: the international pound, exact by definition (1959). */
+export const KG_PER_LB = 0.45359237;
+/** Hectares in an international acre: 4046.8564224 m2, exact by definition. */
+export const HA_PER_ACRE = 0.40468564224;
+/** Centimetres in an inch, exact by definition (1959). */
+export const CM_PER_IN = 2.54;
+
+/** kg/ha in 1 lb/ac: 1.12085. */
+export const KG_HA_PER_LB_AC = KG_PER_LB / HA_PER_ACRE;
+/** t/ha in 1 short ton (2000 lb) per acre: 2.2417. */
+export const T_HA_PER_SHORT_TON_AC = (2000 * KG_HA_PER_LB_AC) / 1000;
+
+/** Common practice: an acre furrow slice, 6 2/3 in, is 2,000,000 lb of soil; so 1 ppm is 0.3 lb/ac in each inch. */
+export const LB_AC_PER_PPM_INCH = 2 / (20 / 3);
+/** Common practice: the older laboratory habit of ppm x 2, whatever the depth. */
+export const LB_AC_PER_PPM_FURROW = 2;
+/** g/cm3 that makes the furrow slice weigh 2,000,000 lb: 1.324. */
+export const FURROW_BULK_DENSITY = (LB_AC_PER_PPM_INCH * KG_HA_PER_LB_AC) / (0.1 * CM_PER_IN);
+
+/** Oxide from element, by formula weights as the trade rounds them (common practice). */
+export const P2O5_PER_P = 2.2914;
+export const K2O_PER_K = 1.2046;
+
+/** ppm of each cation in 1 meq/100 g: atomic weight over charge, times 10 (as rounded in the trade). */
+export const PPM_PER_MEQ = { Ca: 200.4, Mg: 121.5, K: 391, Na: 230, Al: 90 } as const;
+
+/** Organic matter from organic carbon: common practice. */
+export const OM_PER_OC = 1.72;

@@ -1,0 +1,43 @@
+import { figure, type Answer } from '../figure/figure';
+import { KG_HA_PER_LB_AC, T_HA_PER_SHORT_TON_AC } from './factors';
+
+export type UnitSystem = 'us' | 'metric';
+
+const TO_METRIC: Record<string, { unit: string; factor: number }> = {
+	'lb/ac': { unit: 'kg/ha', factor: KG_HA_PER_LB_AC },
+	'short ton/ac': { unit: 't/ha', factor: T_HA_PER_SHORT_TON_AC }
+};
+
+/**
+ * A rate in the reader's unit system. The conversion is a step of its own on the worksheet, so the guide's own
+ * number stays visible. Rates are kept and computed in US units; units with no metric twin pass unchanged.
+ */
+export function inSystem(answer: Answer, system: UnitSystem): Answer {
+	const metric = TO_METRIC[answer.applies ? answer.unit : ''];
+	if (!answer.applies || system === 'us' || !metric) return answer;
+	return figure({
+		label: answer.label,
+		value: answer.value * metric.factor,
+		unit: metric.unit,
+		formula: `${answer.unit} x ${metric.factor.toFixed(5)}`,
+		inputs: [answer],
+		basis: answer.basis,
+		citation: answer.citation,
+		cautions: answer.cautions
+	});
+}
+
+/** The unit a rate of this US unit is shown in. */
+export function unitInSystem(unit: string, system: UnitSystem): string {
+	return system === 'metric' ? (TO_METRIC[unit]?.unit ?? unit) : unit;
+}
+
+/** The number a rate of this US unit is shown as. */
+export function valueInSystem(value: number, unit: string, system: UnitSystem): number {
+	return system === 'metric' ? value * (TO_METRIC[unit]?.factor ?? 1) : value;
+}
+
+/** The US number behind what the reader typed in the shown unit. */
+export function valueFromSystem(value: number, unit: string, system: UnitSystem): number {
+	return system === 'metric' ? value / (TO_METRIC[unit]?.factor ?? 1) : value;
+}

@@ -1,0 +1,98 @@
+import type { Analyte, ResultUnit } from '../schema-types';
+import { CM_PER_IN, KG_HA_PER_LB_AC, LB_AC_PER_PPM_FURROW, LB_AC_PER_PPM_INCH, PPM_PER_MEQ } from './factors';
+
+/** The unit every rule reads an analyte in. */
+export type CanonicalUnit = 'pH' | 'ppm' | 'meq/100 g' | '%' | 'g/cm3' | 'dS/m';
+
+const CANONICAL: Record<Analyte, CanonicalUnit> = {
+	pH: 'pH',
+	bufferPh: 'pH',
+	P: 'ppm',
+	K: 'ppm',
+	Ca: 'ppm',
+	Mg: 'ppm',
+	Na: 'ppm',
+	Al: 'ppm',
+	CEC: 'meq/100 g',
+	OM: '%',
+	OC: '%',
+	clay: '%',
+	carbonate: '%',
+	bulkDensity: 'g/cm3',
+	'NO3-N': 'ppm',
+	'NH4-N': 'ppm',
+	'SO4-S': 'ppm',
+	Zn: 'ppm',
+	B: 'ppm',
+	Mn: 'ppm',
+	Cu: 'ppm',
+	Fe: 'ppm',
+	EC: 'dS/m'
+};
+
+export function canonicalUnit(analyte: Analyte): CanonicalUnit {
+	return CANONICAL[analyte];
+}
+
+/** One step from the lab's unit to the canonical one, in numbers and in words. */
+export interface Conversion {
+	/** canonical = reported x factor */
+	factor: number;
+	/** Empty where nothing had to be converted. */
+	formula: string;
+}
+
+/**
+ * How a lab's unit becomes the canonical unit of the analyte.
+ * @param thicknessIn thickness of the sampled layer, in; only pounds and kilograms per area need it
+ * @returns undefined where the analyte is never reported in that unit
+ */
+export function conversionOf(analyte: Analyte, unit: ResultUnit, thicknessIn: number): Conversion | undefined {
+	switch (CANONICAL[analyte]) {
+		case 'ppm':
+			return toPpm(analyte, unit, thicknessIn);
+		case 'pH':
+			if (analyte === 'bufferPh' && unit === 'LTI') return { factor: 0.1, formula: 'lime test index / 10' };
+			return unit === 'pH' || unit === '' ? asIs : undefined;
+		case 'meq/100 g':
+			return unit === 'meq/100g' || unit === 'cmol/kg' || unit === '' ? asIs : undefined;
+		case '%':
+			if (unit === 'g/kg') return { factor: 0.1, formula: 'g/kg / 10' };
+			return unit === '%' || unit === '' ? asIs : undefined;
+		case 'g/cm3':
+			return unit === 'g/cm3' || unit === '' ? asIs : undefined;
+		case 'dS/m':
+			return unit === 'dS/m' || unit === 'mmho/cm' || unit === '' ? asIs : undefined;
+	}
+}
+
+const asIs: Conversion = { factor: 1, formula: '' };
+
+function toPpm(analyte: Analyte, unit: ResultUnit, thicknessIn: number): Conversion | undefined {
+	switch (unit) {
+		case 'ppm':
+		case 'mg/kg':
+			return asIs;
+		case '%':
+			return undefined;
+		case 'lb/ac':
+			return {
+				factor: 1 / (LB_AC_PER_PPM_INCH * thicknessIn),
+				formula: `lb/ac / (0.3 x ${thicknessIn} in)`
+			};
+		case 'lb/ac-furrow':
+			return { factor: 1 / LB_AC_PER_PPM_FURROW, formula: 'lb/ac / 2' };
+		case 'kg/ha':
+			return {
+				factor: 1 / (LB_AC_PER_PPM_INCH * thicknessIn * KG_HA_PER_LB_AC),
+				formula: `kg/ha / (1.324 g/cm3 x ${(thicknessIn * CM_PER_IN).toFixed(1)} cm x 0.1)`
+			};
+		case 'meq/100g':
+		case 'cmol/kg': {
+			const perMeq = PPM_PER_MEQ[analyte as keyof typeof PPM_PER_MEQ] as number | undefined;
+			return perMeq === undefined ? undefined : { factor: perMeq, formula: `meq/100 g x ${perMeq}` };
+		}
+		default:
+			return undefined;
+	}
+}

@@ -1,0 +1,51 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { InputError } from '../../core/check/problem';
+import { validator } from '../../core/check/validator';
+import { compilePacks } from '../../core/packs/compile-packs';
+import type { Knowledge } from '../../core/rates/advise';
+import { ruleKinds } from '../../core/rates/kinds';
+import type { CropList, Product, ProductList, Schedule, ScheduleList } from '../../core/schema-types';
+
+/** All that the program knows beside the book: guides, crops, products and schedules. */
+export interface Library extends Knowledge {
+	products: readonly Product[];
+	schedules: readonly Schedule[];
+}
+
+/**
+ * Reads and checks a folder of packs: every `*.json` in it is a guide, `reference/` holds crops, products, schedules.
+ * @throws Error naming the file for anything that does not fit or a worked example that does not come out
+ */
+export function readLibrary(folder: string): Library {
+	const guides = readdirSync(folder)
+		.filter((name) => name.endsWith('.json'))
+		.sort();
+	const reference = <T>(name: string) => inFile(path.join(folder, 'reference', `${name}.json`), validator<T>(name));
+	return {
+		packs: compilePacks(
+			guides.map((name) => inFile(path.join(folder, name), (document) => compilePacks([document], ruleKinds).packs[0])),
+			ruleKinds
+		),
+		crops: reference<CropList>('crops').crops,
+		products: reference<ProductList>('products').products,
+		schedules: reference<ScheduleList>('schedules').schedules
+	};
+}
+
+let library: Library | undefined;
+
+/** The library of this process: the folder in COSECHA_PACKS, else `packs` where the program was started. */
+export function theLibrary(): Library {
+	library ??= readLibrary(process.env.COSECHA_PACKS ?? 'packs');
+	return library;
+}
+
+function inFile<T>(file: string, use: (document: unknown) => T): T {
+	try {
+		return use(JSON.parse(readFileSync(file, 'utf8')));
+	} catch (error) {
+		if (error instanceof InputError || error instanceof SyntaxError) throw new Error(`${file}: ${error.message}`);
+		throw error;
+	}
+}

@@ -1,0 +1,37 @@
+import adapter from '@sveltejs/adapter-node';
+import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+
+/** @type {import('@sveltejs/kit').Config} */
+export default {
+	preprocess: vitePreprocess(),
+	kit: {
+		adapter: adapter({ out: 'build' }),
+		csp: {
+			directives: {
+				'default-src': ['self'],
+				'img-src': ['self', 'data:', 'blob:'],
+				'style-src': ['self', 'unsafe-inline'],
+				'worker-src': ['self', 'blob:'],
+				'object-src': ['none'],
+				'base-uri': ['self'],
+				'frame-ancestors': ['none'],
+				'form-action': ['self']
+			}
+		},
+		typescript: {
+			config: (config) => ({
+				...config,
+				include: [
+					...config.include,
+					'../cli/**/*.ts',
+					'../bench/**/*.ts',
+					'../e2e/**/*.ts',
+					'../demo/**/*.ts',
+					'../scripts/**/*.js',
+					'../*.ts',
+					'../*.js'
+				]
+			})
+		}
+	}
+};

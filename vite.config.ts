@@ -1,0 +1,24 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import type { Plugin } from 'vite';
+import { defineConfig } from 'vitest/config';
+
+/** Carbon's stylesheet names web fonts on an outside host; ours ship with the app. */
+function withoutOutsideFonts(): Plugin {
+	return {
+		name: 'without-outside-fonts',
+		enforce: 'pre',
+		transform(code, id) {
+			if (!id.includes('carbon-components-svelte') || !id.endsWith('.css')) return undefined;
+			return { code: code.replace(/@font-face\s*{[^}]*}/g, ''), map: null };
+		}
+	};
+}
+
+export default defineConfig({
+	plugins: [withoutOutsideFonts(), sveltekit()],
+	test: {
+		include: ['src/**/*.test.ts', 'cli/**/*.test.ts'],
+		// The tests that start the command line wait for a TypeScript loader on a busy two-core machine.
+		testTimeout: 30_000
+	}
+});
