@@ -2,18 +2,39 @@ import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
 import adviseAnswer from '../../../schemas/advise-answer.schema.json';
 import adviseRequest from '../../../schemas/advise-request.schema.json';
+import book from '../../../schemas/book.schema.json';
 import crops from '../../../schemas/crops.schema.json';
 import figure from '../../../schemas/figure.schema.json';
 import pack from '../../../schemas/pack.schema.json';
 import products from '../../../schemas/products.schema.json';
+import cautions from '../../../schemas/cautions.schema.json';
+import plan from '../../../schemas/plan.schema.json';
+import labDraft from '../../../schemas/lab-draft.schema.json';
+import labMapping from '../../../schemas/lab-mapping.schema.json';
+import sheet from '../../../schemas/sheet.schema.json';
 import sample from '../../../schemas/sample.schema.json';
 import schedules from '../../../schemas/schedules.schema.json';
 import { InputError, type Problem } from './problem';
 
 const ajv = new Ajv({ allErrors: false, verbose: true, strict: true, allowUnionTypes: true, strictRequired: false });
 addFormats.default(ajv, ['date']);
-for (const schema of [figure, sample, crops, products, schedules, adviseAnswer, adviseRequest, pack])
-	ajv.addSchema(schema);
+const SCHEMAS = [
+	figure,
+	sample,
+	crops,
+	products,
+	schedules,
+	cautions,
+	adviseAnswer,
+	adviseRequest,
+	pack,
+	plan,
+	labMapping,
+	labDraft,
+	sheet,
+	book
+];
+for (const schema of SCHEMAS) ajv.addSchema(schema);
 
 /** Checks a value against a schema that only a rule kind or a page knows. */
 export function compileSchema(schema: object): (value: unknown) => Problem[] {

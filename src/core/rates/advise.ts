@@ -10,6 +10,7 @@ import { soilLayers } from '../reading/soil-layers';
 import { InputError } from '../check/problem';
 import type { AdviseAnswer, AdviseRequest, Crop, RateNutrient } from '../schema-types';
 import { HA_PER_ACRE } from '../units/factors';
+import { tidy } from '../units/display';
 import { inSystem } from '../units/rate-units';
 
 /** What advice stands on beside the request: guides and crops, loaded once. */
@@ -95,15 +96,15 @@ function derivedOf(site: Site, cec: Answer, packs: PackSet, units: AdviseRequest
 	const saturation: AdviseAnswer['derived']['baseSaturation'] =
 		shares.Ca && shares.Mg && shares.K
 			? {
-					Ca: shares.Ca.value,
-					Mg: shares.Mg.value,
-					K: shares.K.value,
-					...(shares.Na ? { Na: shares.Na.value } : {})
+					Ca: tidy(shares.Ca.value),
+					Mg: tidy(shares.Mg.value),
+					K: tidy(shares.K.value),
+					...(shares.Na ? { Na: tidy(shares.Na.value) } : {})
 				}
 			: null;
 	const holdingLimit = inSystem(limit, units);
 	const holdingRoom = inSystem(room, units);
-	const value = (answer: Answer) => (answer.applies ? answer.value : null);
+	const value = (answer: Answer) => (answer.applies ? tidy(answer.value) : null);
 	return {
 		cec: value(cec),
 		baseSaturation: saturation,

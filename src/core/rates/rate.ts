@@ -4,6 +4,7 @@ import { applyRule } from '../reading/apply-rule';
 import type { Site } from '../reading/site';
 import type { InputReaders } from '../reading/site-inputs';
 import type { AdviseRequest, Rate, RateNutrient } from '../schema-types';
+import { tidy } from '../units/display';
 import { inSystem, unitInSystem, type UnitSystem } from '../units/rate-units';
 
 type Prices = NonNullable<AdviseRequest['prices']>;
@@ -40,7 +41,7 @@ export function rateOf(
 	};
 	if (!shown.applies) return { ...base, applies: false, rate: null, reason: `${shown.reason}. ${shown.remedy}` };
 	const none = own.applies && own.value === 0 ? { reason: own.formula } : {};
-	return { ...base, applies: true, rate: shown.value, ...none };
+	return { ...base, applies: true, rate: tidy(shown.value), ...none };
 }
 
 /** Dollars per acre of a rate in lb/ac (or short tons/ac of lime) at the price on the list. */

@@ -2,7 +2,7 @@ import { figure, notApplicable, type Answer, type Figure } from '../figure/figur
 import type { Analyte } from '../schema-types';
 import { PPM_PER_MEQ } from '../units/factors';
 import { formatNumber } from '../units/display';
-import { methodName } from './lab-methods';
+import { methodName } from '../ground/lab-methods';
 import { readResult } from './read-result';
 import type { SoilLayer } from './soil-layers';
 

@@ -1,9 +1,9 @@
 import { figure, notApplicable, withCaution, type Answer, type Figure } from '../figure/figure';
 import type { Analyte, LabMethod, Result } from '../schema-types';
 import { canonicalUnit, conversionOf } from '../units/result-units';
-import { analyteName } from './analyte-names';
-import { methodName, usualMethod } from './lab-methods';
-import { possibleRange } from './possible-range';
+import { analyteName } from '../ground/analyte-names';
+import { methodName, usualMethod } from '../ground/lab-methods';
+import { possibleRange } from '../ground/possible-range';
 import type { SoilLayer } from './soil-layers';
 
 /** Share of the limit that stands in for "less than the limit": common practice. */

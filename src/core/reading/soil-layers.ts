@@ -2,7 +2,7 @@ import { InputError, type Problem } from '../check/problem';
 import type { Layer, Result, Sample } from '../schema-types';
 import { CM_PER_IN } from '../units/factors';
 import { canonicalUnit, conversionOf } from '../units/result-units';
-import { isMethodOf } from './lab-methods';
+import { isMethodOf } from '../ground/lab-methods';
 
 /** A sampled layer with its depths in inches, results as the lab wrote them. */
 export interface SoilLayer {

@@ -32,6 +32,11 @@ export function formatQuantity(value: number, unit: string): string {
 	return unit === '%' ? `${number} %` : `${number} ${unit}`;
 }
 
+/** A number without the noise of binary fractions (4.719999999999999 is 4.72), for answers that programs read. */
+export function tidy(value: number): number {
+	return Number(value.toPrecision(12));
+}
+
 /** Coefficients keep up to four digits behind the point, so that 0.37 does not print as 0.4. */
 function fitting(value: number): number {
 	for (let digits = 0; digits < 4; digits++) {

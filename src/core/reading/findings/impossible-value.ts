@@ -1,6 +1,6 @@
 import { conversionOf } from '../../units/result-units';
-import { analyteName } from '../analyte-names';
-import { possibleRange } from '../possible-range';
+import { analyteName } from '../../ground/analyte-names';
+import { possibleRange } from '../../ground/possible-range';
 import type { ReportCheck } from './finding';
 
 /** Values no soil can have: a slip of the pen or of the column. Such a value is not used. */

@@ -1,0 +1,111 @@
+import type { Analyte, ColumnMeaning, LabMapping, LabMethod, ResultUnit } from '../schema-types';
+import { canonicalUnit } from '../units/result-units';
+import { isMethodOf } from './lab-methods';
+
+const ROLES: readonly [ColumnMeaning['role'], RegExp][] = [
+	['sample number', /^(lab|sample)\s*(no|nr|id|number|#)\b|^sample$/i],
+	['field', /^(field|block|paddock|parcel)\b|field\s*(name|id)/i],
+	['grower', /^(grower|client|customer|farm(er)?)\b/i],
+	['date', /\bdate\b|^(sampled|taken)\b/i],
+	['top depth', /^(top|from|upper)\b|depth\s*(top|from)/i],
+	['bottom depth', /^(bottom|to|lower)\b|depth\s*(bottom|to)/i],
+	['depth', /\bdepth\b/i]
+];
+
+/** Earlier lines win: "Buffer pH" is not the soil's pH, "NO3-N" is not N of anything else. */
+const ANALYTES: readonly [Analyte, RegExp][] = [
+	['bufferPh', /buffer|\bbph\b|\blti\b|lime\s*test/i],
+	['pH', /\bph\b/i],
+	['NO3-N', /nitrate|no3/i],
+	['NH4-N', /ammonium[\s-]*n\b|nh4[\s-]*n\b/i],
+	['SO4-S', /sul(f|ph)ate|so4|\bsul(f|ph)ur\b|^s\b/i],
+	['CEC', /\bcec\b|exchange\s*cap/i],
+	['OM', /\bom\b|organic\s*matter|loi/i],
+	['OC', /\boc\b|organic\s*carbon/i],
+	['bulkDensity', /bulk|density/i],
+	['carbonate', /carbonate|caco3/i],
+	['clay', /\bclay\b/i],
+	['EC', /\bec\b|conductivity|salts?\b/i],
+	['P', /\bp1?\b|phosph/i],
+	['K', /\bk\b|potass/i],
+	['Ca', /\bca\b|calcium/i],
+	['Mg', /\bmg\b(?!\s*\/)|magnes/i],
+	['Na', /\bna\b|sodium/i],
+	['Zn', /\bzn\b|zinc/i],
+	['Mn', /\bmn\b|mangan/i],
+	['Cu', /\bcu\b|copper/i],
+	['Fe', /\bfe\b|iron/i],
+	['B', /^b\b|boron/i],
+	['Al', /\bal\b|alumin/i]
+];
+
+const METHODS: readonly [LabMethod, RegExp][] = [
+	['smp', /smp/i],
+	['sikora', /sikora/i],
+	['cacl2', /cacl2|calcium chloride/i],
+	['water', /water|1:1|h2o/i],
+	['bray-p1', /bray|\bp1\b/i],
+	['olsen', /olsen|bicarb/i],
+	['colwell', /colwell/i],
+	['mehlich-3', /mehlich[\s-]*(3|iii)|\bm3\b/i],
+	['mehlich', /mehlich/i],
+	['ammonium-acetate', /ammonium[\s-]*acetate|nh4oac|\baa\b|acetate/i],
+	['dtpa', /dtpa/i],
+	['hot-water', /hot[\s-]*water/i]
+];
+
+const UNITS: readonly [ResultUnit, RegExp][] = [
+	['lb/ac', /lbs?\s*(\/|per)\s*a/i],
+	['kg/ha', /kg\s*\/\s*ha/i],
+	['mg/kg', /mg\s*\/\s*kg/i],
+	['ppm', /ppm/i],
+	['meq/100g', /meq/i],
+	['cmol/kg', /cmol/i],
+	['LTI', /\blti\b|lime\s*test/i],
+	['dS/m', /ds\s*\/\s*m/i],
+	['mmho/cm', /mmho/i],
+	['g/cm3', /g\s*\/\s*cm/i],
+	['g/kg', /\bg\s*\/\s*kg/i],
+	['%', /%|percent/i]
+];
+
+const NOT_A_RESULT = /saturation|\bsat\b|base\s*sat|rating|recommend|ratio|\b(ca|mg|k|na|h)\s*%|%\s*(ca|mg|k|na|h)\b/i;
+
+/** A first reading of a lab file's header line, for the adviser to correct. Columns it does not know are ignored. */
+export function guessMapping(headers: readonly string[], rows: readonly (readonly string[])[]): LabMapping {
+	return {
+		columns: headers.map(guessColumn),
+		dateOrder: guessDateOrder(rows),
+		depth: { top: 0, bottom: 8, unit: 'in' }
+	};
+}
+
+/** The remembered meanings laid over a new file by header, so that a moved or added column does no harm. */
+export function applyMapping(headers: readonly string[], remembered: LabMapping): LabMapping {
+	const known = new Map(remembered.columns.map((column) => [column.header, column]));
+	return { ...remembered, columns: headers.map((header) => known.get(header) ?? guessColumn(header)) };
+}
+
+function guessColumn(header: string): ColumnMeaning {
+	const plain = header.replaceAll('_', ' ').trim();
+	const role = ROLES.find(([, pattern]) => pattern.test(plain))?.[0];
+	if (role) return { header, role };
+	if (NOT_A_RESULT.test(plain)) return { header, role: 'ignore' };
+	const found = ANALYTES.find(([, pattern]) => pattern.test(plain.replace(/mg\s*\/\s*kg|kg\s*\/\s*ha/gi, '')))?.[0];
+	if (!found) return { header, role: 'ignore' };
+	const method = METHODS.find(([name, pattern]) => pattern.test(plain) && isMethodOf(found, name))?.[0];
+	const unit = UNITS.find(([, pattern]) => pattern.test(plain))?.[0] ?? usualUnit(found);
+	return { header, role: 'result', analyte: found, ...(method ? { method } : {}), unit };
+}
+
+function usualUnit(analyte: Analyte): ResultUnit {
+	const unit = canonicalUnit(analyte);
+	return unit === 'meq/100 g' ? 'meq/100g' : unit;
+}
+
+function guessDateOrder(rows: readonly (readonly string[])[]): LabMapping['dateOrder'] {
+	const cells = rows.slice(0, 50).flat();
+	if (cells.some((cell) => /^\d{4}-\d{1,2}-\d{1,2}/.test(cell))) return 'year-month-day';
+	const parts = cells.map((cell) => /^(\d{1,2})[/.](\d{1,2})[/.]\d{2,4}$/.exec(cell)).filter((match) => match !== null);
+	return parts.some((match) => Number(match[1]) > 12) ? 'day-month-year' : 'month-day-year';
+}

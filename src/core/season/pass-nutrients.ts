@@ -1,0 +1,61 @@
+import { figure, type Figure } from '../figure/figure';
+import { formatNumber } from '../units/display';
+import { valueInSystem, type UnitSystem } from '../units/rate-units';
+import type { Nutrient, Pass, Product } from '../schema-types';
+
+/** Pounds of a nutrient per acre that a pass puts on: product x percent / 100. */
+export function passNutrient(
+	{ rate, unit }: Pick<Pass, 'rate' | 'unit'>,
+	product: Product,
+	nutrient: Nutrient
+): number {
+	return poundsPerAcre(rate, unit) * fractionOf(product, nutrient);
+}
+
+/** The same with its steps. */
+export function passNutrientFigure(pass: Pass, product: Product, nutrient: Nutrient): Figure {
+	const percent = product.analysis[nutrient] ?? 0;
+	return figure({
+		label: `${nutrient} in ${pass.label}`,
+		value: passNutrient(pass, product, nutrient),
+		unit: 'lb/ac',
+		formula: 'product x percent / 100',
+		inputs: [
+			figure({ label: product.name, value: poundsPerAcre(pass.rate, pass.unit), unit: 'lb/ac', basis: 'adviser' }),
+			figure({
+				label: `${nutrient} in ${product.name}`,
+				value: percent,
+				unit: '%',
+				basis: product.basis,
+				citation: product.citation
+			})
+		],
+		basis: product.basis,
+		citation: product.citation
+	});
+}
+
+/** Pounds of product per acre that carry so many pounds of a nutrient: pounds / fraction. */
+export function productFor(poundsOfNutrient: number, product: Product, nutrient: Nutrient): number {
+	const fraction = fractionOf(product, nutrient);
+	if (fraction === 0) throw new RangeError(`${product.name} carries no ${nutrient}`);
+	return poundsOfNutrient / fraction;
+}
+
+/** "N 60, P2O5 20": what a pass carries in lb/ac or kg/ha, for people. */
+export function nutrientsText(pass: Pass, product: Product, units: UnitSystem): string {
+	return (Object.keys(product.analysis) as Nutrient[])
+		.map(
+			(nutrient) =>
+				`${nutrient} ${formatNumber(valueInSystem(passNutrient(pass, product, nutrient), 'lb/ac', units), 'lb/ac')}`
+		)
+		.join(', ');
+}
+
+function fractionOf(product: Product, nutrient: Nutrient): number {
+	return (product.analysis[nutrient] ?? 0) / 100;
+}
+
+function poundsPerAcre(rate: number, unit: Pass['unit']): number {
+	return unit === 'short ton/ac' ? rate * 2000 : rate;
+}

@@ -1,0 +1,31 @@
+import type { Answer } from '../figure/figure';
+import type { Crop, Pass, Product, RateNutrient, Schedule } from '../schema-types';
+
+/** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
+export type ChosenRates = Partial<Record<RateNutrient, number>>;
+
+/** All that the season's rules look at. */
+export interface PlanContext {
+	crop: Crop;
+	chosen: ChosenRates;
+	/** What the ground can hold at one time, lb N/ac. */
+	holdingLimit: Answer;
+	/** The limit less what is in the ground, lb N/ac. */
+	holdingRoom: Answer;
+	schedule: Schedule | undefined;
+	products: readonly Product[];
+	/** YYYY-MM-DD */
+	plantingDate: string;
+}
+
+/** The product of a pass. The stores admit none that the catalogue lacks. */
+export function productOf({ product }: Pick<Pass, 'product'>, products: readonly Product[]): Product {
+	const found = products.find(({ id }) => id === product);
+	if (!found) throw new RangeError(`no product "${product}" in the catalogue`);
+	return found;
+}
+
+/** The most nitrogen one pass may carry, lb/ac: the room, or the whole limit where the room is unknown. */
+export function passCeiling({ holdingLimit, holdingRoom }: PlanContext): Answer {
+	return holdingRoom.applies ? holdingRoom : holdingLimit;
+}

@@ -1,0 +1,89 @@
+import type { Figure, Answer } from '../figure/figure';
+import type { Chosen } from '../rates/choose';
+import { cautionsFor, planCautions } from '../season/hazards';
+import { nutrientsText } from '../season/pass-nutrients';
+import { planCost } from '../season/pass-cost';
+import { productOf } from '../season/plan-context';
+import { seasonTotals } from '../season/season-totals';
+import type {
+	AdviseRequest,
+	CautionList,
+	Crop,
+	Finding,
+	PackDocument,
+	Pass,
+	PassCheck,
+	Product,
+	SheetContent
+} from '../schema-types';
+
+/** All that a sheet says, before it is frozen. */
+export interface SheetSource {
+	preparedBy: string;
+	issuedOn: string;
+	grower: string;
+	field: { name: string; areaAcres?: number };
+	year: number;
+	crop: Crop;
+	plantingDate: string;
+	previousCrop: string | undefined;
+	soilSource: string;
+	soilValues: Figure[];
+	chosen: readonly Chosen[];
+	passes: readonly Pass[];
+	passCosts: ReadonlyMap<string, Answer>;
+	findings: Finding[];
+	checks: PassCheck[];
+	packs: readonly PackDocument[];
+	request: AdviseRequest;
+	products: readonly Product[];
+	cautionList: CautionList;
+}
+
+/** The content of a sheet, complete in itself: printing it again needs neither the book nor the packs. */
+export function buildSheet(source: SheetSource): SheetContent {
+	const { passes, products, cautionList, crop, chosen, request } = source;
+	return {
+		format: 1,
+		preparedBy: source.preparedBy,
+		issuedOn: source.issuedOn,
+		units: request.units,
+		grower: source.grower,
+		field: source.field,
+		year: source.year,
+		crop: {
+			name: crop.name,
+			yieldGoal: request.crop.yieldGoal,
+			yieldUnit: crop.yieldUnit,
+			plantingDate: source.plantingDate,
+			...(source.previousCrop ? { previousCrop: source.previousCrop } : {})
+		},
+		soil: { source: source.soilSource, values: source.soilValues },
+		rates: chosen.map(({ nutrient, rate, by, why }) => ({ nutrient, rate, by, why })),
+		passes: passes.map((pass) => sheetPass(pass, source)),
+		totals: seasonTotals(passes, { products }),
+		cost: planCost(passes.map(({ id }) => source.passCosts.get(id)!)),
+		findings: source.findings,
+		checks: source.checks,
+		cautions: planCautions(passes, products, cautionList),
+		packs: source.packs.map(({ id, version, title }) => ({ id, version, title })),
+		request
+	};
+}
+
+function sheetPass(
+	pass: Pass,
+	{ products, cautionList, field, passCosts, request }: SheetSource
+): SheetContent['passes'][number] {
+	const product = productOf(pass, products);
+	const density = product.densityLbPerGal;
+	return {
+		pass,
+		productName: product.name,
+		nutrients: nutrientsText(pass, product, request.units),
+		...(field.areaAcres === undefined ? {} : { wholeField: pass.rate * field.areaAcres }),
+		...(density === undefined ? {} : { gallonsPerAcre: pass.rate / density }),
+		cost: passCosts.get(pass.id)!,
+		cautions: cautionsFor(product, pass.placement, cautionList)
+	};
+}

@@ -1,0 +1,167 @@
+import type { Database } from 'better-sqlite3';
+import { ActionError } from './action-error';
+
+/** The tables that actions may change; the event log and issued sheets are not among them. */
+export type BookTable =
+	| 'grower'
+	| 'field'
+	| 'sample'
+	| 'field_year'
+	| 'choice'
+	| 'pass'
+	| 'price'
+	| 'lab_mapping'
+	| 'lab_import'
+	| 'lab_import_row'
+	| 'setting';
+
+type Value = string | number | null;
+type Row = Record<string, Value>;
+
+/** One row as an action found and left it; null where there was or is none, else the columns that changed. */
+interface Change {
+	table: BookTable;
+	id: string;
+	before: Row | null;
+	after: Row | null;
+}
+
+/** The writes open to an action. Each is kept in the event, so that it can be undone. */
+export interface Writer {
+	insert(table: BookTable, row: Row & { id: string }): void;
+	/** Changes the named columns; does nothing where they already hold these values. */
+	update(table: BookTable, id: string, columns: Row): void;
+	/** Writes the row whether or not it is there. */
+	put(table: BookTable, row: Row & { id: string }): void;
+	remove(table: BookTable, id: string): void;
+}
+
+interface Action {
+	/** What the adviser did, in the past tense: it stands on the undo button. */
+	label: string;
+	fieldId?: string;
+}
+
+/**
+ * Runs one user action: all of its writes and its event, or nothing.
+ * @returns what `work` returns
+ */
+export function act<T>(db: Database, { label, fieldId }: Action, work: (writer: Writer) => T): T {
+	return db
+		.transaction(() => {
+			const changes: Change[] = [];
+			const result = work(writerOn(db, changes));
+			if (changes.length > 0) record(db, label, fieldId ?? null, changes, null);
+			return result;
+		})
+		.immediate();
+}
+
+/** The newest action that can be undone, on one field or at all. */
+export function undoable(db: Database, fieldId?: string): { id: number; label: string } | undefined {
+	return db
+		.prepare<unknown[], { id: number; label: string }>(
+			`SELECT id, label FROM event
+			WHERE undoes IS NULL AND id NOT IN (SELECT undoes FROM event WHERE undoes IS NOT NULL)
+			${fieldId === undefined ? '' : 'AND field_id = ?'}
+			ORDER BY id DESC LIMIT 1`
+		)
+		.get(...(fieldId === undefined ? [] : [fieldId]));
+}
+
+/**
+ * Takes an action back by putting every row it touched to what it was.
+ * @throws ActionError where a later action has changed one of those rows: that one has to go first
+ */
+export function undo(db: Database, eventId: number): void {
+	db.transaction(() => {
+		const event = db
+			.prepare<[number], { label: string; field_id: string | null; changes: string; done: number }>(
+				'SELECT label, field_id, changes, (SELECT count(*) FROM event WHERE undoes = e.id) AS done FROM event e WHERE id = ?'
+			)
+			.get(eventId);
+		if (!event) throw new ActionError('There is no such change in the book.');
+		if (event.done > 0) throw new ActionError(`“${event.label}” was already undone.`);
+		const changes = JSON.parse(event.changes) as Change[];
+		const undone = changes.reverse().map((change) => takeBack(db, change, event.label));
+		record(db, `Undid: ${event.label}`, event.field_id, undone, eventId);
+	}).immediate();
+}
+
+function takeBack(db: Database, { table, id, before, after }: Change, label: string): Change {
+	const now = readRow(db, table, id) ?? null;
+	const intact =
+		after === null ? now === null : now !== null && Object.keys(after).every((key) => now[key] === after[key]);
+	if (!intact)
+		throw new ActionError(
+			`“${label}” cannot be undone, because it was changed again since. Undo the later change first.`
+		);
+	try {
+		if (before === null) db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
+		else if (after === null) insertRow(db, table, before);
+		else updateRow(db, table, id, before);
+	} catch (error) {
+		if (!(error instanceof Error && error.message.includes('FOREIGN KEY'))) throw error;
+		throw new ActionError(`“${label}” cannot be undone, because later work stands on it. Undo that first.`);
+	}
+	return { table, id, before: after, after: before };
+}
+
+function writerOn(db: Database, changes: Change[]): Writer {
+	const writer: Writer = {
+		insert(table, row) {
+			insertRow(db, table, row);
+			changes.push({ table, id: row.id, before: null, after: row });
+		},
+		update(table, id, columns) {
+			const now = readRow(db, table, id);
+			if (!now) throw new ActionError('This was removed meanwhile. Reload the page.');
+			const changed = Object.keys(columns).filter((key) => now[key] !== columns[key]);
+			if (changed.length === 0) return;
+			const pick = (row: Row) => Object.fromEntries(changed.map((key) => [key, row[key] ?? null]));
+			updateRow(db, table, id, pick(columns));
+			changes.push({ table, id, before: pick(now), after: pick(columns) });
+		},
+		put(table, row) {
+			const { id, ...columns } = row;
+			if (readRow(db, table, id)) writer.update(table, id, columns);
+			else writer.insert(table, row);
+		},
+		remove(table, id) {
+			const now = readRow(db, table, id);
+			if (!now) throw new ActionError('This was removed meanwhile. Reload the page.');
+			db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
+			changes.push({ table, id, before: now, after: null });
+		}
+	};
+	return writer;
+}
+
+function record(db: Database, label: string, fieldId: string | null, changes: Change[], undoes: number | null): void {
+	db.prepare('INSERT INTO event (at, label, field_id, changes, undoes) VALUES (?, ?, ?, ?, ?)').run(
+		new Date().toISOString(),
+		label,
+		fieldId,
+		JSON.stringify(changes),
+		undoes
+	);
+}
+
+function readRow(db: Database, table: BookTable, id: string): Row | undefined {
+	// Generated columns are hidden from table_info, so a row read by it can be written back.
+	const columns = db.pragma(`table_info(${table})`) as { name: string }[];
+	return db
+		.prepare<[string], Row>(`SELECT ${columns.map(({ name }) => name).join(', ')} FROM ${table} WHERE id = ?`)
+		.get(id);
+}
+
+function insertRow(db: Database, table: BookTable, row: Row): void {
+	const columns = Object.keys(row);
+	const marks = columns.map((name) => `@${name}`).join(', ');
+	db.prepare(`INSERT INTO ${table} (${columns.join(', ')}) VALUES (${marks})`).run(row);
+}
+
+function updateRow(db: Database, table: BookTable, id: string, columns: Row): void {
+	const sets = Object.keys(columns).map((name) => `${name} = @${name}`);
+	db.prepare(`UPDATE ${table} SET ${sets.join(', ')} WHERE id = @id`).run({ ...columns, id });
+}

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+import { validator } from '../../../core/check/validator';
+import type { BookDocument, BookField, BookYear } from '../../../core/schema-types';
+import { act, type Writer } from './act';
+
+const asBook = validator<BookDocument>('book');
+
+/**
+ * Writes a whole book document (schemas/book.schema.json) in one action.
+ * @throws InputError for a document that does not fit; nothing is written then
+ */
+export function fillBook(db: Database, document: unknown): void {
+	const { growers, prices, preparedBy } = asBook(document);
+	act(db, { label: 'Filled the book' }, (writer) => {
+		for (const grower of growers) {
+			const growerId = randomUUID();
+			writer.insert('grower', { id: growerId, name: grower.name });
+			for (const field of grower.fields) writeField(writer, growerId, field);
+		}
+		for (const { item, since, amount } of prices) writer.insert('price', { id: randomUUID(), item, since, amount });
+		if (preparedBy) writer.put('setting', { id: 'preparedBy', value: preparedBy });
+	});
+}
+
+function writeField(writer: Writer, growerId: string, field: BookField): void {
+	const id = randomUUID();
+	writer.insert('field', {
+		id,
+		grower_id: growerId,
+		name: field.name,
+		area_ac: field.areaAcres ?? null,
+		boundary: field.boundary ? JSON.stringify(field.boundary) : null,
+		texture: field.texture ?? null,
+		drainage: field.drainage ?? null,
+		slope_percent: field.slopePercent ?? null,
+		irrigated: field.irrigated ? 1 : 0,
+		note: field.note ?? ''
+	});
+	for (const { lab = '', labNumber = '', report } of field.samples) {
+		const row = { id: randomUUID(), field_id: id, lab, lab_number: labNumber, report: JSON.stringify(report) };
+		writer.insert('sample', row);
+	}
+	for (const year of field.years) writeYear(writer, id, year);
+}
+
+function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
+	const id = randomUUID();
+	writer.insert('field_year', {
+		id,
+		field_id: fieldId,
+		year: year.year,
+		crop: year.crop,
+		yield_goal: year.yieldGoal,
+		previous_crop: year.previousCrop ?? null,
+		planting_date: year.plantingDate ?? null,
+		row_spacing_in: year.rowSpacingIn ?? null,
+		target_ph: year.targetPh ?? null,
+		harvested_yield: year.harvestedYield ?? null
+	});
+	for (const { nutrient, method, ownRate, reason } of year.choices ?? []) {
+		writer.insert('choice', {
+			id: `${id}:${nutrient}`,
+			field_year_id: id,
+			nutrient,
+			method: method ?? null,
+			own_rate: ownRate ?? null,
+			reason: reason ?? null
+		});
+	}
+	for (const { plan, doneOn } of year.passes ?? []) {
+		const row = { ...plan, id: randomUUID() };
+		writer.insert('pass', { id: row.id, field_year_id: id, done_on: doneOn ?? null, plan: JSON.stringify(row) });
+	}
+}

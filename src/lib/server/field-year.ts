@@ -1,0 +1,172 @@
+import { error } from '@sveltejs/kit';
+import type { Database } from 'better-sqlite3';
+import type { Answer } from '../../core/figure/figure';
+import { advise, siteOf } from '../../core/rates/advise';
+import { chosenRate, type Choice, type Chosen } from '../../core/rates/choose';
+import { checkSeason } from '../../core/season/checks/check-season';
+import { passCost, planCost } from '../../core/season/pass-cost';
+import { productOf, type PlanContext } from '../../core/season/plan-context';
+import { usualPlantingDate } from '../../core/season/propose-programme';
+import { seasonTotals } from '../../core/season/season-totals';
+import type { Site } from '../../core/reading/site';
+import type { AdviseAnswer, AdviseRequest, Crop, PassCheck, Product } from '../../core/schema-types';
+import type { UnitSystem } from '../../core/units/rate-units';
+import type { Library } from './knowledge';
+import { findField, listSamples, type FieldRow, type SampleRecord } from './stores/fields';
+import { findFieldYear, listChoices, listPasses, type FieldYearRow, type PassRecord } from './stores/field-years';
+import { pricesOn, type PriceList } from './stores/prices';
+
+/** A field in a year with all that follows from it. Nothing here is stored but what the adviser decided. */
+export interface FieldYear {
+	field: FieldRow;
+	year: number;
+	samples: SampleRecord[];
+	/** The sample in use: the newest. */
+	sample: SampleRecord | undefined;
+	goal: FieldYearRow | undefined;
+	prices: PriceList;
+	/** Undefined while the goal or the sample is missing. */
+	advice: Advice | undefined;
+}
+
+export interface Advice {
+	goal: FieldYearRow;
+	crop: Crop;
+	site: Site;
+	request: AdviseRequest;
+	/** In US units, as chosen and computed with. */
+	answer: AdviseAnswer;
+	choices: Choice[];
+	chosen: Chosen[];
+	/** Choices whose method no longer gives a rate. */
+	lapsed: Choice[];
+	context: PlanContext;
+	passes: PassRecord[];
+	costs: Map<string, Answer>;
+	cost: Answer;
+	totals: ReturnType<typeof seasonTotals>;
+	checks: PassCheck[];
+}
+
+/** Loads a field-year and derives everything from it; a field that does not exist is a 404. */
+export function loadFieldYear(db: Database, library: Library, fieldId: string, year: number, today: string): FieldYear {
+	const field = findField(db, fieldId);
+	if (!field) error(404, 'There is no such field in this book.');
+	const samples = listSamples(db, fieldId);
+	const sample = samples[0];
+	const goal = findFieldYear(db, fieldId, year);
+	const prices = pricesOn(db, today);
+	const base = { field, year, samples, sample, goal, prices };
+	if (!goal || !sample) return { ...base, advice: undefined };
+	return { ...base, advice: derive(db, library, field, goal, sample, prices, today) };
+}
+
+function derive(
+	db: Database,
+	library: Library,
+	field: FieldRow,
+	goal: FieldYearRow,
+	sample: SampleRecord,
+	prices: PriceList,
+	today: string
+): Advice {
+	const request = requestOf(field, goal, sample, prices, today);
+	const answer = advise(request, library, today);
+	const site = siteOf(request, library.crops, today);
+	const choices = listChoices(db, goal.id);
+	const chosen = choices.map((choice) => chosenRate(choice, answer.rates));
+	const passes = listPasses(db, goal.id);
+	const context = planContext(
+		library,
+		goal,
+		site.crop,
+		answer,
+		chosen.filter((one) => one !== undefined)
+	);
+	const plans = passes.map(({ plan }) => plan);
+	const costs = new Map(
+		plans.map((pass) => [pass.id, passCost(pass, productOf(pass, library.products), productPrice(pass, prices))])
+	);
+	return {
+		goal,
+		crop: site.crop,
+		site,
+		request,
+		answer,
+		choices,
+		chosen: chosen.filter((one) => one !== undefined),
+		lapsed: choices.filter((_, index) => chosen[index] === undefined),
+		context,
+		passes,
+		costs,
+		cost: planCost([...costs.values()]),
+		totals: seasonTotals(plans, context),
+		checks: plans.length > 0 ? checkSeason(plans, context) : []
+	};
+}
+
+function productPrice({ product }: { product: Product['id'] }, prices: PriceList): number | undefined {
+	return prices.get(`product:${product}`);
+}
+
+/** The request that the command line and the API would take for this field. */
+function requestOf(
+	field: FieldRow,
+	goal: FieldYearRow,
+	sample: SampleRecord,
+	prices: PriceList,
+	today: string
+): AdviseRequest {
+	const price = (item: string) => prices.get(item);
+	return withoutUndefined({
+		units: 'us' as UnitSystem,
+		field: withoutUndefined({
+			areaAcres: field.area_ac ?? undefined,
+			textureClass: field.texture as AdviseRequest['field']['textureClass'] | undefined,
+			slopePercent: field.slope_percent ?? undefined,
+			drainage: field.drainage as AdviseRequest['field']['drainage'] | undefined,
+			irrigated: field.irrigated === 1
+		}),
+		sample: sample.report,
+		crop: withoutUndefined({
+			id: goal.crop,
+			yieldGoal: goal.yield_goal,
+			previousCrop: goal.previous_crop ?? undefined,
+			rowSpacingIn: goal.row_spacing_in ?? undefined
+		}),
+		prices: withoutUndefined({
+			grain: price(`grain:${goal.crop}`),
+			nitrogen: price('nutrient:N'),
+			P2O5: price('nutrient:P2O5'),
+			K2O: price('nutrient:K2O'),
+			S: price('nutrient:S'),
+			lime: price('product:aglime')
+		}),
+		targetPh: goal.target_ph ?? undefined,
+		asOf: today
+	});
+}
+
+/** Rows hold null, requests leave a key out. */
+function withoutUndefined<T extends object>(value: T): T {
+	return Object.fromEntries(Object.entries(value).filter(([, part]) => part !== undefined && part !== null)) as T;
+}
+
+function planContext(
+	library: Library,
+	goal: FieldYearRow,
+	crop: Crop,
+	answer: AdviseAnswer,
+	chosen: Chosen[]
+): PlanContext {
+	const schedule = library.schedules.find((candidate) => candidate.crop === goal.crop);
+	return {
+		crop,
+		chosen: Object.fromEntries(chosen.map(({ nutrient, rate }) => [nutrient, rate.value])),
+		holdingLimit: answer.derived.worksheets.holdingLimit!,
+		holdingRoom: answer.derived.worksheets.holdingRoom!,
+		schedule,
+		products: library.products,
+		plantingDate: goal.planting_date ?? (schedule ? usualPlantingDate(schedule, goal.year) : `${goal.year}-05-01`)
+	};
+}

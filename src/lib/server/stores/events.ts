@@ -1,0 +1,21 @@
+import type { Database } from 'better-sqlite3';
+
+export interface BookEvent {
+	id: number;
+	at: string;
+	label: string;
+	undone: boolean;
+	isUndo: boolean;
+}
+
+/** What happened on a field, the newest first. */
+export function listEvents(db: Database, fieldId: string, most: number): BookEvent[] {
+	return db
+		.prepare<[string, number], { id: number; at: string; label: string; undone: number; isUndo: number }>(
+			`SELECT id, at, label, undoes IS NOT NULL AS isUndo,
+				EXISTS (SELECT 1 FROM event later WHERE later.undoes = e.id) AS undone
+			FROM event e WHERE field_id = ? ORDER BY id DESC LIMIT ?`
+		)
+		.all(fieldId, most)
+		.map((row) => ({ ...row, undone: row.undone === 1, isUndo: row.isUndo === 1 }));
+}

@@ -1,0 +1,129 @@
+import { randomUUID } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+import type { Choice } from '../../../core/rates/choose';
+import type { CropId, Pass, PreviousCropId, RateNutrient } from '../../../core/schema-types';
+import { act } from '../book/act';
+
+export interface FieldYearRow {
+	id: string;
+	field_id: string;
+	year: number;
+	crop: CropId;
+	yield_goal: number;
+	previous_crop: PreviousCropId | null;
+	planting_date: string | null;
+	row_spacing_in: number | null;
+	target_ph: number | null;
+	harvested_yield: number | null;
+}
+
+/** A pass as it stands in the book. */
+export interface PassRecord {
+	plan: Pass;
+	/** The day it was applied; null while it is a plan. */
+	doneOn: string | null;
+}
+
+export function findFieldYear(db: Database, fieldId: string, year: number): FieldYearRow | undefined {
+	return db
+		.prepare<[string, number], FieldYearRow>('SELECT * FROM field_year WHERE field_id = ? AND year = ?')
+		.get(fieldId, year);
+}
+
+export function listFieldYears(db: Database, fieldId: string): FieldYearRow[] {
+	return db
+		.prepare<[string], FieldYearRow>('SELECT * FROM field_year WHERE field_id = ? ORDER BY year DESC')
+		.all(fieldId);
+}
+
+/** The goal of a year: what an adviser sets before asking for rates. */
+export type Goal = Pick<
+	FieldYearRow,
+	'crop' | 'yield_goal' | 'previous_crop' | 'planting_date' | 'row_spacing_in' | 'target_ph'
+>;
+
+export function setGoal(db: Database, fieldId: string, year: number, goal: Goal): void {
+	act(db, { label: `Set the goal for ${year}`, fieldId }, (writer) => {
+		const now = findFieldYear(db, fieldId, year);
+		if (now) writer.update('field_year', now.id, { ...goal });
+		else writer.insert('field_year', { id: randomUUID(), field_id: fieldId, year, harvested_yield: null, ...goal });
+	});
+}
+
+export function listChoices(db: Database, fieldYearId: string): Choice[] {
+	return db
+		.prepare<
+			[string],
+			{ nutrient: RateNutrient; method: string | null; own_rate: number | null; reason: string | null }
+		>('SELECT nutrient, method, own_rate, reason FROM choice WHERE field_year_id = ?')
+		.all(fieldYearId)
+		.map(({ nutrient, method, own_rate, reason }) =>
+			method === null ? { nutrient, ownRate: own_rate!, reason: reason! } : { nutrient, method }
+		);
+}
+
+/** Settles nutrients of a year at once. */
+export function choose(db: Database, fieldYear: FieldYearRow, choices: readonly Choice[], label: string): void {
+	act(db, { label, fieldId: fieldYear.field_id }, (writer) => {
+		for (const { nutrient, method, ownRate, reason } of choices) {
+			writer.put('choice', {
+				id: `${fieldYear.id}:${nutrient}`,
+				field_year_id: fieldYear.id,
+				nutrient,
+				method: method ?? null,
+				own_rate: ownRate ?? null,
+				reason: reason ?? null
+			});
+		}
+	});
+}
+
+export function unchoose(db: Database, fieldYear: FieldYearRow, nutrient: RateNutrient): void {
+	act(db, { label: `Left ${nutrient} open`, fieldId: fieldYear.field_id }, (writer) =>
+		writer.remove('choice', `${fieldYear.id}:${nutrient}`)
+	);
+}
+
+/** Passes in order of date. */
+export function listPasses(db: Database, fieldYearId: string): PassRecord[] {
+	return db
+		.prepare<[string], { plan: string; done_on: string | null }>(
+			"SELECT plan, done_on FROM pass WHERE field_year_id = ? ORDER BY plan ->> '$.date', rowid"
+		)
+		.all(fieldYearId)
+		.map(({ plan, done_on }) => ({ plan: JSON.parse(plan) as Pass, doneOn: done_on }));
+}
+
+/**
+ * Replaces some passes by others in one action. Passes without a row of their own get one.
+ * @param removed ids of the passes to go
+ */
+export function changePasses(
+	db: Database,
+	fieldYear: FieldYearRow,
+	label: string,
+	removed: readonly string[],
+	added: readonly Pass[]
+): void {
+	act(db, { label, fieldId: fieldYear.field_id }, (writer) => {
+		const kept = new Set(added.map(({ id }) => id).filter((id) => removed.includes(id)));
+		for (const id of removed) if (!kept.has(id)) writer.remove('pass', id);
+		for (const pass of added) {
+			const id = kept.has(pass.id) ? pass.id : randomUUID();
+			const plan = JSON.stringify({ ...pass, id });
+			if (kept.has(id)) writer.update('pass', id, { plan });
+			else writer.insert('pass', { id, field_year_id: fieldYear.id, done_on: null, plan });
+		}
+	});
+}
+
+export function markDone(db: Database, fieldYear: FieldYearRow, pass: Pass, doneOn: string | null): void {
+	const label = doneOn ? `Booked ${pass.label} as applied` : `Took back that ${pass.label} was applied`;
+	act(db, { label, fieldId: fieldYear.field_id }, (writer) => writer.update('pass', pass.id, { done_on: doneOn }));
+}
+
+export function bookHarvest(db: Database, fieldYear: FieldYearRow, harvested: number | null): void {
+	act(db, { label: `Booked the ${fieldYear.year} harvest`, fieldId: fieldYear.field_id }, (writer) =>
+		writer.update('field_year', fieldYear.id, { harvested_yield: harvested })
+	);
+}

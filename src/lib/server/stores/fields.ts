@@ -1,0 +1,120 @@
+import { randomUUID } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+import type { Sample } from '../../../core/schema-types';
+import { act, type Writer } from '../book/act';
+import { ActionError } from '../book/action-error';
+
+export interface FieldRow {
+	id: string;
+	grower_id: string;
+	grower: string;
+	name: string;
+	area_ac: number | null;
+	boundary: string | null;
+	texture: string | null;
+	drainage: string | null;
+	slope_percent: number | null;
+	irrigated: 0 | 1;
+	note: string;
+}
+
+export interface SampleRecord {
+	id: string;
+	lab: string;
+	labNumber: string;
+	report: Sample;
+}
+
+const SELECT_FIELD = 'SELECT f.*, g.name AS grower FROM field f JOIN grower g ON g.id = f.grower_id';
+
+export function listFields(db: Database): FieldRow[] {
+	return db.prepare<[], FieldRow>(`${SELECT_FIELD} ORDER BY g.name COLLATE NOCASE, f.name COLLATE NOCASE`).all();
+}
+
+export function findField(db: Database, id: string): FieldRow | undefined {
+	return db.prepare<[string], FieldRow>(`${SELECT_FIELD} WHERE f.id = ?`).get(id);
+}
+
+export function listGrowers(db: Database): { id: string; name: string }[] {
+	return db.prepare<[], { id: string; name: string }>('SELECT id, name FROM grower ORDER BY name COLLATE NOCASE').all();
+}
+
+/** Samples of a field, the newest first; those without a date last. */
+export function listSamples(db: Database, fieldId: string): SampleRecord[] {
+	return db
+		.prepare<[string], { id: string; lab: string; lab_number: string; report: string }>(
+			'SELECT id, lab, lab_number, report FROM sample WHERE field_id = ? ORDER BY taken_on DESC NULLS LAST, rowid DESC'
+		)
+		.all(fieldId)
+		.map(({ id, lab, lab_number, report }) => ({
+			id,
+			lab,
+			labNumber: lab_number,
+			report: JSON.parse(report) as Sample
+		}));
+}
+
+export interface NewField {
+	name: string;
+	grower: string;
+	areaAcres: number | undefined;
+}
+
+/** Adds a field, and its grower where the name is new. */
+export function addField(db: Database, field: NewField): string {
+	return act(db, { label: `Added ${field.name}` }, (writer) => {
+		if (fieldByName(db, field.grower, field.name)) {
+			throw new ActionError(`${field.grower} already has a field named ${field.name}.`);
+		}
+		return writeNewField(db, writer, field);
+	});
+}
+
+/** The same inside a larger action. */
+export function writeNewField(db: Database, writer: Writer, { name, grower, areaAcres }: NewField): string {
+	const known = db.prepare<[string], { id: string }>('SELECT id FROM grower WHERE name = ? COLLATE NOCASE').get(grower);
+	const growerId = known?.id ?? randomUUID();
+	if (!known) writer.insert('grower', { id: growerId, name: grower });
+	const id = randomUUID();
+	writer.insert('field', {
+		id,
+		grower_id: growerId,
+		name,
+		area_ac: areaAcres ?? null,
+		boundary: null,
+		texture: null,
+		drainage: null,
+		slope_percent: null,
+		irrigated: 0,
+		note: ''
+	});
+	return id;
+}
+
+export function fieldByName(db: Database, grower: string, name: string): { id: string } | undefined {
+	return db
+		.prepare<[string, string], { id: string }>(
+			'SELECT f.id FROM field f JOIN grower g ON g.id = f.grower_id WHERE g.name = ? COLLATE NOCASE AND f.name = ? COLLATE NOCASE'
+		)
+		.get(grower, name);
+}
+
+/** What an adviser may change about a field. */
+export type FieldFacts = Pick<
+	FieldRow,
+	'name' | 'area_ac' | 'texture' | 'drainage' | 'slope_percent' | 'irrigated' | 'note'
+>;
+
+export function updateField(db: Database, id: string, facts: FieldFacts): void {
+	act(db, { label: `Changed the facts of ${facts.name}`, fieldId: id }, (writer) =>
+		writer.update('field', id, { ...facts })
+	);
+}
+
+export function removeSample(db: Database, fieldId: string, sampleId: string): void {
+	act(db, { label: 'Removed a sample', fieldId }, (writer) => {
+		const used = db.prepare<[string]>('SELECT 1 FROM lab_import_row WHERE sample_id = ?').get(sampleId);
+		if (used) throw new ActionError('This sample came from a lab file; undo that import to remove it.');
+		writer.remove('sample', sampleId);
+	});
+}

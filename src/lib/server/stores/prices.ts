@@ -1,0 +1,29 @@
+import { randomUUID } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+import { act } from '../book/act';
+
+/** Prices in force on a day by item: `grain:<crop>`, `nutrient:<nutrient>`, `product:<product>`. */
+export type PriceList = ReadonlyMap<string, number>;
+
+/** The newest price of each item that is not younger than the day. */
+export function pricesOn(db: Database, day: string): PriceList {
+	const rows = db
+		.prepare<[string], { item: string; amount: number }>(
+			'SELECT item, amount, max(since) FROM price WHERE since <= ? GROUP BY item'
+		)
+		.all(day);
+	return new Map(rows.map(({ item, amount }) => [item, amount]));
+}
+
+/** Enters prices from a day on; those of the same day are corrected. */
+export function setPrices(db: Database, day: string, prices: ReadonlyMap<string, number>): void {
+	act(db, { label: 'Entered prices' }, (writer) => {
+		for (const [item, amount] of prices) {
+			const now = db
+				.prepare<[string, string], { id: string }>('SELECT id FROM price WHERE item = ? AND since = ?')
+				.get(item, day);
+			if (now) writer.update('price', now.id, { amount });
+			else writer.insert('price', { id: randomUUID(), item, since: day, amount });
+		}
+	});
+}
