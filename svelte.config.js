@@ -6,6 +6,7 @@ export default {
 	preprocess: vitePreprocess(),
 	kit: {
 		adapter: adapter({ out: 'build' }),
+		alias: { $core: 'src/core' },
 		csp: {
 			directives: {
 				'default-src': ['self'],

@@ -1,1 +1,202 @@
-<p>Cosecha</p>
+<script lang="ts">
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { goto } from '$app/navigation';
+	import { formatNumber } from '$core/units/display';
+	import { ageText, shortDate } from '$lib/ui/dates';
+	import NewField from '$lib/ui/NewField.svelte';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+
+	type Row = PageData['rows'][number];
+	const SORTS = {
+		grower: (a: Row, b: Row) => a.grower.localeCompare(b.grower) || a.name.localeCompare(b.name),
+		field: (a: Row, b: Row) => a.name.localeCompare(b.name),
+		crop: (a: Row, b: Row) => (a.cropName ?? '~').localeCompare(b.cropName ?? '~') || a.name.localeCompare(b.name),
+		'oldest sample': (a: Row, b: Row) => (a.sampledOn ?? '').localeCompare(b.sampledOn ?? ''),
+		'next date': (a: Row, b: Row) => (a.nextPass ?? '9').localeCompare(b.nextPass ?? '9')
+	};
+	const STEP = 300;
+
+	let words = $state('');
+	let sort = $state<keyof typeof SORTS>('grower');
+	let shown = $state(STEP);
+	let adding = $state(false);
+
+	const filtered = $derived(data.rows.filter((row) => matches(row, words)).sort(SORTS[sort]));
+	const growers = $derived(new Set(data.rows.map(({ grower }) => grower)).size);
+
+	function matches(row: Row, text: string): boolean {
+		const hay = `${row.name} ${row.grower} ${row.cropName ?? ''} ${stands(row).text}`.toLowerCase();
+		return text
+			.toLowerCase()
+			.split(/\s+/)
+			.every((word) => hay.includes(word));
+	}
+
+	/** The first thing still to be done, in the order of the work. */
+	function stands({ samples, crop, choices, passes, sheets }: Row): { word: string; text: string } {
+		if (samples === 0) return { word: 'ground', text: 'needs a soil sample' };
+		if (crop === null) return { word: 'rates', text: 'needs a crop and goal' };
+		if (choices === 0) return { word: 'rates', text: 'rates to choose' };
+		if (passes === 0) return { word: 'season', text: 'passes to plan' };
+		return sheets === 0 ? { word: 'sheet', text: 'sheet to issue' } : { word: 'sheet', text: 'sheet issued' };
+	}
+</script>
+
+<div class="page">
+	<section class="fortnight">
+		<h1>This fortnight</h1>
+		{#if data.due.length === 0}
+			<p class="soft">No pass is due until {shortDate(data.today)} plus two weeks.</p>
+		{:else}
+			<ul>
+				{#each data.due as { label, from, passes } (label)}
+					<li>
+						<strong>{label}</strong>: {passes.length}
+						{passes.length === 1 ? 'field' : 'fields'},
+						{#if from < data.today}<span class="late">overdue since {shortDate(from)}</span>{:else}about {shortDate(
+								from
+							)}{/if}
+						<span class="soft">
+							{#each passes as pass, index (index)}
+								<a href={`/field/${pass.fieldId}/${pass.year}/season`}>{pass.field}</a>{index < passes.length - 1
+									? ', '
+									: ''}
+							{/each}
+						</span>
+					</li>
+				{/each}
+			</ul>
+		{/if}
+	</section>
+
+	<section class="section">
+		<div class="heading">
+			<div>
+				<h2>{data.rows.length} fields, {growers} growers, plans for {data.year}</h2>
+			</div>
+			<div class="row">
+				<Button size="small" href="/import">Import a lab file</Button>
+				<Button size="small" kind="tertiary" onclick={() => (adding = true)}>New field</Button>
+			</div>
+		</div>
+
+		{#if data.rows.length === 0}
+			<div class="empty">
+				<h2>An empty book</h2>
+				<p>
+					Start with a lab file: its rows become fields with samples, and you see each one before it is kept. Or add a
+					field by hand and give it a sample later.
+				</p>
+				<div class="row">
+					<Button size="small" href="/import">Import a lab file</Button>
+					<Button size="small" kind="tertiary" onclick={() => (adding = true)}>New field</Button>
+				</div>
+			</div>
+		{:else}
+			<div class="row filters">
+				<div class="words">
+					<TextInput
+						size="sm"
+						labelText="Filter by field, grower, crop or what is to do"
+						bind:value={words}
+						oninput={() => (shown = STEP)}
+					/>
+				</div>
+				<div class="sort">
+					<Select size="sm" labelText="Sort by" bind:selected={sort}>
+						{#each Object.keys(SORTS) as name (name)}<SelectItem value={name} text={name} />{/each}
+					</Select>
+				</div>
+			</div>
+			<table class="ledger">
+				<thead>
+					<tr>
+						<th>Field</th>
+						<th>Grower</th>
+						<th class="num">Acres</th>
+						<th>Crop and goal</th>
+						<th>Sample</th>
+						<th>Next to do</th>
+						<th>Next pass</th>
+					</tr>
+				</thead>
+				<tbody>
+					{#each filtered.slice(0, shown) as row (row.id)}
+						{@const next = stands(row)}
+						<tr onclick={() => void goto(`/field/${row.id}/${data.year}/${next.word}`)}>
+							<td
+								><a href={`/field/${row.id}/${data.year}/ground`} onclick={(e) => e.stopPropagation()}>{row.name}</a
+								></td
+							>
+							<td>{row.grower}</td>
+							<td class="num">{row.areaAc === null ? '' : formatNumber(row.areaAc, 'ac')}</td>
+							<td>
+								{#if row.cropName && row.yieldGoal !== null}
+									{row.cropName} {formatNumber(row.yieldGoal, 'yield')} {row.yieldUnit}
+								{/if}
+							</td>
+							<td>
+								{#if row.sampledOn}{ageText(row.sampledOn, data.today)} old{:else if row.samples > 0}no date{:else}none{/if}
+							</td>
+							<td>
+								<a href={`/field/${row.id}/${data.year}/${next.word}`} onclick={(e) => e.stopPropagation()}
+									>{next.text}</a
+								>
+							</td>
+							<td
+								>{#if row.nextPass}{shortDate(row.nextPass)} <span class="soft">{row.nextLabel}</span>{/if}</td
+							>
+						</tr>
+					{:else}
+						<tr><td colspan="7" class="soft">No field has these words.</td></tr>
+					{/each}
+				</tbody>
+			</table>
+			{#if filtered.length > shown}
+				<p>
+					<button type="button" class="plain" onclick={() => (shown += STEP)}>
+						Show {Math.min(STEP, filtered.length - shown)} more of {filtered.length}
+					</button>
+				</p>
+			{/if}
+		{/if}
+	</section>
+</div>
+<NewField bind:open={adding} year={data.year} growers={[...new Set(data.rows.map(({ grower }) => grower))]} />
+
+<style>
+	.fortnight ul {
+		list-style: none;
+		padding: 0;
+		margin: 0.3rem 0 0;
+	}
+	.fortnight li {
+		padding: 0.35rem 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	.late {
+		color: var(--stop);
+		font-weight: 600;
+	}
+	.heading {
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+		gap: 1rem;
+		margin-bottom: 0.75rem;
+	}
+	.filters {
+		margin-bottom: 0.75rem;
+	}
+	.words {
+		width: 24rem;
+	}
+	.sort {
+		width: 11rem;
+	}
+	tbody tr {
+		cursor: pointer;
+	}
+</style>

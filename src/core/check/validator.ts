@@ -2,6 +2,7 @@ import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
 import adviseAnswer from '../../../schemas/advise-answer.schema.json';
 import adviseRequest from '../../../schemas/advise-request.schema.json';
+import actions from '../../../schemas/actions.schema.json';
 import book from '../../../schemas/book.schema.json';
 import crops from '../../../schemas/crops.schema.json';
 import figure from '../../../schemas/figure.schema.json';
@@ -32,7 +33,8 @@ const SCHEMAS = [
 	labMapping,
 	labDraft,
 	sheet,
-	book
+	book,
+	actions
 ];
 for (const schema of SCHEMAS) ajv.addSchema(schema);
 
@@ -42,17 +44,23 @@ export function compileSchema(schema: object): (value: unknown) => Problem[] {
 }
 
 /**
- * A check by one of the project's schemas, `schemas/<name>.schema.json`.
+ * A check by one of the project's schemas.
+ * @param name `<name>` of schemas/<name>.schema.json, or `<name>#/definitions/<Definition>` in it
  * @returns a function that gives the value back typed, or throws InputError
  */
 export function validator<T>(name: string): (value: unknown) => T {
 	let problems: ((value: unknown) => Problem[]) | undefined;
 	return (value) => {
-		problems ??= problemsOf(ajv.getSchema(`${name}.schema.json`) as ValidateFunction);
+		problems ??= problemsOf(ajv.getSchema(schemaId(name)) as ValidateFunction);
 		const found = problems(value);
 		if (found.length > 0) throw new InputError(found);
 		return value as T;
 	};
+}
+
+function schemaId(name: string): string {
+	const [file, pointer] = name.split('#');
+	return pointer === undefined ? `${file}.schema.json` : `${file}.schema.json#${pointer}`;
 }
 
 function problemsOf(validate: ValidateFunction): (value: unknown) => Problem[] {

@@ -1,5 +1,5 @@
 import type { Analyte, ColumnMeaning, LabMapping, LabMethod, ResultUnit } from '../schema-types';
-import { canonicalUnit } from '../units/result-units';
+import { unitsOf } from '../units/result-units';
 import { isMethodOf } from './lab-methods';
 
 const ROLES: readonly [ColumnMeaning['role'], RegExp][] = [
@@ -94,13 +94,15 @@ function guessColumn(header: string): ColumnMeaning {
 	const found = ANALYTES.find(([, pattern]) => pattern.test(plain.replace(/mg\s*\/\s*kg|kg\s*\/\s*ha/gi, '')))?.[0];
 	if (!found) return { header, role: 'ignore' };
 	const method = METHODS.find(([name, pattern]) => pattern.test(plain) && isMethodOf(found, name))?.[0];
-	const unit = UNITS.find(([, pattern]) => pattern.test(plain))?.[0] ?? usualUnit(found);
-	return { header, role: 'result', analyte: found, ...(method ? { method } : {}), unit };
+	const unit =
+		UNITS.find(([name, pattern]) => pattern.test(plain) && unitsOf(found).includes(name))?.[0] ?? onlyUnit(found);
+	return { header, role: 'result', analyte: found, ...(method ? { method } : {}), ...(unit ? { unit } : {}) };
 }
 
-function usualUnit(analyte: Analyte): ResultUnit {
-	const unit = canonicalUnit(analyte);
-	return unit === 'meq/100 g' ? 'meq/100g' : unit;
+/** pH and percentages need no unit in the header; for the rest a guess could be wrong by half, so the adviser says it. */
+function onlyUnit(analyte: Analyte): ResultUnit | undefined {
+	const usual = unitsOf(analyte)[0];
+	return usual === 'ppm' ? undefined : usual;
 }
 
 function guessDateOrder(rows: readonly (readonly string[])[]): LabMapping['dateOrder'] {

@@ -59,8 +59,9 @@ export function mappingProblems({ columns, depth }: LabMapping): string[] {
 	for (const { header, role, analyte, method, unit } of columns) {
 		if (role !== 'result') continue;
 		if (!analyte) problems.push(`“${header}” is marked as a result, but not of what.`);
-		else if (unit === undefined || !conversionOf(analyte, unit, 1)) {
-			problems.push(`“${header}”: ${analyteName(analyte)} is not measured in “${unit ?? ''}”.`);
+		else if (unit === undefined) problems.push(`“${header}”: say the unit of ${analyteName(analyte)}.`);
+		else if (!conversionOf(analyte, unit, 1)) {
+			problems.push(`“${header}”: ${analyteName(analyte)} is not measured in “${unit}”.`);
 		} else if (method && !isMethodOf(analyte, method)) {
 			problems.push(`“${header}”: ${method} is no method for ${analyteName(analyte)}.`);
 		} else if (seen.has(`${analyte} ${method ?? ''}`)) {

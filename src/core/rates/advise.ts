@@ -19,7 +19,8 @@ export interface Knowledge {
 	crops: readonly Crop[];
 }
 
-const RATE_NUTRIENTS: readonly RateNutrient[] = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'lime'];
+/** What rates are given for, in the order in which they are read. */
+export const RATE_NUTRIENTS: readonly RateNutrient[] = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'lime'];
 
 /**
  * Rates by every school for one field, what the report lacks, and what was derived from it.

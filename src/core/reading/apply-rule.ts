@@ -3,6 +3,7 @@ import type { CompiledRule } from '../packs/pack';
 import type { RuleFigures } from '../packs/rule-kind';
 import type { Site } from './site';
 import type { InputReaders } from './site-inputs';
+import { whatWouldChange } from './what-would-change';
 
 /**
  * A rule's answer for a site, with its worksheet.
@@ -29,5 +30,6 @@ export function applyRule(compiled: CompiledRule, site: Site, readers: Partial<I
 	}
 	const organicMatter = readers.organicMatter?.(site, compiled);
 	if (organicMatter?.applies) figures.organicMatter = organicMatter;
-	return kind.explain(parameters, figures as RuleFigures, rule);
+	const answer = kind.explain(parameters, figures as RuleFigures, rule);
+	return answer.applies ? { ...answer, wouldChange: whatWouldChange(compiled, site.crop.id, figures) } : answer;
 }

@@ -1,5 +1,5 @@
-import type { SheetContent } from '../schema-types';
-import { formatNumber } from '../units/display';
+import type { Pass, SheetContent } from '../schema-types';
+import { formatNumber, plainNumber } from '../units/display';
 import { unitInSystem, valueInSystem } from '../units/rate-units';
 
 const HEADERS = [
@@ -24,14 +24,20 @@ export function sheetTable({ passes, units }: SheetContent): string[][] {
 			pass.date,
 			pass.label,
 			productName,
-			formatNumber(valueInSystem(pass.rate, pass.unit, units), unitInSystem(pass.unit, units)),
+			plainNumber(valueInSystem(pass.rate, pass.unit, units), unitInSystem(pass.unit, units)),
 			unitInSystem(pass.unit, units),
-			gallonsPerAcre === undefined ? '' : formatNumber(gallonsPerAcre, 'ac'),
+			gallonsPerAcre === undefined ? '' : plainNumber(gallonsPerAcre, 'ac'),
 			pass.placement,
 			nutrients,
-			wholeField === undefined ? '' : `${formatNumber(wholeField, 'ac')} ${pass.unit === 'lb/ac' ? 'lb' : 'short ton'}`,
+			wholeField === undefined ? '' : wholeFieldText(wholeField, pass.unit),
 			pass.reason,
 			cautions.join(' ')
 		])
 	];
+}
+
+/** Product for the whole field in the unit it is ordered in: "10,039 lb", "292.64 short tons". */
+export function wholeFieldText(amount: number, unit: Pass['unit']): string {
+	const shown = unit === 'short ton/ac' ? 'short tons' : 'lb';
+	return `${formatNumber(amount, shown)} ${shown}`;
 }

@@ -11,14 +11,22 @@ const DIGITS: Record<string, number> = {
 	$: 2,
 	'g/cm3': 3,
 	in: 1,
-	ac: 1
+	ac: 1,
+	lb: 0,
+	'short tons': 2
 };
 
 /**
- * A number as print shows it: fixed digits by unit, a trailing ".0" dropped, half rounded away from zero.
- * Only print rounds; every calculation keeps full precision.
+ * A number as print shows it: fixed digits by unit, a trailing ".0" dropped, half rounded away from zero, thousands
+ * parted from 10,000 on. Only print rounds; every calculation keeps full precision.
  */
 export function formatNumber(value: number, unit: string): string {
+	const text = plainNumber(value, unit);
+	return Math.abs(value) < 10_000 ? text : text.replace(/\B(?=(\d{3})+(?!\d))(?<!\.\d*)/g, ',');
+}
+
+/** The same without parted thousands, for files that programs read. */
+export function plainNumber(value: number, unit: string): string {
 	const digits = DIGITS[unit] ?? fitting(value);
 	const text = roundTo(value, digits).toFixed(digits);
 	return unit.startsWith('$') ? text : text.replace(/\.0+$/, '');

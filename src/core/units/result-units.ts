@@ -96,3 +96,24 @@ function toPpm(analyte: Analyte, unit: ResultUnit, thicknessIn: number): Convers
 			return undefined;
 	}
 }
+
+const PPM_UNITS: readonly ResultUnit[] = ['ppm', 'mg/kg', 'lb/ac', 'lb/ac-furrow', 'kg/ha'];
+const CATIONS: ReadonlySet<Analyte> = new Set(Object.keys(PPM_PER_MEQ) as Analyte[]);
+
+/** The units a lab may report an analyte in, the canonical one first. */
+export function unitsOf(analyte: Analyte): readonly ResultUnit[] {
+	switch (CANONICAL[analyte]) {
+		case 'ppm':
+			return CATIONS.has(analyte) ? [...PPM_UNITS, 'meq/100g', 'cmol/kg'] : PPM_UNITS;
+		case 'pH':
+			return analyte === 'bufferPh' ? ['pH', 'LTI'] : ['pH'];
+		case 'meq/100 g':
+			return ['meq/100g', 'cmol/kg'];
+		case '%':
+			return ['%', 'g/kg'];
+		case 'g/cm3':
+			return ['g/cm3'];
+		case 'dS/m':
+			return ['dS/m', 'mmho/cm'];
+	}
+}

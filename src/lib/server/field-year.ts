@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import type { Database } from 'better-sqlite3';
 import type { Answer } from '../../core/figure/figure';
-import { advise, siteOf } from '../../core/rates/advise';
+import { advise, RATE_NUTRIENTS, siteOf } from '../../core/rates/advise';
 import { chosenRate, type Choice, type Chosen } from '../../core/rates/choose';
 import { checkSeason } from '../../core/season/checks/check-season';
 import { passCost, planCost } from '../../core/season/pass-cost';
@@ -73,7 +73,8 @@ function derive(
 	const request = requestOf(field, goal, sample, prices, today);
 	const answer = advise(request, library, today);
 	const site = siteOf(request, library.crops, today);
-	const choices = listChoices(db, goal.id);
+	const order: readonly string[] = RATE_NUTRIENTS;
+	const choices = listChoices(db, goal.id).sort((a, b) => order.indexOf(a.nutrient) - order.indexOf(b.nutrient));
 	const chosen = choices.map((choice) => chosenRate(choice, answer.rates));
 	const passes = listPasses(db, goal.id);
 	const context = planContext(

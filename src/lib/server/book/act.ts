@@ -57,6 +57,11 @@ export function act<T>(db: Database, { label, fieldId }: Action, work: (writer: 
 		.immediate();
 }
 
+/** Writes that are no user action and cannot be undone: filling an empty book. All or nothing. */
+export function fill(db: Database, work: (writer: Writer) => void): void {
+	db.transaction(() => work(writerOn(db, []))).immediate();
+}
+
 /** The newest action that can be undone, on one field or at all. */
 export function undoable(db: Database, fieldId?: string): { id: number; label: string } | undefined {
 	return db

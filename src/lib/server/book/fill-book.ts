@@ -2,17 +2,17 @@ import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { validator } from '../../../core/check/validator';
 import type { BookDocument, BookField, BookYear } from '../../../core/schema-types';
-import { act, type Writer } from './act';
+import { fill, type Writer } from './act';
 
 const asBook = validator<BookDocument>('book');
 
 /**
- * Writes a whole book document (schemas/book.schema.json) in one action.
+ * Writes a whole book document (schemas/book.schema.json) at once.
  * @throws InputError for a document that does not fit; nothing is written then
  */
 export function fillBook(db: Database, document: unknown): void {
 	const { growers, prices, preparedBy } = asBook(document);
-	act(db, { label: 'Filled the book' }, (writer) => {
+	fill(db, (writer) => {
 		for (const grower of growers) {
 			const growerId = randomUUID();
 			writer.insert('grower', { id: growerId, name: grower.name });

@@ -118,3 +118,15 @@ export function removeSample(db: Database, fieldId: string, sampleId: string): v
 		writer.remove('sample', sampleId);
 	});
 }
+
+/** Fields whose name or grower's name holds every word, in order of name. */
+export function findFields(db: Database, words: string, most: number): { id: string; name: string; grower: string }[] {
+	const parts = words.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
+	const tests = parts.map(() => "instr(lower(f.name || ' ' || g.name), ?) > 0");
+	return db
+		.prepare<unknown[], { id: string; name: string; grower: string }>(
+			`SELECT f.id, f.name, g.name AS grower FROM field f JOIN grower g ON g.id = f.grower_id
+			WHERE ${['TRUE', ...tests].join(' AND ')} ORDER BY f.name COLLATE NOCASE LIMIT ?`
+		)
+		.all(...parts, most);
+}

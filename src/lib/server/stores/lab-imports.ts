@@ -91,21 +91,18 @@ export function discardImport(db: Database, id: string): void {
 	db.prepare('DELETE FROM lab_import WHERE id = ? AND committed_at IS NULL').run(id);
 }
 
-/** The layout a lab used before, recognised by its name or by the same header line. */
-export function rememberedMapping(db: Database, lab: string): LabMapping | undefined {
-	const row = db
-		.prepare<[string], { mapping: string }>('SELECT mapping FROM lab_mapping WHERE lab = ? COLLATE NOCASE')
-		.get(lab);
-	return row && (JSON.parse(row.mapping) as LabMapping);
+/** How each known lab lays out its files. */
+export function listLabs(db: Database): { lab: string; mapping: LabMapping }[] {
+	return db
+		.prepare<[], { lab: string; mapping: string }>('SELECT lab, mapping FROM lab_mapping ORDER BY lab')
+		.all()
+		.map(({ lab, mapping }) => ({ lab, mapping: JSON.parse(mapping) as LabMapping }));
 }
 
+/** The lab whose last file had this very header line. */
 function rememberedFor(db: Database, headers: readonly string[]): { lab: string; mapping: LabMapping } | undefined {
 	const wanted = JSON.stringify(headers);
-	return db
-		.prepare<[], { lab: string; mapping: string }>('SELECT lab, mapping FROM lab_mapping')
-		.all()
-		.map(({ lab, mapping }) => ({ lab, mapping: JSON.parse(mapping) as LabMapping }))
-		.find(({ mapping }) => JSON.stringify(mapping.columns.map(({ header }) => header)) === wanted);
+	return listLabs(db).find(({ mapping }) => JSON.stringify(mapping.columns.map(({ header }) => header)) === wanted);
 }
 
 /** What became of each line of a committed file. */

@@ -1,0 +1,46 @@
+import type { Figure } from '../figure/figure';
+import type { CompiledRule } from '../packs/pack';
+import { noNumbers, type InputName } from '../packs/rule-kind';
+import type { CropId } from '../schema-types';
+import { formatQuantity } from '../units/display';
+
+/** A step that a lab, a season or an adviser may well be off by, and how it is said. */
+const STEPS: Partial<Record<InputName, (input: Figure) => { by: number; words: string }>> = {
+	soilTest: () => ({ by: 1, words: '1 ppm more on the test' }),
+	cec: () => ({ by: 1, words: 'CEC higher by 1' }),
+	yieldGoal: ({ unit }) => {
+		const by = { 'bu/ac': 10, 'lb/ac': 100 }[unit] ?? 1;
+		return { by, words: `${by} ${unit.replace('/ac', '')} more of goal` };
+	},
+	soilPh: () => ({ by: 0.1, words: 'soil pH higher by 0.1' }),
+	bufferPh: () => ({ by: 0.1, words: 'buffer pH higher by 0.1' }),
+	targetPh: () => ({ by: 0.1, words: 'a target higher by 0.1' }),
+	limeDepthIn: () => ({ by: 1, words: 'limed 1 in deeper' }),
+	credits: () => ({ by: 10, words: '10 lb more of credits' })
+};
+
+/** What one step in each of a rule's inputs would do to its answer, a sentence each. */
+export function whatWouldChange(
+	compiled: CompiledRule,
+	crop: CropId,
+	figures: Partial<Record<InputName, Figure>>
+): string[] {
+	const parameters = compiled.parametersFor(crop);
+	const numbers = noNumbers();
+	for (const [name, input] of Object.entries(figures)) numbers[name as InputName] = input.value;
+	const now = compiled.kind.compute(parameters, numbers);
+	return Object.entries(figures).flatMap(([key, input]) => {
+		const name = key as InputName;
+		const step = STEPS[name]?.(input);
+		if (!step) return [];
+		const then = compiled.kind.compute(parameters, { ...numbers, [name]: input.value + step.by });
+		if (!Number.isFinite(then)) return [];
+		const words = step.words.charAt(0).toUpperCase() + step.words.slice(1);
+		return [`${words}: ${changeText(then - now, compiled.rule.unit)}.`];
+	});
+}
+
+function changeText(change: number, unit: string): string {
+	if (Math.abs(change) < 1e-9) return 'no change';
+	return `${formatQuantity(Math.abs(change), unit)} ${change > 0 ? 'more' : 'less'}`;
+}

@@ -1,0 +1,14 @@
+import type { School } from '$core/schema-types';
+
+const NAMES: Record<School, string> = {
+	'feed-the-crop': 'Feed the crop',
+	'build-and-maintain': 'Build and maintain',
+	'mass-balance': 'Mass balance',
+	'sulfur-by-yield': 'By yield',
+	'buffer-line': 'Buffer line'
+};
+
+/** What advisers call a school. */
+export function schoolName(school: School): string {
+	return NAMES[school];
+}

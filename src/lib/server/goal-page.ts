@@ -1,0 +1,35 @@
+import type { FieldYear } from './field-year';
+import { theLibrary } from './knowledge';
+import { findFieldYear } from './stores/field-years';
+import { theBook } from './the-book';
+
+/** What the goal form needs: the crops there are and what stands now. */
+export function goalPage({ field, year, goal, advice }: FieldYear) {
+	const { crops } = theLibrary();
+	// Last year's crop is this year's previous crop, where the book knows it.
+	const lastYear = findFieldYear(theBook(), field.id, year - 1);
+	return {
+		fieldId: field.id,
+		year,
+		crops: crops.map(({ id, name, yieldUnit, usualGoal, perennial, preferredPh }) => ({
+			id,
+			name,
+			yieldUnit,
+			usualGoal,
+			perennial,
+			targetPh: preferredPh?.target
+		})),
+		goal: goal
+			? {
+					crop: goal.crop,
+					yieldGoal: goal.yield_goal,
+					previousCrop: goal.previous_crop,
+					plantingDate: goal.planting_date,
+					rowSpacingIn: goal.row_spacing_in,
+					targetPh: goal.target_ph
+				}
+			: undefined,
+		usualPlanting: advice?.context.plantingDate,
+		lastCrop: lastYear?.crop
+	};
+}

@@ -1,0 +1,33 @@
+import { error } from '@sveltejs/kit';
+import { theLibrary } from './knowledge';
+import { loadFieldYear, type Advice, type FieldYear } from './field-year';
+import { ActionError } from './book/action-error';
+import { findFieldYear, type FieldYearRow } from './stores/field-years';
+import { theBook } from './the-book';
+import { today } from './today';
+
+/** The year of an address; anything but a year is a 404. */
+export function yearOf(text: string): number {
+	if (!/^(19|20|21)\d\d$/.test(text)) error(404, `“${text}” is not a year.`);
+	return Number(text);
+}
+
+/** The field-year of an address with all that follows from it. */
+export function fieldYearOf({ field, year }: { field: string; year: string }): FieldYear {
+	return loadFieldYear(theBook(), theLibrary(), field, yearOf(year), today());
+}
+
+/** The same where a change needs rates: a sample and a goal. */
+export function adviceOf(params: { field: string; year: string }): Advice {
+	const { advice, sample } = fieldYearOf(params);
+	if (!advice)
+		throw new ActionError(sample ? 'Set the crop and the yield goal first.' : 'The field has no soil sample yet.');
+	return advice;
+}
+
+/** The row of a field's year; a change needs it. */
+export function goalOf({ field, year }: { field: string; year: string }): FieldYearRow {
+	const goal = findFieldYear(theBook(), field, yearOf(year));
+	if (!goal) throw new ActionError('Set the crop and the yield goal first.');
+	return goal;
+}

@@ -1,0 +1,160 @@
+import { format, parseISO } from 'date-fns';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { SheetContent } from '../../../core/schema-types';
+import { formatNumber, formatQuantity } from '../../../core/units/display';
+import { inSystem, unitInSystem, valueInSystem } from '../../../core/units/rate-units';
+import { wholeFieldText } from '../../../core/sheet/sheet-table';
+import type { Sheet } from '../stores/sheets';
+
+/** The page of an issued sheet: what, how much, when, where, why, cautions, who prepared it. Black on white. */
+export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDefinitions {
+	const { field, crop, year, preparedBy } = content;
+	return {
+		pageSize: 'LETTER',
+		pageMargins: [44, 44, 44, 56],
+		info: {
+			title: `${field.name}, ${crop.name.toLowerCase()} ${year}`,
+			author: preparedBy,
+			creationDate: new Date(issuedAt)
+		},
+		defaultStyle: { font: 'Hyperlegible', fontSize: 9.5, lineHeight: 1.15 },
+		styles: {
+			head: { bold: true, fontSize: 11, margin: [0, 12, 0, 3] },
+			label: { bold: true, fontSize: 8.5 }
+		},
+		footer: (page, pages) => ({
+			margin: [44, 8, 44, 0],
+			fontSize: 8,
+			columns: [
+				{
+					width: '*',
+					text: `Prepared by ${preparedBy} with ${packsText(content)}. Void if the data change. The program advises; a licensed adviser answers.`
+				},
+				{
+					width: 'auto',
+					text: `No. ${number}, ${page} of ${pages}`,
+					alignment: 'right',
+					noWrap: true,
+					margin: [12, 0, 0, 0]
+				}
+			]
+		}),
+		content: [
+			...heading(content, number),
+			{ text: 'What to do', style: 'head' },
+			passesTable(content),
+			{
+				columnGap: 24,
+				columns: [
+					{ stack: [{ text: 'Why these rates', style: 'head' }, ...whyRates(content)] },
+					{ stack: [{ text: 'From this soil test', style: 'head' }, ...soilTest(content)] }
+				]
+			},
+			...warnings(content),
+			{ text: 'Cautions', style: 'head' },
+			{ ul: content.cautions.map((text) => ({ text, margin: [0, 0, 0, 2] })) }
+		]
+	};
+}
+
+function heading({ field, crop, year, grower, issuedOn }: SheetContent, number: number): Content[] {
+	const area = field.areaAcres === undefined ? '' : `, ${formatNumber(field.areaAcres, 'ac')} acres`;
+	const after = crop.previousCrop ? ` after ${crop.previousCrop.replace('-grain', '').replace('-', ' ')}` : '';
+	const goal = `Goal ${formatNumber(crop.yieldGoal, 'yield')} ${crop.yieldUnit}${after}. Planting ${dateText(crop.plantingDate)}.`;
+	return [
+		{
+			columns: [
+				{ width: '*', text: `${field.name}, ${crop.name.toLowerCase()} ${year}`, fontSize: 16, bold: true },
+				{ width: 'auto', text: `No. ${number}`, bold: true, alignment: 'right' }
+			]
+		},
+		{
+			columns: [
+				{ width: '*', text: `${grower}${area}. ${goal}` },
+				{ width: 'auto', text: dateText(issuedOn), alignment: 'right' }
+			],
+			margin: [0, 2, 0, 4]
+		},
+		{ canvas: [{ type: 'line', x1: 0, y1: 0, x2: 524, y2: 0, lineWidth: 1.2 }] }
+	];
+}
+
+function passesTable({ passes, units }: SheetContent): Content {
+	const heads = ['When', 'What', 'Per acre', 'Where', 'Carries', 'Whole field'];
+	const rows = passes.map(({ pass, productName, nutrients, wholeField, gallonsPerAcre }): TableCell[] => {
+		const unit = unitInSystem(pass.unit, units);
+		const gallons = gallonsPerAcre === undefined ? '' : `\n${formatNumber(gallonsPerAcre, 'ac')} gal/ac`;
+		return [
+			dateText(pass.date),
+			{ text: [{ text: productName, bold: true }, `\n${pass.label}. ${pass.reason}`] },
+			{
+				text: `${formatNumber(valueInSystem(pass.rate, pass.unit, units), unit)} ${unit}${gallons}`,
+				alignment: 'right'
+			},
+			pass.placement,
+			nutrients || 'lime',
+			{ text: wholeField === undefined ? 'area not known' : wholeFieldText(wholeField, pass.unit), alignment: 'right' }
+		];
+	});
+	return {
+		table: {
+			headerRows: 1,
+			dontBreakRows: true,
+			widths: [54, '*', 72, 56, 62, 76],
+			body: [
+				heads.map((text, at) => ({ text, style: 'label', alignment: at === 2 || at === 5 ? 'right' : 'left' })),
+				...rows
+			]
+		},
+		layout: {
+			hLineWidth: (line) => (line === 1 ? 0.9 : line === 0 ? 0 : 0.4),
+			vLineWidth: () => 0,
+			paddingLeft: (at) => (at === 0 ? 0 : 5),
+			paddingRight: () => 5,
+			paddingTop: () => 3,
+			paddingBottom: () => 3
+		}
+	};
+}
+
+function whyRates({ rates, units, cost }: SheetContent): Content[] {
+	const lines = rates.map(({ nutrient, rate, by, why }): Content => {
+		const shown = inSystem(rate, units);
+		const amount = shown.applies ? formatQuantity(shown.value, shown.unit) : '';
+		return {
+			text: [{ text: `${nutrient === 'lime' ? 'Lime' : nutrient} ${amount}`, bold: true }, ` by ${by}: ${why}.`],
+			margin: [0, 0, 0, 2]
+		};
+	});
+	const money: Content[] = cost?.applies ? [{ text: `Products: ${formatQuantity(cost.value, cost.unit)}` }] : [];
+	return [...lines, ...money];
+}
+
+function soilTest({ soil }: SheetContent): Content[] {
+	const rows = soil.values.map(({ label, value, unit }): TableCell[] => [
+		label,
+		{ text: formatQuantity(value, unit), alignment: 'right', bold: true }
+	]);
+	const table: Content = { table: { widths: ['*', 'auto'], body: rows }, layout: 'noBorders' };
+	return [{ text: soil.source, margin: [0, 0, 0, 2] }, ...(rows.length > 0 ? [table] : [])];
+}
+
+function warnings({ checks, findings }: SheetContent): Content[] {
+	const grave = [...checks, ...findings].filter(({ severity }) => severity !== 'note');
+	if (grave.length === 0) return [];
+	return [
+		{ text: 'To mind', style: 'head' },
+		...grave.map(({ severity, text }): Content => ({
+			text: [{ text: `${severity}: `, bold: true }, text],
+			margin: [0, 0, 0, 2]
+		}))
+	];
+}
+
+function packsText({ packs }: SheetContent): string {
+	return packs.map(({ title, version }) => `${title} ${version}`).join(', ') || 'own rates';
+}
+
+function dateText(day: string): string {
+	return format(parseISO(day), 'd MMM yyyy');
+}

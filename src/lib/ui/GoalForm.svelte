@@ -1,0 +1,164 @@
+<!-- Crop and goal of the year: a sentence that opens into a form. -->
+<script lang="ts">
+	import {
+		Button,
+		DatePicker,
+		DatePickerInput,
+		InlineNotification,
+		Select,
+		SelectItem,
+		TextInput
+	} from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { formatNumber } from '$core/units/display';
+	import type { PageData } from '../../routes/field/[field]/[year]/rates/$types';
+	import { longDate } from './dates';
+	import { numberOrUndefined } from './numbers';
+	import { post } from './post';
+
+	const { page }: { page: PageData['goalPage'] } = $props();
+
+	const PREVIOUS = [
+		'corn-grain',
+		'corn-silage',
+		'soybean',
+		'winter-wheat',
+		'spring-wheat',
+		'barley',
+		'oats',
+		'sorghum',
+		'canola',
+		'sunflower',
+		'flax',
+		'alfalfa',
+		'fallow',
+		'other'
+	];
+
+	let open = $state(untrack(() => page.goal === undefined));
+	let problem = $state('');
+	let form = $state(untrack(start));
+
+	const crop = $derived(page.crops.find(({ id }) => id === form.crop));
+	const present = $derived(page.crops.find(({ id }) => id === page.goal?.crop));
+
+	function start() {
+		const { goal, lastCrop, crops } = page;
+		const first = goal?.crop ?? 'corn-grain';
+		const previous = goal ? goal.previousCrop : lastCrop;
+		return {
+			crop: first as string,
+			yieldGoal: String(goal?.yieldGoal ?? crops.find(({ id }) => id === first)?.usualGoal ?? ''),
+			previousCrop: PREVIOUS.includes(previous ?? '') ? (previous as string) : '',
+			plantingDate: goal?.plantingDate ?? '',
+			rowSpacingIn: goal?.rowSpacingIn ? String(goal.rowSpacingIn) : '',
+			targetPh: goal?.targetPh ? String(goal.targetPh) : ''
+		};
+	}
+
+	function nameOf(id: string): string {
+		return page.crops.find((candidate) => candidate.id === id)?.name ?? id.charAt(0).toUpperCase() + id.slice(1);
+	}
+
+	async function save(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const yieldGoal = numberOrUndefined(form.yieldGoal);
+		const rowSpacingIn = numberOrUndefined(form.rowSpacingIn);
+		const targetPh = numberOrUndefined(form.targetPh);
+		if (yieldGoal === undefined || yieldGoal <= 0)
+			return void (problem = `The yield goal “${form.yieldGoal}” must be a number above 0.`);
+		if (form.rowSpacingIn !== '' && (rowSpacingIn ?? 0) <= 0)
+			return void (problem = `The row spacing “${form.rowSpacingIn}” must be a number of inches.`);
+		if (form.targetPh !== '' && (targetPh === undefined || targetPh < 4 || targetPh > 8))
+			return void (problem = `The target pH “${form.targetPh}” must lie between 4 and 8.`);
+		if (form.plantingDate !== '' && !/^\d{4}-\d\d-\d\d$/.test(form.plantingDate))
+			return void (problem = `The planting date “${form.plantingDate}” must be written as 2027-05-01.`);
+		problem =
+			(await post(`/api/fields/${page.fieldId}/${page.year}/goal`, {
+				crop: form.crop,
+				yieldGoal,
+				...(form.previousCrop ? { previousCrop: form.previousCrop } : {}),
+				...(form.plantingDate ? { plantingDate: form.plantingDate } : {}),
+				...(rowSpacingIn === undefined ? {} : { rowSpacingIn }),
+				...(targetPh === undefined ? {} : { targetPh })
+			})) ?? '';
+		if (problem === '') open = false;
+	}
+</script>
+
+{#if !open && page.goal && present}
+	<p class="goal">
+		<strong>{present.name} {formatNumber(page.goal.yieldGoal, 'yield')} {present.yieldUnit}</strong>
+		{#if page.goal.previousCrop}after {nameOf(page.goal.previousCrop).toLowerCase()},{/if}
+		{#if page.goal.plantingDate}planted {longDate(page.goal.plantingDate)}{:else if page.usualPlanting}planted about {longDate(
+				page.usualPlanting
+			)}{/if}{#if page.goal.rowSpacingIn}, {page.goal.rowSpacingIn} in rows{/if}{#if page.goal.targetPh}, target pH {page
+				.goal.targetPh}{/if}
+		<button
+			type="button"
+			class="plain"
+			onclick={() => {
+				form = start();
+				open = true;
+			}}>Change the goal</button
+		>
+	</p>
+{:else}
+	<form onsubmit={save} class="form">
+		<h2>Crop and goal for {page.year}</h2>
+		<div class="fields">
+			<Select
+				size="sm"
+				labelText="Crop"
+				bind:selected={form.crop}
+				on:change={() => (form.yieldGoal = String(crop?.usualGoal ?? form.yieldGoal))}
+			>
+				{#each page.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+			</Select>
+			<TextInput
+				size="sm"
+				labelText={`Yield goal, ${crop?.yieldUnit ?? ''}`}
+				inputmode="decimal"
+				bind:value={form.yieldGoal}
+			/>
+			<Select size="sm" labelText="Previous crop" bind:selected={form.previousCrop}>
+				<SelectItem value="" text="Not named" />
+				{#each PREVIOUS as id (id)}<SelectItem value={id} text={nameOf(id)} />{/each}
+			</Select>
+			<DatePicker datePickerType="single" dateFormat="Y-m-d" bind:value={form.plantingDate}>
+				<DatePickerInput size="sm" labelText="Planting date" placeholder="usual" />
+			</DatePicker>
+			<TextInput size="sm" labelText="Row spacing, in" inputmode="decimal" bind:value={form.rowSpacingIn} />
+			<TextInput
+				size="sm"
+				labelText={`Target pH${crop?.targetPh ? ` (usual ${crop.targetPh})` : ''}`}
+				inputmode="decimal"
+				bind:value={form.targetPh}
+			/>
+		</div>
+		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+		<div class="row">
+			<Button size="small" type="submit">Keep the goal</Button>
+			{#if page.goal}<Button size="small" kind="ghost" onclick={() => (open = false)}>Cancel</Button>{/if}
+		</div>
+	</form>
+{/if}
+
+<style>
+	.goal {
+		font-size: 1.02rem;
+	}
+	.form {
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		padding: 1rem 1.2rem;
+		display: grid;
+		gap: 0.9rem;
+		margin-bottom: 1rem;
+	}
+	.form :global(.bx--date-picker),
+	.form :global(.bx--date-picker-container),
+	.form :global(.bx--date-picker__input) {
+		width: 100% !important;
+	}
+</style>

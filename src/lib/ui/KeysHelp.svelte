@@ -1,0 +1,31 @@
+<script lang="ts">
+	import { Modal } from 'carbon-components-svelte';
+	import { WORDS } from './words';
+
+	let { open = $bindable(false) }: { open: boolean } = $props();
+	const keys: [string, string][] = [
+		['/', 'find a field'],
+		['0', 'the roster'],
+		...WORDS.map(({ name }, index): [string, string] => [String(index + 1), name]),
+		['Ctrl Z', 'undo the last change'],
+		['Esc', 'close the worksheet'],
+		['?', 'this list']
+	];
+</script>
+
+<Modal bind:open passiveModal modalHeading="Keys" size="xs">
+	<table class="ledger">
+		<tbody>
+			{#each keys as [key, action] (key)}
+				<tr><td><kbd>{key}</kbd></td><td>{action}</td></tr>
+			{/each}
+		</tbody>
+	</table>
+</Modal>
+
+<style>
+	kbd {
+		font: inherit;
+		font-weight: 650;
+	}
+</style>

@@ -1,0 +1,17 @@
+import type { Figure } from '$core/figure/figure';
+
+/** Where a figure comes from, in a sentence for the adviser. */
+export function basisText({ basis, citation }: Figure): string {
+	switch (basis) {
+		case 'published':
+			return `Published: ${citation}.`;
+		case 'memory':
+			return `Published: ${citation}. Value written from memory.`;
+		case 'practice':
+			return 'Common practice.';
+		case 'adviser':
+			return 'Set by the adviser.';
+		case 'measured':
+			return 'Measured.';
+	}
+}

@@ -1,0 +1,44 @@
+<!-- An ECharts chart that is loaded only where it is shown. -->
+<script lang="ts">
+	import type { EChartsCoreOption, EChartsType } from 'echarts/core';
+
+	interface Props {
+		option: EChartsCoreOption;
+		/** The chart in a sentence, for those who do not see it. */
+		label: string;
+		height?: string;
+	}
+	const { option, label, height = '240px' }: Props = $props();
+	let element = $state<HTMLDivElement>();
+	let chart = $state.raw<EChartsType>();
+
+	$effect(() => {
+		const target = element;
+		if (!target) return;
+		let gone = false;
+		let made: EChartsType | undefined;
+		const resizing = new ResizeObserver(() => made?.resize());
+		void import('./echarts').then(({ init }) => {
+			if (gone) return;
+			made = init(target, undefined, { renderer: 'svg' });
+			resizing.observe(target);
+			chart = made;
+		});
+		return () => {
+			gone = true;
+			resizing.disconnect();
+			made?.dispose();
+			chart = undefined;
+		};
+	});
+
+	$effect(() => chart?.setOption(option, true));
+</script>
+
+<div bind:this={element} style:height role="img" aria-label={label}></div>
+
+<style>
+	div {
+		width: 100%;
+	}
+</style>

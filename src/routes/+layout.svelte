@@ -1,0 +1,160 @@
+<script lang="ts">
+	import '@fontsource-variable/atkinson-hyperlegible-next';
+	import 'carbon-components-svelte/css/all.css';
+	import '../app.css';
+	import { goto, beforeNavigate } from '$app/navigation';
+	import { page } from '$app/state';
+	import type { Snippet } from 'svelte';
+	import FieldFinder from '$lib/ui/FieldFinder.svelte';
+	import KeysHelp from '$lib/ui/KeysHelp.svelte';
+	import { post } from '$lib/ui/post';
+	import Worksheet from '$lib/ui/Worksheet.svelte';
+	import { worksheet } from '$lib/ui/worksheet.svelte';
+	import { WORDS } from '$lib/ui/words';
+	import type { LayoutData } from './$types';
+
+	const { data, children }: { data: LayoutData; children: Snippet } = $props();
+
+	let finder = $state<FieldFinder>();
+	let keysOpen = $state(false);
+	let message = $state('');
+
+	const field = $derived(page.params.field);
+	const year = $derived(Number(page.params.year ?? data.planningYear));
+	const title = $derived(page.data.title as string | undefined);
+	const findings = $derived((page.data.openCautions as number | undefined) ?? 0);
+
+	beforeNavigate(() => worksheet.close());
+
+	async function undo(): Promise<void> {
+		if (!data.undoable) return;
+		const { id, label } = data.undoable;
+		message = (await post('/api/undo', { event: id })) ?? `Undone: ${label}`;
+	}
+
+	async function switchUnits(): Promise<void> {
+		const units = data.settings.units === 'us' ? 'metric' : 'us';
+		message = (await post('/api/settings', { units })) ?? '';
+	}
+
+	function openYear(to: number): void {
+		const word = page.url.pathname.split('/')[4] ?? 'ground';
+		if (field) void goto(`/field/${field}/${to}/${word}`);
+	}
+
+	function onkeydown(event: KeyboardEvent): void {
+		const target = event.target as HTMLElement;
+		if (target.closest('input, textarea, select, [role="dialog"]')) return;
+		if ((event.ctrlKey || event.metaKey) && event.key === 'z') {
+			event.preventDefault();
+			void undo();
+		}
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		if (event.key === '/') {
+			event.preventDefault();
+			finder?.focus();
+		} else if (event.key === '?') {
+			keysOpen = true;
+		} else if (event.key === '0') {
+			void goto('/');
+		} else if (field && event.key >= '1' && event.key <= String(WORDS.length)) {
+			void goto(`/field/${field}/${year}/${WORDS[Number(event.key) - 1]!.path}`);
+		}
+	}
+</script>
+
+<svelte:head><title>{title ? `${title} · Cosecha` : 'Cosecha'}</title></svelte:head>
+<svelte:window {onkeydown} />
+
+<a class="skip" href="#main">To the page</a>
+<header class="top no-print">
+	<a class="brand" href="/">Cosecha</a>
+	<FieldFinder bind:this={finder} {year} current={page.data.fieldTitle as string | undefined} />
+	{#if field}
+		<div class="year">
+			<button type="button" class="plain" aria-label={`Year ${year - 1}`} onclick={() => openYear(year - 1)}>‹</button>
+			<span>{year}</span>
+			<button type="button" class="plain" aria-label={`Year ${year + 1}`} onclick={() => openYear(year + 1)}>›</button>
+		</div>
+	{/if}
+	<a href="/import">Import a lab file</a>
+	<div class="right">
+		{#if message}<span class="soft small" role="status">{message}</span>{/if}
+		{#if data.undoable}
+			<button type="button" class="plain undo" title="Ctrl+Z" onclick={undo}>Undo: {data.undoable.label}</button>
+		{/if}
+		<button type="button" class="plain" onclick={switchUnits} aria-label="Switch units">
+			{data.settings.units === 'us' ? 'lb/ac' : 'kg/ha'}
+		</button>
+		{#if field && findings > 0}<span class="cautions">{findings} open</span>{/if}
+		<button type="button" class="plain" aria-label="Keys" onclick={() => (keysOpen = true)}>?</button>
+	</div>
+</header>
+
+<div id="main" class:beside={worksheet.answer !== undefined}>
+	{@render children()}
+</div>
+<Worksheet />
+<KeysHelp bind:open={keysOpen} />
+
+<style>
+	.top {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.5rem 1.25rem;
+		padding: 0.5rem 1.5rem;
+		border-bottom: 1px solid var(--rule);
+		background: var(--paper);
+	}
+	.brand {
+		font-weight: 700;
+		font-size: 1.1rem;
+		text-decoration: none;
+	}
+	.year {
+		display: flex;
+		gap: 0.5rem;
+		font-weight: 600;
+	}
+	.year button {
+		text-decoration: none;
+		font-size: 1.1rem;
+		padding: 0 0.25rem;
+	}
+	.right {
+		margin-left: auto;
+		display: flex;
+		gap: 1.1rem;
+		align-items: center;
+	}
+	.undo {
+		max-width: 22rem;
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+	}
+	.cautions {
+		border: 1px solid var(--accent);
+		color: var(--accent-ink);
+		padding: 0 0.45rem;
+		font-weight: 600;
+		font-size: 0.88rem;
+	}
+	.skip {
+		position: absolute;
+		left: -999px;
+	}
+	.skip:focus {
+		left: 1rem;
+		top: 0.5rem;
+		background: var(--sheet);
+		padding: 0.4rem 0.8rem;
+		z-index: 60;
+	}
+	@media (min-width: 1100px) {
+		.beside {
+			padding-right: 400px;
+		}
+	}
+</style>

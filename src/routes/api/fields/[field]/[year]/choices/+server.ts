@@ -1,0 +1,26 @@
+import { validator } from '$core/check/validator';
+import type { Choice } from '$core/rates/choose';
+import type { ChooseAction, UnchooseAction } from '$core/schema-types';
+import { answerJson } from '$lib/server/answer';
+import { ActionError } from '$lib/server/book/action-error';
+import { adviceOf, goalOf } from '$lib/server/params';
+import { choose, unchoose } from '$lib/server/stores/field-years';
+import { theBook } from '$lib/server/the-book';
+import type { RequestHandler } from './$types';
+
+const asChoose = validator<ChooseAction>('actions#/definitions/ChooseAction');
+const asUnchoose = validator<UnchooseAction>('actions#/definitions/UnchooseAction');
+
+export const POST: RequestHandler = ({ request, params }) =>
+	answerJson(request, asChoose, ({ label, choices }) => {
+		const { goal, answer } = adviceOf(params);
+		for (const { nutrient, method } of choices) {
+			if (method === undefined) continue;
+			const rate = answer.rates.find((candidate) => candidate.method === method && candidate.nutrient === nutrient);
+			if (!rate?.applies) throw new ActionError(`${method} gives no rate for ${nutrient} here.`);
+		}
+		choose(theBook(), goal, choices as Choice[], label);
+	});
+
+export const DELETE: RequestHandler = ({ request, params }) =>
+	answerJson(request, asUnchoose, ({ nutrient }) => unchoose(theBook(), goalOf(params), nutrient));

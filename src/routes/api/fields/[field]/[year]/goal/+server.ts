@@ -1,0 +1,24 @@
+import { error } from '@sveltejs/kit';
+import { validator } from '$core/check/validator';
+import type { GoalAction } from '$core/schema-types';
+import { answerJson } from '$lib/server/answer';
+import { yearOf } from '$lib/server/params';
+import { findField } from '$lib/server/stores/fields';
+import { setGoal } from '$lib/server/stores/field-years';
+import { theBook } from '$lib/server/the-book';
+import type { RequestHandler } from './$types';
+
+const asGoal = validator<GoalAction>('actions#/definitions/GoalAction');
+
+export const POST: RequestHandler = ({ request, params }) =>
+	answerJson(request, asGoal, (goal) => {
+		if (!findField(theBook(), params.field)) error(404, 'There is no such field in this book.');
+		setGoal(theBook(), params.field, yearOf(params.year), {
+			crop: goal.crop,
+			yield_goal: goal.yieldGoal,
+			previous_crop: goal.previousCrop ?? null,
+			planting_date: goal.plantingDate ?? null,
+			row_spacing_in: goal.rowSpacingIn ?? null,
+			target_ph: goal.targetPh ?? null
+		});
+	});

@@ -1,0 +1,23 @@
+import { InputError } from '$core/check/problem';
+import { validator } from '$core/check/validator';
+import type { PassesAction } from '$core/schema-types';
+import { answerJson } from '$lib/server/answer';
+import { theLibrary } from '$lib/server/knowledge';
+import { goalOf } from '$lib/server/params';
+import { changePasses } from '$lib/server/stores/field-years';
+import { theBook } from '$lib/server/the-book';
+import type { RequestHandler } from './$types';
+
+const asPasses = validator<PassesAction>('actions#/definitions/PassesAction');
+
+export const POST: RequestHandler = ({ request, params }) =>
+	answerJson(request, asPasses, ({ label, removed, added }) => {
+		const { products } = theLibrary();
+		const problems = added.flatMap(({ product }, index) =>
+			products.some(({ id }) => id === product)
+				? []
+				: [{ path: `/added/${index}/product`, message: `"${product}" is not in the catalogue` }]
+		);
+		if (problems.length > 0) throw new InputError(problems);
+		changePasses(theBook(), goalOf(params), label, removed, added);
+	});

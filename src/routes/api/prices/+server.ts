@@ -1,0 +1,31 @@
+import { InputError } from '$core/check/problem';
+import { validator } from '$core/check/validator';
+import type { PricesAction } from '$core/schema-types';
+import { answerJson } from '$lib/server/answer';
+import { theLibrary } from '$lib/server/knowledge';
+import { setPrices } from '$lib/server/stores/prices';
+import { theBook } from '$lib/server/the-book';
+import { today } from '$lib/server/today';
+import type { RequestHandler } from './$types';
+
+const asPrices = validator<PricesAction>('actions#/definitions/PricesAction');
+const PRICED_NUTRIENTS = ['N', 'P2O5', 'K2O', 'S'];
+
+export const POST: RequestHandler = ({ request }) =>
+	answerJson(request, asPrices, ({ prices }) => {
+		for (const item of Object.keys(prices)) checkItem(item);
+		setPrices(theBook(), today(), new Map(Object.entries(prices)));
+	});
+
+function checkItem(item: string): void {
+	const [kind, name = ''] = item.split(':');
+	const { crops, products } = theLibrary();
+	const known = {
+		grain: crops.map(({ id }) => id as string),
+		product: products.map(({ id }) => id),
+		nutrient: PRICED_NUTRIENTS
+	}[kind as 'grain' | 'product' | 'nutrient'];
+	if (!known.includes(name)) {
+		throw new InputError([{ path: `/prices/${item}`, message: `is no ${kind}; known: ${known.join(', ')}` }]);
+	}
+}

@@ -1,0 +1,35 @@
+import { theLibrary } from '$lib/server/knowledge';
+import { fieldYearOf } from '$lib/server/params';
+import { nutrientsText } from '$core/season/pass-nutrients';
+import { productOf } from '$core/season/plan-context';
+import { listEvents } from '$lib/server/stores/events';
+import { listPasses } from '$lib/server/stores/field-years';
+import { readSettings } from '$lib/server/stores/settings';
+import { theBook } from '$lib/server/the-book';
+import type { PageServerLoad } from './$types';
+
+const MOST_EVENTS = 200;
+
+export const load: PageServerLoad = ({ params }) => {
+	const { field, year, goal } = fieldYearOf(params);
+	const { crops, products } = theLibrary();
+	const { units } = readSettings(theBook());
+	const crop = crops.find(({ id }) => id === goal?.crop);
+	const passes = goal ? listPasses(theBook(), goal.id) : [];
+	return {
+		fieldId: field.id,
+		year,
+		units,
+		goal: goal && {
+			crop: crop?.name ?? goal.crop,
+			unit: crop?.yieldUnit ?? '',
+			yieldGoal: goal.yield_goal,
+			harvested: goal.harvested_yield
+		},
+		passes: passes.map(({ plan, doneOn }) => {
+			const product = productOf(plan, products);
+			return { plan, doneOn, productName: product.name, nutrients: nutrientsText(plan, product, units) };
+		}),
+		events: listEvents(theBook(), field.id, MOST_EVENTS)
+	};
+};

@@ -1,0 +1,127 @@
+<script lang="ts">
+	import { Button, TextInput } from 'carbon-components-svelte';
+	import { format, parseISO } from 'date-fns';
+	import { untrack } from 'svelte';
+	import { formatNumber } from '$core/units/display';
+	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
+	import { longDate } from '$lib/ui/dates';
+	import { numberOrUndefined } from '$lib/ui/numbers';
+	import { post } from '$lib/ui/post';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	let harvest = $state(untrack(() => data.goal?.harvested?.toString() ?? ''));
+	let problem = $state('');
+
+	const base = $derived(`/api/fields/${data.fieldId}/${data.year}`);
+
+	async function bookHarvest(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const harvestedYield = harvest.trim() === '' ? null : numberOrUndefined(harvest);
+		if (harvestedYield === undefined || (harvestedYield ?? 0) < 0) return void (problem = `“${harvest}” is no yield.`);
+		problem = (await post(`${base}/harvest`, { harvestedYield })) ?? '';
+	}
+
+	async function setDone(pass: string, doneOn: string | null): Promise<void> {
+		problem = (await post(`${base}/done`, { pass, doneOn })) ?? '';
+	}
+
+	async function undo(event: number): Promise<void> {
+		problem = (await post('/api/undo', { event })) ?? '';
+	}
+</script>
+
+<div class="page">
+	<h1>What happened in {data.year}</h1>
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	{#if !data.goal}
+		<p class="soft">No crop is in the book for this year. Set one under Rates.</p>
+	{:else}
+		<form class="row" onsubmit={bookHarvest}>
+			<p class="goal">{data.goal.crop}, goal {formatNumber(data.goal.yieldGoal, 'yield')} {data.goal.unit}.</p>
+			<div class="yield">
+				<TextInput size="sm" labelText={`Harvested, ${data.goal.unit}`} inputmode="decimal" bind:value={harvest} />
+			</div>
+			<Button size="small" kind="tertiary" type="submit">Book the harvest</Button>
+		</form>
+		<section class="section">
+			<h2>Passes, planned and applied</h2>
+			{#if data.passes.length === 0}
+				<p class="soft">No pass is planned or booked for this year.</p>
+			{:else}
+				<table class="ledger">
+					<thead
+						><tr
+							><th>Planned</th><th>Pass</th><th>Product</th><th class="num">Rate</th><th>Carries</th><th>Applied</th><th
+							></th></tr
+						></thead
+					>
+					<tbody>
+						{#each data.passes as { plan, doneOn, productName, nutrients } (plan.id)}
+							<tr>
+								<td>{longDate(plan.date)}</td>
+								<td>{plan.label}</td>
+								<td>{productName}</td>
+								<td class="num">
+									{formatNumber(valueInSystem(plan.rate, plan.unit, data.units), plan.unit)}
+									{unitInSystem(plan.unit, data.units)}
+								</td>
+								<td>{nutrients}</td>
+								<td>{doneOn ? longDate(doneOn) : 'not yet'}</td>
+								<td>
+									{#if doneOn}
+										<button type="button" class="plain" onclick={() => setDone(plan.id, null)}>Take back</button>
+									{:else}
+										<button type="button" class="plain" onclick={() => setDone(plan.id, plan.date)}
+											>Applied as planned</button
+										>
+									{/if}
+								</td>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			{/if}
+		</section>
+	{/if}
+	<section class="section">
+		<h2>Changes on this field</h2>
+		{#if data.events.length === 0}
+			<p class="soft">None yet. Whatever you change is written here, and can be undone.</p>
+		{:else}
+			<table class="ledger">
+				<thead><tr><th>When</th><th>What</th><th></th></tr></thead>
+				<tbody>
+					{#each data.events as { id, at, label, undone, isUndo } (id)}
+						<tr>
+							<td>{format(parseISO(at), 'd MMM yyyy HH:mm')}</td>
+							<td class:undone>{label}</td>
+							<td>
+								{#if undone}<span class="soft">undone</span>{:else if !isUndo}
+									<button type="button" class="plain" onclick={() => undo(id)}>Undo</button>
+								{/if}
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		{/if}
+	</section>
+</div>
+
+<style>
+	.goal {
+		margin: 0;
+		align-self: center;
+	}
+	.yield {
+		width: 9rem;
+	}
+	.undone {
+		text-decoration: line-through;
+		color: var(--ink-soft);
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>

@@ -1,0 +1,31 @@
+import { theLibrary } from '$lib/server/knowledge';
+import { fieldYearOf } from '$lib/server/params';
+import { listFieldYears } from '$lib/server/stores/field-years';
+import { theBook } from '$lib/server/the-book';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ params }) => {
+	const { field, samples, year } = fieldYearOf(params);
+	const { crops } = theLibrary();
+	return {
+		field: { ...field, boundary: field.boundary ? (JSON.parse(field.boundary) as unknown) : null },
+		year,
+		samples: samples.map(({ id, lab, labNumber, report }) => ({
+			id,
+			lab,
+			labNumber,
+			date: report.date,
+			layers: report.layers
+		})),
+		history: listFieldYears(theBook(), field.id).map((row) => {
+			const crop = crops.find(({ id }) => id === row.crop);
+			return {
+				year: row.year,
+				crop: crop?.name ?? row.crop,
+				unit: crop?.yieldUnit ?? '',
+				goal: row.yield_goal,
+				harvested: row.harvested_yield
+			};
+		})
+	};
+};

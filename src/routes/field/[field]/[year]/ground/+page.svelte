@@ -1,0 +1,217 @@
+<script lang="ts">
+	import {
+		Button,
+		Checkbox,
+		InlineNotification,
+		Select,
+		SelectItem,
+		TextArea,
+		TextInput
+	} from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { formatNumber } from '$core/units/display';
+	import { longDate } from '$lib/ui/dates';
+	import FieldMap from '$lib/ui/FieldMap.svelte';
+	import { numberOrUndefined } from '$lib/ui/numbers';
+	import { post } from '$lib/ui/post';
+	import SampleTable from '$lib/ui/SampleTable.svelte';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	const TEXTURES = [
+		'sand',
+		'loamy sand',
+		'sandy loam',
+		'loam',
+		'silt loam',
+		'silt',
+		'sandy clay loam',
+		'clay loam',
+		'silty clay loam',
+		'sandy clay',
+		'silty clay',
+		'clay'
+	];
+	const DRAINAGE = ['well', 'moderate', 'somewhat poor', 'poor'];
+
+	let editing = $state(false);
+	let problem = $state('');
+	let form = $state(untrack(start));
+
+	function start() {
+		const { name, area_ac, texture, drainage, slope_percent, irrigated, note } = data.field;
+		return {
+			name,
+			area: area_ac === null ? '' : String(area_ac),
+			texture: texture ?? '',
+			drainage: drainage ?? '',
+			slope: slope_percent === null ? '' : String(slope_percent),
+			irrigated: irrigated === 1,
+			note
+		};
+	}
+
+	function edit(): void {
+		form = start();
+		problem = '';
+		editing = true;
+	}
+
+	async function save(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const areaAcres = numberOrUndefined(form.area);
+		const slopePercent = numberOrUndefined(form.slope);
+		if (form.area.trim() !== '' && !(areaAcres && areaAcres > 0))
+			return void (problem = `“${form.area}” is no number of acres.`);
+		if (form.slope.trim() !== '' && slopePercent === undefined)
+			return void (problem = `“${form.slope}” is no slope in percent.`);
+		problem =
+			(await post(`/api/fields/${data.field.id}/facts`, {
+				name: form.name,
+				irrigated: form.irrigated,
+				note: form.note,
+				...(areaAcres === undefined ? {} : { areaAcres }),
+				...(form.texture ? { texture: form.texture } : {}),
+				...(form.drainage ? { drainage: form.drainage } : {}),
+				...(slopePercent === undefined ? {} : { slopePercent })
+			})) ?? '';
+		if (problem === '') editing = false;
+	}
+</script>
+
+<div class="page">
+	<div class="split">
+		<section class="map">
+			<FieldMap boundary={data.field.boundary} name={data.field.name} />
+		</section>
+		<section>
+			<h1>{data.field.name}</h1>
+			<p class="soft">{data.field.grower}</p>
+			{#if editing}
+				<form onsubmit={save}>
+					<div class="fields">
+						<TextInput size="sm" labelText="Name" bind:value={form.name} />
+						<TextInput size="sm" labelText="Area, acres" inputmode="decimal" bind:value={form.area} />
+						<Select size="sm" labelText="Texture" bind:selected={form.texture}>
+							<SelectItem value="" text="Not known" />
+							{#each TEXTURES as texture (texture)}<SelectItem value={texture} text={texture} />{/each}
+						</Select>
+						<Select size="sm" labelText="Drainage" bind:selected={form.drainage}>
+							<SelectItem value="" text="Not known" />
+							{#each DRAINAGE as drainage (drainage)}<SelectItem value={drainage} text={drainage} />{/each}
+						</Select>
+						<TextInput size="sm" labelText="Slope, %" inputmode="decimal" bind:value={form.slope} />
+						<Checkbox labelText="Irrigated" bind:checked={form.irrigated} />
+					</div>
+					<TextArea labelText="Note" rows={3} bind:value={form.note} />
+					{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+					<div class="row">
+						<Button size="small" type="submit">Keep the facts</Button>
+						<Button size="small" kind="ghost" onclick={() => (editing = false)}>Cancel</Button>
+					</div>
+				</form>
+			{:else}
+				<dl>
+					<div>
+						<dt>Area</dt>
+						<dd>{data.field.area_ac === null ? 'not known' : `${formatNumber(data.field.area_ac, 'ac')} acres`}</dd>
+					</div>
+					<div>
+						<dt>Texture</dt>
+						<dd>{data.field.texture ?? 'not known'}</dd>
+					</div>
+					<div>
+						<dt>Drainage</dt>
+						<dd>{data.field.drainage ?? 'not known'}</dd>
+					</div>
+					<div>
+						<dt>Slope</dt>
+						<dd>{data.field.slope_percent === null ? 'not known' : `${data.field.slope_percent} %`}</dd>
+					</div>
+					<div>
+						<dt>Irrigated</dt>
+						<dd>{data.field.irrigated ? 'yes' : 'no'}</dd>
+					</div>
+				</dl>
+				{#if data.field.note}<p>{data.field.note}</p>{/if}
+				<Button size="small" kind="tertiary" onclick={edit}>Change the facts</Button>
+			{/if}
+
+			<div class="section">
+				<h2>Years</h2>
+				{#if data.history.length === 0}
+					<p class="soft">No year in the book yet. Set a crop and goal under Rates.</p>
+				{:else}
+					<table class="ledger">
+						<thead><tr><th>Year</th><th>Crop</th><th class="num">Goal</th><th class="num">Harvested</th></tr></thead>
+						<tbody>
+							{#each data.history as row (row.year)}
+								<tr>
+									<td><a href={`/field/${data.field.id}/${row.year}/book`}>{row.year}</a></td>
+									<td>{row.crop}</td>
+									<td class="num">{formatNumber(row.goal, 'yield')} {row.unit}</td>
+									<td class="num">{row.harvested === null ? '' : formatNumber(row.harvested, 'yield')}</td>
+								</tr>
+							{/each}
+						</tbody>
+					</table>
+				{/if}
+			</div>
+		</section>
+	</div>
+
+	<section class="section">
+		<h2>Samples</h2>
+		{#each data.samples as sample, index (sample.id)}
+			<h3 class="sample">
+				{sample.date ? longDate(sample.date) : 'No date'}
+				<span class="soft">
+					{[sample.lab, sample.labNumber && `no. ${sample.labNumber}`].filter(Boolean).join(', ')}{index === 0
+						? ', in use'
+						: ''}
+				</span>
+			</h3>
+			<SampleTable layers={sample.layers} />
+		{:else}
+			<p class="soft">No sample yet. <a href="/import">Import a lab file</a>.</p>
+		{/each}
+	</section>
+</div>
+
+<style>
+	.split {
+		display: grid;
+		grid-template-columns: minmax(320px, 1.25fr) 1fr;
+		gap: 2rem;
+	}
+	.map {
+		min-height: 26rem;
+		position: relative;
+	}
+	dl {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
+		gap: 0.6rem 1rem;
+		margin: 0.6rem 0 1rem;
+	}
+	dt {
+		color: var(--ink-soft);
+		font-size: 0.84rem;
+	}
+	dd {
+		margin: 0;
+		font-weight: 600;
+	}
+	form {
+		display: grid;
+		gap: 0.9rem;
+	}
+	.sample {
+		margin-top: 1rem;
+	}
+	@media (max-width: 800px) {
+		.split {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -1,0 +1,65 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import GoalForm from '$lib/ui/GoalForm.svelte';
+	import NeedsSample from '$lib/ui/NeedsSample.svelte';
+	import OpinionRow from '$lib/ui/OpinionRow.svelte';
+	import { post } from '$lib/ui/post';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	let problem = $state('');
+
+	const base = $derived(`/api/fields/${data.goalPage.fieldId}/${data.goalPage.year}/choices`);
+
+	async function chooseGuide(guide: string): Promise<void> {
+		const choices = data.rows.flatMap(({ nutrient, opinions }) => {
+			const own = opinions.find((opinion) => opinion.guide === guide && opinion.answer.applies);
+			return own ? [{ nutrient, method: own.method }] : [];
+		});
+		problem = (await post(base, { label: `Chose ${guide} throughout`, choices })) ?? '';
+	}
+</script>
+
+<div class="page">
+	<h1>Second opinions</h1>
+	<GoalForm page={data.goalPage} />
+	{#if !data.hasSample}
+		<NeedsSample />
+	{:else if data.goalPage.goal}
+		<p class="soft">
+			What each school would put on this ground this year. Choose one, or write your own and say why. Any underlined
+			number opens its worksheet.
+		</p>
+		{#if data.guides.length > 0}
+			<div class="row guides">
+				<span class="soft">Take one guide for all it covers:</span>
+				{#each data.guides as guide (guide)}
+					<Button size="small" kind="ghost" onclick={() => chooseGuide(guide)}>{guide}</Button>
+				{/each}
+			</div>
+		{/if}
+		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+		{#each data.rows as row (row.nutrient)}
+			<OpinionRow {row} {base} units={data.units} />
+		{/each}
+		<p class="next">
+			<Button size="small" href={`/field/${data.goalPage.fieldId}/${data.goalPage.year}/season`}>
+				{data.hasPasses ? 'To the season' : 'Plan the season with these rates'}
+			</Button>
+		</p>
+	{/if}
+</div>
+
+<style>
+	.guides {
+		align-items: center;
+		gap: 0.25rem;
+		margin-bottom: 0.4rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+	.next {
+		margin-top: 1.5rem;
+	}
+</style>

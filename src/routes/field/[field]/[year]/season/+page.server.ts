@@ -1,0 +1,47 @@
+import { cautionsFor } from '$core/season/hazards';
+import { nutrientsText } from '$core/season/pass-nutrients';
+import { passCeiling, productOf } from '$core/season/plan-context';
+import { inSystem } from '$core/units/rate-units';
+import { theLibrary } from '$lib/server/knowledge';
+import { fieldYearOf } from '$lib/server/params';
+import { readSettings } from '$lib/server/stores/settings';
+import { theBook } from '$lib/server/the-book';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ params }) => {
+	const { field, year, advice, goal } = fieldYearOf(params);
+	const { products, cautions } = theLibrary();
+	const { units } = readSettings(theBook());
+	const catalogue = products.map(({ id, name, placements, hazards, lime }) => ({
+		id,
+		name,
+		placements,
+		isLime: lime !== undefined,
+		cautions: hazards.map((hazard) => cautions.cautions[hazard] ?? '').filter(Boolean)
+	}));
+	const base = { fieldId: field.id, year, units, catalogue, hasGoal: goal !== undefined };
+	if (!advice) return { ...base, season: undefined };
+	const { context, passes, costs, chosen, totals, checks, crop } = advice;
+	return {
+		...base,
+		season: {
+			cropName: crop.name,
+			plantingDate: context.plantingDate,
+			ceiling: inSystem(passCeiling(context), units),
+			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
+			totals: totals.map((total) => inSystem(total, units)),
+			checks,
+			passes: passes.map(({ plan, doneOn }) => {
+				const product = productOf(plan, products);
+				return {
+					plan,
+					doneOn,
+					productName: product.name,
+					nutrients: nutrientsText(plan, product, units),
+					cost: costs.get(plan.id)!,
+					cautions: cautionsFor(product, plan.placement, cautions)
+				};
+			})
+		}
+	};
+};

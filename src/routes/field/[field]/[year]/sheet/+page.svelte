@@ -1,0 +1,94 @@
+<script lang="ts">
+	import { Button, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { longDate } from '$lib/ui/dates';
+	import NeedsSample from '$lib/ui/NeedsSample.svelte';
+	import { post } from '$lib/ui/post';
+	import SheetView from '$lib/ui/SheetView.svelte';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	let preparedBy = $state(untrack(() => data.settings.preparedBy));
+	let problem = $state('');
+
+	const ready = $derived((data.draft?.passes.length ?? 0) > 0);
+	const stops = $derived(data.draft?.checks.filter(({ severity }) => severity === 'stop').length ?? 0);
+
+	async function issue(): Promise<void> {
+		if (preparedBy.trim() !== data.settings.preparedBy) {
+			problem = (await post('/api/settings', { preparedBy })) ?? '';
+			if (problem) return;
+		}
+		problem = (await post(`/api/fields/${data.fieldId}/${data.year}/sheets`, {})) ?? '';
+	}
+</script>
+
+<div class="page">
+	<h1>The grower’s sheet</h1>
+	{#if !data.hasSample}
+		<NeedsSample />
+	{:else if !data.draft || !ready}
+		<div class="empty">
+			<h2>Nothing to hand over yet</h2>
+			<p>A sheet needs passes. {data.openChoices ? 'Choose rates, then plan the season.' : 'Plan the season first.'}</p>
+			<Button size="small" href={`/field/${data.fieldId}/${data.year}/${data.openChoices ? 'rates' : 'season'}`}>
+				{data.openChoices ? 'To the rates' : 'To the season'}
+			</Button>
+		</div>
+	{:else}
+		<div class="no-print">
+			<div class="row issue">
+				<div class="who"><TextInput size="sm" labelText="Prepared by" bind:value={preparedBy} /></div>
+				<Button size="small" disabled={preparedBy.trim() === ''} onclick={issue}>
+					{data.sheets.length > 0 ? 'Issue a new sheet' : 'Issue the sheet'}
+				</Button>
+				{#if stops > 0}<span class="stop"
+						>■ {stops} {stops === 1 ? 'check says' : 'checks say'} stop. It goes on the sheet.</span
+					>{/if}
+			</div>
+			{#if problem}<p class="stop" role="alert">{problem}</p>{/if}
+		</div>
+	{/if}
+
+	{#if data.sheets.length > 0}
+		<section class="no-print issued">
+			<h2>Issued</h2>
+			<ul>
+				{#each data.sheets as { id, number, issuedAt, outOfDate } (id)}
+					<li>
+						<a href={`/sheets/${id}`}>No. {number}</a>, {longDate(issuedAt.slice(0, 10))}:
+						<a href={`/sheets/${id}/pdf`} download>PDF</a>, <a href={`/sheets/${id}/csv`} download>CSV</a>,
+						<a href={`/sheets/${id}/ics`} download>calendar</a>
+						{#if outOfDate}<strong class="late">The plan has changed since; this sheet is out of date.</strong>{/if}
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+
+	{#if data.draft && ready}
+		<h2 class="section no-print">As it would be issued now</h2>
+		<SheetView content={data.draft} number={undefined} />
+	{/if}
+</div>
+
+<style>
+	.issue {
+		margin: 0.5rem 0 1rem;
+	}
+	.who {
+		width: 20rem;
+	}
+	.stop,
+	.late {
+		color: var(--stop);
+	}
+	.issued ul {
+		padding: 0;
+		list-style: none;
+		margin: 0;
+	}
+	.issued li {
+		padding: 0.25rem 0;
+	}
+</style>

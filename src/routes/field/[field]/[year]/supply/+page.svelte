@@ -1,0 +1,162 @@
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import { formatNumber } from '$core/units/display';
+	import { numberOrUndefined } from '$lib/ui/numbers';
+	import { post } from '$lib/ui/post';
+	import Quantity from '$lib/ui/Quantity.svelte';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	let typed = $state<Record<string, string>>({});
+	let problem = $state('');
+
+	const changed = $derived(Object.keys(typed).length);
+
+	function shown(item: string, price: number | undefined): string {
+		return typed[item] ?? (price === undefined ? '' : String(price));
+	}
+
+	async function save(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const prices: Record<string, number> = {};
+		for (const [item, text] of Object.entries(typed)) {
+			if (text.trim() === '') continue;
+			const amount = numberOrUndefined(text);
+			if (amount === undefined || amount < 0)
+				return void (problem = `The price “${text}” must be a number, 0 or more.`);
+			prices[item] = amount;
+		}
+		problem = (await post('/api/prices', { prices })) ?? '';
+		if (problem === '') typed = {};
+	}
+
+	/** Dollars per pound of the nutrient the product is bought for, nothing credited for the rest. */
+	function perPound(price: number | undefined, analysis: Record<string, number>): string {
+		const first = Object.entries(analysis).sort(([, a], [, b]) => b - a)[0];
+		if (price === undefined || !first || Object.keys(analysis).length > 1) return '';
+		return `$${(price / 2000 / (first[1] / 100)).toFixed(2)} per lb ${first[0]}`;
+	}
+</script>
+
+{#snippet priceCell(item: string, name: string, price: number | undefined)}
+	<input
+		aria-label={`Price of ${name}`}
+		inputmode="decimal"
+		value={shown(item, price)}
+		oninput={(event) => (typed[item] = event.currentTarget.value)}
+	/>
+{/snippet}
+
+<div class="page">
+	<h1>Supply</h1>
+	<section>
+		<h2>What this plan still needs</h2>
+		{#if data.needs.length === 0}
+			<p class="soft">Nothing to buy: no pass is open. Plan passes under Season.</p>
+		{:else}
+			<table class="ledger">
+				<thead>
+					<tr
+						><th>Product</th><th class="num">Per acre</th><th class="num">Gallons per acre</th><th class="num"
+							>Whole field</th
+						></tr
+					>
+				</thead>
+				<tbody>
+					{#each data.needs as { product, name, poundsPerAcre, densityLbPerGal } (product)}
+						<tr>
+							<td>{name}</td>
+							<td class="num">{formatNumber(poundsPerAcre, 'lb/ac')} lb</td>
+							<td class="num">{densityLbPerGal ? formatNumber(poundsPerAcre / densityLbPerGal, 'ac') : ''}</td>
+							<td class="num">
+								{data.areaAcres === null
+									? 'area not known'
+									: `${formatNumber((poundsPerAcre * data.areaAcres) / 2000, 'short ton/ac')} short tons`}
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+			{#if data.cost}
+				<p class="cost">
+					{#if data.cost.applies}Products of the whole plan: <strong><Quantity answer={data.cost} /></strong>{:else}The
+						cost is not known, because
+						{data.cost.reason}. {data.cost.remedy}{/if}
+				</p>
+			{/if}
+		{/if}
+	</section>
+
+	<form class="section" onsubmit={save}>
+		<h2>Prices</h2>
+		<p class="soft">They hold for the whole book from today on; older ones are kept by date.</p>
+		<div class="two">
+			<table class="ledger">
+				<thead><tr><th>Crop and nutrients</th><th>Price</th><th></th></tr></thead>
+				<tbody>
+					{#if data.grain}
+						<tr>
+							<td>{data.grain.name}</td>
+							<td>{@render priceCell(data.grain.item, data.grain.name, data.grain.price)}</td>
+							<td class="soft">$ per {data.grain.unit}</td>
+						</tr>
+					{/if}
+					{#each data.nutrients as { item, name, price } (item)}
+						<tr
+							><td>{name}</td><td>{@render priceCell(item, name, price)}</td><td class="soft">$ per lb of {name}</td
+							></tr
+						>
+					{/each}
+				</tbody>
+			</table>
+			<table class="ledger">
+				<thead><tr><th>Product</th><th>Price</th><th></th></tr></thead>
+				<tbody>
+					{#each data.products as { item, name, price, analysis } (item)}
+						<tr>
+							<td>{name}</td>
+							<td>{@render priceCell(item, name, price)}</td>
+							<td class="soft"
+								>$ per short ton <span class="small">{perPound(price, analysis as Record<string, number>)}</span></td
+							>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+		<Button size="small" type="submit" disabled={changed === 0}>Keep the prices</Button>
+	</form>
+</div>
+
+<style>
+	.two {
+		display: grid;
+		grid-template-columns: 1fr 1.5fr;
+		gap: 2.5rem;
+		margin-bottom: 1rem;
+		align-items: start;
+	}
+	input {
+		width: 5.5rem;
+		border: 1px solid var(--rule-strong);
+		background: var(--sheet);
+		padding: 0.2rem 0.4rem;
+		text-align: right;
+		font-size: 0.92rem;
+	}
+	td {
+		vertical-align: middle;
+	}
+	.cost {
+		margin-top: 0.8rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+	@media (max-width: 800px) {
+		.two {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

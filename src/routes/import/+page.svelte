@@ -1,0 +1,93 @@
+<script lang="ts">
+	import { FileUploaderDropContainer, InlineNotification } from 'carbon-components-svelte';
+	import { goto } from '$app/navigation';
+	import { longDate } from '$lib/ui/dates';
+	import { post } from '$lib/ui/post';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	let problem = $state('');
+	let reading = $state('');
+
+	async function upload(files: readonly File[]): Promise<void> {
+		const file = files[0];
+		if (!file) return;
+		problem = '';
+		reading = file.name;
+		try {
+			const response = await fetch('/api/imports', {
+				method: 'POST',
+				headers: { 'content-type': 'application/octet-stream', 'x-file-name': encodeURIComponent(file.name) },
+				body: file
+			});
+			const answer = (await response.json().catch(() => ({}))) as { id?: string; message?: string };
+			if (response.ok && answer.id) await goto(`/import/${answer.id}`);
+			else problem = answer.message ?? `${file.name} could not be read.`;
+		} catch {
+			problem = 'The program does not answer; nothing was read. Is it still running?';
+		} finally {
+			reading = '';
+		}
+	}
+
+	async function discard(id: string): Promise<void> {
+		problem = (await post(`/api/imports/${id}`, {}, 'DELETE')) ?? '';
+	}
+</script>
+
+<div class="page">
+	<h1>Import a lab file</h1>
+	<p class="soft">
+		The lab's CSV or .xlsx file as it came. You say once what its columns mean, see every row as it will be read, and
+		then keep it. Until then nothing is in the book.
+	</p>
+	<div class="drop">
+		<FileUploaderDropContainer
+			labelText={reading ? `Reading ${reading} …` : 'Drop the file here, or press to choose it'}
+			accept={['.csv', '.txt', '.xlsx']}
+			validateFiles={(files) => files}
+			on:add={(event) => void upload(event.detail)}
+		/>
+	</div>
+	{#if problem}
+		<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />
+	{/if}
+
+	{#if data.imports.length > 0}
+		<section class="section">
+			<h2>Files so far</h2>
+			<table class="ledger">
+				<thead><tr><th>File</th><th>Lab</th><th>Came</th><th>Stands</th><th></th></tr></thead>
+				<tbody>
+					{#each data.imports as { id, fileName, lab, uploadedAt, committedAt } (id)}
+						<tr>
+							<td><a href={`/import/${id}`}>{fileName}</a></td>
+							<td>{lab}</td>
+							<td>{longDate(uploadedAt.slice(0, 10))}</td>
+							<td>{committedAt ? 'in the book' : 'waits for you; nothing of it is in the book'}</td>
+							<td>
+								{#if !committedAt}<button type="button" class="plain" onclick={() => discard(id)}>Throw away</button
+									>{/if}
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</section>
+	{/if}
+</div>
+
+<style>
+	.drop {
+		max-width: 40rem;
+		margin: 1rem 0;
+	}
+	.drop :global(.bx--file__drop-container) {
+		min-height: 7rem;
+		background: var(--sheet);
+		color: var(--action);
+	}
+	.drop :global(.bx--file-browse-btn) {
+		max-width: none;
+	}
+</style>

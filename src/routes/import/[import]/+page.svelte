@@ -1,0 +1,138 @@
+<script lang="ts">
+	import { Button, InlineNotification, TextInput } from 'carbon-components-svelte';
+	import { goto } from '$app/navigation';
+	import { untrack } from 'svelte';
+	import { applyMapping } from '$core/ground/guess-mapping';
+	import type { LabDraft } from '$core/schema-types';
+	import ColumnMeanings from '$lib/ui/import/ColumnMeanings.svelte';
+	import LabRows from '$lib/ui/import/LabRows.svelte';
+	import Outcomes from '$lib/ui/import/Outcomes.svelte';
+	import { post } from '$lib/ui/post';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	const SAVE_AFTER_MS = 250;
+
+	let draft = $state<LabDraft>(untrack(() => structuredClone(data.draft)));
+	let problem = $state('');
+	let saving: ReturnType<typeof setTimeout> | undefined;
+
+	const rows = $derived(data.preview?.rows ?? []);
+	const count = $derived({
+		imported: rows.filter(({ status }) => status === 'imported').length,
+		leftOut: rows.filter(({ status }) => status === 'left out').length,
+		undecided: rows.filter(({ status }) => status === 'undecided').length
+	});
+	const blocked = $derived(
+		(data.preview?.mappingProblems.length ?? 0) > 0 || count.undecided > 0 || count.imported === 0
+	);
+
+	const remembered = $derived.by(() => {
+		const known = data.labs.find(({ lab }) => lab.toLowerCase() === draft.lab.trim().toLowerCase());
+		if (!known) return undefined;
+		const mapping = applyMapping(
+			draft.mapping.columns.map(({ header }) => header),
+			known.mapping
+		);
+		return JSON.stringify(mapping) === JSON.stringify($state.snapshot(draft.mapping)) ? undefined : mapping;
+	});
+
+	function useRemembered(): void {
+		if (remembered) draft.mapping = remembered;
+		changed();
+	}
+
+	/** Every decision is kept on the server at once, so that a reload loses nothing. */
+	function changed(): void {
+		clearTimeout(saving);
+		saving = setTimeout(() => void save(), SAVE_AFTER_MS);
+	}
+
+	async function save(): Promise<void> {
+		clearTimeout(saving);
+		problem = (await post(`/api/imports/${data.id}/draft`, $state.snapshot(draft), 'PUT')) ?? '';
+	}
+
+	async function commit(): Promise<void> {
+		await save();
+		if (problem === '') problem = (await post(`/api/imports/${data.id}/commit`, {})) ?? '';
+	}
+
+	async function discard(): Promise<void> {
+		problem = (await post(`/api/imports/${data.id}`, {}, 'DELETE')) ?? '';
+		if (problem === '') await goto('/import');
+	}
+</script>
+
+<div class="page">
+	<h1>{data.fileName}</h1>
+	{#if data.committed}
+		<Outcomes outcomes={data.outcomes} year={data.year} />
+	{:else if data.preview}
+		<p class="soft">Nothing of this file is in the book yet. What you set here is kept, even if you leave the page.</p>
+		<div class="fields top">
+			<TextInput size="sm" labelText="Lab (its columns are remembered)" bind:value={draft.lab} oninput={changed} />
+			<TextInput
+				size="sm"
+				labelText="Grower of new fields, where the file names none"
+				list="growers"
+				bind:value={draft.grower}
+				oninput={changed}
+			/>
+			<datalist id="growers"
+				>{#each data.growers as name (name)}<option value={name}></option>{/each}</datalist
+			>
+		</div>
+
+		<section class="section">
+			<h2>What the columns mean</h2>
+			{#if data.preview.mappingProblems.length > 0}
+				<ul class="missing">
+					{#each data.preview.mappingProblems as missing (missing)}<li>▲ {missing}</li>{/each}
+				</ul>
+			{/if}
+			<ColumnMeanings bind:mapping={draft.mapping} examples={data.sampleCells} {changed} />
+		</section>
+
+		<section class="section">
+			<h2>Every row as it will be read</h2>
+			<p>
+				{count.imported} to import, {count.leftOut} left out{#if count.undecided > 0},
+					<strong class="undecided"
+						>{count.undecided} {count.undecided === 1 ? 'waits' : 'wait'} for your decision</strong
+					>{/if}.
+			</p>
+			<LabRows {rows} bind:draft fields={data.fields} {changed} />
+		</section>
+
+		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+		<div class="row end">
+			<Button disabled={blocked} onclick={commit}>
+				{count.imported === 1 ? 'Import 1 row' : `Import ${count.imported} rows`}
+			</Button>
+			<Button kind="ghost" onclick={discard}>Throw this file away</Button>
+			{#if count.undecided > 0}<span class="soft">First decide on the rows that wait.</span>{/if}
+		</div>
+	{/if}
+</div>
+
+<style>
+	.top {
+		max-width: 44rem;
+		grid-template-columns: 1fr 1fr;
+	}
+	.missing {
+		list-style: none;
+		padding: 0;
+		margin: 0 0 0.8rem;
+		columns: 2;
+		color: var(--accent-ink);
+	}
+	.undecided {
+		color: var(--stop);
+	}
+	.end {
+		margin-top: 1.2rem;
+		align-items: center;
+	}
+</style>

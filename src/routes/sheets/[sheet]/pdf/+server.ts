@@ -1,0 +1,8 @@
+import { sheetPdf } from '$lib/server/print/sheet-pdf';
+import { sheetFile, sheetOf } from '$lib/server/sheet-param';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = async ({ params }) => {
+	const sheet = sheetOf(params);
+	return sheetFile(sheet, 'pdf', 'application/pdf', await sheetPdf(sheet));
+};
