@@ -1,6 +1,6 @@
-import type { Basis, Figure, NotApplicable } from '../schema-types';
+import type { Figure, NotApplicable } from '../schema-types';
 
-export type { Basis, Figure, NotApplicable };
+export type { Figure, NotApplicable };
 export type Answer = Figure | NotApplicable;
 
 type FigureParts = Pick<Figure, 'label' | 'value' | 'unit' | 'basis'> & Partial<Figure>;

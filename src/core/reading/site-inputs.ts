@@ -1,7 +1,8 @@
-import { figure, notApplicable, type Answer, type Figure } from '../figure/figure';
+import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import type { InputName } from '../packs/rule-kind';
 import { formatNumber } from '../units/display';
+import { OM_PER_OC } from '../units/factors';
 import { cationExchangeCapacity } from './cec';
 import { readResult } from './read-result';
 import type { Site } from './site';
@@ -17,13 +18,28 @@ const BRAY_FAILS_ABOVE_PH = 7.3;
 export const siteInputs: Omit<InputReaders, 'credits' | 'effectiveFraction' | 'limeDepthIn'> = {
 	soilTest: readSoilTest,
 	cec: ({ layers }) => cationExchangeCapacity(layers),
-	organicMatter: ({ layers }) => readResult(layers, 'OM'),
+	organicMatter: readOrganicMatter,
 	yieldGoal: ({ yieldGoal, crop }) =>
 		figure({ label: 'yield goal', value: yieldGoal, unit: crop.yieldUnit, basis: 'adviser' }),
 	soilPh: ({ layers }) => readResult(layers, 'pH', ['water']),
 	bufferPh: ({ layers }, { rule }) => readResult(layers, 'bufferPh', rule.soilTest?.methods),
 	targetPh: siteTargetPh
 };
+
+/** Organic matter, %: measured, or organic carbon x 1.72 (common practice). */
+function readOrganicMatter({ layers }: Site): Answer {
+	const measured = readResult(layers, 'OM');
+	const carbon = readResult(layers, 'OC');
+	if (measured.applies || !carbon.applies) return measured;
+	return figure({
+		label: 'organic matter',
+		value: carbon.value * OM_PER_OC,
+		unit: '%',
+		formula: `organic carbon x ${OM_PER_OC}`,
+		inputs: [carbon],
+		basis: 'practice'
+	});
+}
 
 function readSoilTest({ layers }: Site, { rule }: CompiledRule): Answer {
 	if (!rule.soilTest) return notApplicable('soil test', 'the guide names no soil test', 'Correct the pack.');
@@ -44,9 +60,4 @@ function readSoilTest({ layers }: Site, { rule }: CompiledRule): Answer {
 /** The value of a figure, or NaN for a reason why there is none: how `compute` sees an input. */
 export function numberOf(answer: Answer): number {
 	return answer.applies ? answer.value : NaN;
-}
-
-/** True for a figure; lets a list of answers be narrowed. */
-export function isFigure(answer: Answer | undefined): answer is Figure {
-	return answer?.applies === true;
 }

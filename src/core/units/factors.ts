@@ -19,10 +19,6 @@ export const LB_AC_PER_PPM_FURROW = 2;
 /** g/cm3 that makes the furrow slice weigh 2,000,000 lb: 1.324. */
 export const FURROW_BULK_DENSITY = (LB_AC_PER_PPM_INCH * KG_HA_PER_LB_AC) / (0.1 * CM_PER_IN);
 
-/** Oxide from element, by formula weights as the trade rounds them (common practice). */
-export const P2O5_PER_P = 2.2914;
-export const K2O_PER_K = 1.2046;
-
 /** ppm of each cation in 1 meq/100 g: atomic weight over charge, times 10 (as rounded in the trade). */
 export const PPM_PER_MEQ = { Ca: 200.4, Mg: 121.5, K: 391, Na: 230, Al: 90 } as const;
 

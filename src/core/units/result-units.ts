@@ -1,5 +1,12 @@
 import type { Analyte, ResultUnit } from '../schema-types';
-import { CM_PER_IN, KG_HA_PER_LB_AC, LB_AC_PER_PPM_FURROW, LB_AC_PER_PPM_INCH, PPM_PER_MEQ } from './factors';
+import {
+	CM_PER_IN,
+	FURROW_BULK_DENSITY,
+	KG_HA_PER_LB_AC,
+	LB_AC_PER_PPM_FURROW,
+	LB_AC_PER_PPM_INCH,
+	PPM_PER_MEQ
+} from './factors';
 
 /** The unit every rule reads an analyte in. */
 export type CanonicalUnit = 'pH' | 'ppm' | 'meq/100 g' | '%' | 'g/cm3' | 'dS/m';
@@ -85,7 +92,7 @@ function toPpm(analyte: Analyte, unit: ResultUnit, thicknessIn: number): Convers
 		case 'kg/ha':
 			return {
 				factor: 1 / (LB_AC_PER_PPM_INCH * thicknessIn * KG_HA_PER_LB_AC),
-				formula: `kg/ha / (1.324 g/cm3 x ${(thicknessIn * CM_PER_IN).toFixed(1)} cm x 0.1)`
+				formula: `kg/ha / (${FURROW_BULK_DENSITY.toFixed(3)} g/cm3 x ${(thicknessIn * CM_PER_IN).toFixed(1)} cm x 0.1)`
 			};
 		case 'meq/100g':
 		case 'cmol/kg': {

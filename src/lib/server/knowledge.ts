@@ -47,7 +47,9 @@ function inFile<T>(file: string, use: (document: unknown) => T): T {
 	try {
 		return use(JSON.parse(readFileSync(file, 'utf8')));
 	} catch (error) {
-		if (error instanceof InputError || error instanceof SyntaxError) throw new Error(`${file}: ${error.message}`);
+		if (error instanceof InputError || error instanceof SyntaxError) {
+			throw new Error(`${file}: ${error.message}`, { cause: error });
+		}
 		throw error;
 	}
 }

@@ -6,23 +6,20 @@
 
 	const { layers }: { layers: Layer[] } = $props();
 
-	const rows = $derived.by(() => {
-		const seen = new Map<string, { analyte: string; method: string; unit: string; cells: (Result | undefined)[] }>();
-		layers.forEach(({ results }, at) => {
-			for (const result of results) {
-				const key = `${result.analyte} ${result.method ?? ''} ${result.unit}`;
-				const row = seen.get(key) ?? {
-					analyte: analyteName(result.analyte),
-					method: result.method ? methodName(result.method) : '',
-					unit: unitText(result.unit),
-					cells: layers.map(() => undefined)
-				};
-				row.cells[at] = result;
-				seen.set(key, row);
-			}
-		});
-		return [...seen.values()];
-	});
+	const rows = $derived(toRows(layers));
+
+	/** One row for each analyte, method and unit, with a cell for each layer. */
+	function toRows(all: Layer[]) {
+		const keyOf = ({ analyte, method, unit }: Result) => `${analyte} ${method ?? ''} ${unit}`;
+		const results = all.flatMap((layer) => layer.results);
+		const firsts = results.filter((result, at) => results.findIndex((other) => keyOf(other) === keyOf(result)) === at);
+		return firsts.map((first) => ({
+			analyte: analyteName(first.analyte),
+			method: first.method ? methodName(first.method) : '',
+			unit: unitText(first.unit),
+			cells: all.map((layer) => layer.results.find((result) => keyOf(result) === keyOf(first)))
+		}));
+	}
 
 	function unitText(unit: Result['unit']): string {
 		if (unit === 'pH' || unit === '') return '';

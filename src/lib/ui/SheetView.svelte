@@ -1,7 +1,7 @@
 <!-- A sheet on the screen, in the order in which a grower reads it: what, how much, when, where, why. -->
 <script lang="ts">
 	import type { SheetContent } from '$core/schema-types';
-	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { formatNumber } from '$core/units/display';
 	import { wholeFieldText } from '$core/sheet/sheet-table';
 	import { inSystem, unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import { longDate } from './dates';

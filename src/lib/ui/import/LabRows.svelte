@@ -32,8 +32,8 @@
 	}
 
 	function send(line: number, to: string): void {
-		if (to === '') delete draft.targets[line];
-		else draft.targets[line] = to;
+		const others = Object.entries(draft.targets).filter(([other]) => other !== String(line));
+		draft.targets = Object.fromEntries(to === '' ? others : [...others, [String(line), to]]);
 		changed();
 	}
 

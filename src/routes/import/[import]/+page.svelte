@@ -79,6 +79,9 @@
 				bind:value={draft.grower}
 				oninput={changed}
 			/>
+			{#if remembered}
+				<Button size="small" kind="tertiary" onclick={useRemembered}>Read its columns as last time</Button>
+			{/if}
 			<datalist id="growers"
 				>{#each data.growers as name (name)}<option value={name}></option>{/each}</datalist
 			>

@@ -36,6 +36,7 @@
 
 	let editing = $state(false);
 	let problem = $state('');
+	let sampleProblem = $state('');
 	let form = $state(untrack(start));
 
 	function start() {
@@ -55,6 +56,10 @@
 		form = start();
 		problem = '';
 		editing = true;
+	}
+
+	async function removeSample(id: string): Promise<void> {
+		sampleProblem = (await post(`/api/fields/${data.field.id}/samples/${id}`, {}, 'DELETE')) ?? '';
 	}
 
 	async function save(event: SubmitEvent): Promise<void> {
@@ -162,6 +167,7 @@
 
 	<section class="section">
 		<h2>Samples</h2>
+		{#if sampleProblem}<p class="problem" role="alert">{sampleProblem}</p>{/if}
 		{#each data.samples as sample, index (sample.id)}
 			<h3 class="sample">
 				{sample.date ? longDate(sample.date) : 'No date'}
@@ -172,6 +178,7 @@
 				</span>
 			</h3>
 			<SampleTable layers={sample.layers} />
+			<button type="button" class="plain small" onclick={() => removeSample(sample.id)}>Remove this sample</button>
 		{:else}
 			<p class="soft">No sample yet. <a href="/import">Import a lab file</a>.</p>
 		{/each}
@@ -208,6 +215,9 @@
 	}
 	.sample {
 		margin-top: 1rem;
+	}
+	.problem {
+		color: var(--stop);
 	}
 	@media (max-width: 800px) {
 		.split {
