@@ -51,7 +51,7 @@ export const bufferLine: RuleKind<Parameters> = {
 	needs: () => ['soilPh', 'bufferPh', 'targetPh', 'limeDepthIn', 'effectiveFraction'],
 	compute(p, { soilPh, bufferPh, targetPh, limeDepthIn, effectiveFraction }) {
 		const reference = atReference(p, targetPh, 10 * bufferPh);
-		if (Number.isNaN(reference)) return NaN;
+		if (Number.isNaN(reference + soilPh + limeDepthIn + effectiveFraction)) return NaN;
 		if (soilPh >= targetPh - p.triggerBelowTarget - PH_SLACK) return 0;
 		const scaled = reference * (limeDepthIn / p.referenceDepthIn);
 		return scaled * (p.referenceEffectiveFraction / effectiveFraction);

@@ -1,0 +1,100 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { figure, type Answer, type Figure } from '../figure/figure';
+import type { CompiledRule } from '../packs/pack';
+import type { InputName, RuleFigures, RuleNumbers } from '../packs/rule-kind';
+import type { CropId } from '../schema-types';
+import { library } from '../testing.test-help';
+import { ruleKinds } from './kinds';
+
+/** Soils and goals somewhat wider than any that exist. */
+const anyNumbers: fc.Arbitrary<RuleNumbers> = fc.record({
+	soilTest: fc.double({ min: 0, max: 400, noNaN: true }),
+	cec: fc.double({ min: 1, max: 60, noNaN: true }),
+	organicMatter: fc.double({ min: 0, max: 40, noNaN: true }),
+	yieldGoal: fc.double({ min: 1, max: 3000, noNaN: true }),
+	soilPh: fc.double({ min: 3, max: 10, noNaN: true }),
+	bufferPh: fc.double({ min: 4, max: 7.6, noNaN: true }),
+	targetPh: fc.double({ min: 4, max: 8, noNaN: true }),
+	limeDepthIn: fc.double({ min: 1, max: 24, noNaN: true }),
+	effectiveFraction: fc.double({ min: 0.05, max: 1.2, noNaN: true }),
+	credits: fc.double({ min: 0, max: 300, noNaN: true })
+});
+
+function asFigures(numbers: RuleNumbers): RuleFigures {
+	const entries = Object.entries(numbers).map(([label, value]) => [
+		label,
+		figure({ label, value, unit: 'bu/ac', basis: 'measured' })
+	]);
+	return Object.fromEntries(entries) as RuleFigures;
+}
+
+/** Every rule of every shipped pack with each of its crops. */
+const cases: [string, CompiledRule, CropId | undefined][] = library.packs.rules.flatMap((compiled) => {
+	const crops = compiled.rule.crops ? (Object.keys(compiled.rule.crops) as CropId[]) : [undefined];
+	return crops.map((crop): [string, CompiledRule, CropId | undefined] => [
+		`${compiled.method} ${crop ?? 'any crop'}`,
+		compiled,
+		crop
+	]);
+});
+
+describe('every rule of every shipped pack', () => {
+	it.each(cases)('%s: the worksheet ends in the computed number', (_name, compiled, crop) => {
+		const parameters = compiled.parametersFor(crop);
+		fc.assert(
+			fc.property(anyNumbers, (numbers) => {
+				const answer: Answer = compiled.kind.explain(parameters, asFigures(numbers), compiled.rule);
+				const value = compiled.kind.compute(parameters, numbers);
+				if (answer.applies) expect(answer.value).toBe(value);
+				else expect(value).toBeNaN();
+			})
+		);
+	});
+
+	it.each(cases)('%s: never below zero, and NaN wherever a needed input is missing', (_name, compiled, crop) => {
+		const parameters = compiled.parametersFor(crop);
+		fc.assert(
+			fc.property(anyNumbers, (numbers) => {
+				const value = compiled.kind.compute(parameters, numbers);
+				expect(value < 0).toBe(false);
+				for (const name of compiled.kind.needs(parameters)) {
+					const missing = compiled.kind.compute(parameters, { ...numbers, [name]: NaN });
+					expect(missing, name).toBeNaN();
+				}
+			})
+		);
+	});
+});
+
+it('lets each kind be asked for in one way only', () => {
+	const names = ruleKinds.map(({ kind }) => kind);
+	expect(new Set(names).size).toBe(names.length);
+});
+
+it('opens every worksheet down to inputs that need no formula', () => {
+	const leaves = (root: Figure): Figure[] => (root.inputs.length === 0 ? [root] : root.inputs.flatMap(leaves));
+	const numbers = {
+		soilTest: 10,
+		cec: 14,
+		organicMatter: 3,
+		yieldGoal: 150,
+		soilPh: 5.5,
+		bufferPh: 6.4,
+		targetPh: 6.5
+	};
+	const figures = asFigures({ ...numbers, limeDepthIn: 8, effectiveFraction: 0.65, credits: 30 });
+	for (const [, compiled, crop] of cases) {
+		const answer = compiled.kind.explain(compiled.parametersFor(crop), figures, compiled.rule);
+		if (answer.applies) for (const leaf of leaves(answer)) expect(leaf.formula, leaf.label).toBe('');
+	}
+});
+
+it('knows which inputs each rule needs', () => {
+	const needs = (method: string, crop?: CropId): readonly InputName[] => {
+		const compiled = library.packs.rules.find((rule) => rule.method === method)!;
+		return compiled.kind.needs(compiled.parametersFor(crop));
+	};
+	expect(needs('tri-state-1995/phosphorus', 'corn-grain')).not.toContain('cec');
+	expect(needs('tri-state-1995/potassium', 'corn-grain')).toContain('cec');
+});

@@ -1,0 +1,101 @@
+// Checks against publications. Every expected value stands in the named publication or follows from its equation;
+// all were written from memory of it, as the packs say.
+import { describe, expect, it } from 'vitest';
+import { noNumbers, type InputName } from '../packs/rule-kind';
+import type { CropId } from '../schema-types';
+import { cornRequest, library } from '../testing.test-help';
+import { advise } from './advise';
+
+function compute(method: string, crop: CropId | undefined, inputs: Partial<Record<InputName, number>>): number {
+	const compiled = library.packs.rules.find((rule) => rule.method === method);
+	if (!compiled) throw new Error(`no method ${method}`);
+	return compiled.kind.compute(compiled.parametersFor(crop), Object.assign(noNumbers(), { credits: 0 }, inputs));
+}
+
+describe('lime by buffer line: table of tri-state bulletin E-2567 (1995), 8 in, mineral soils, from memory', () => {
+	const table: [index: number, to68: number, to65: number, to60: number][] = [
+		[68, 1.4, 1.2, 1.0],
+		[64, 5.5, 4.7, 3.9],
+		[60, 9.6, 8.2, 6.7]
+	];
+	it.each(table)('lime test index %i', (index, to68, to65, to60) => {
+		const lime = (targetPh: number) =>
+			compute('tri-state-1995/lime', undefined, {
+				soilPh: 5,
+				bufferPh: index / 10,
+				targetPh,
+				limeDepthIn: 8,
+				effectiveFraction: 0.65
+			});
+		expect(lime(6.8)).toBeCloseTo(to68, 1);
+		expect(lime(6.5)).toBeCloseTo(to65, 1);
+		expect(lime(6.0)).toBeCloseTo(to60, 1);
+	});
+});
+
+describe('corn, soybean and wheat by tri-state bulletin E-2567 (1995), from memory of its equations', () => {
+	it.each([
+		// crop, goal, STP, P2O5 by (CL - STP) x 5 + YG x CR; maintenance; drawdown over 10 ppm
+		['corn-grain', 160, 10, 84.2],
+		['corn-grain', 160, 15, 59.2],
+		['corn-grain', 160, 30, 59.2],
+		['corn-grain', 160, 35, 29.6],
+		['corn-grain', 160, 40, 0],
+		['soybean', 50, 5, 90],
+		['winter-wheat', 80, 20, 75.4],
+		['winter-wheat', 80, 45, 25.2],
+		['alfalfa', 5, 25, 65]
+	] as const)('P2O5 for %s %i at %i ppm Bray is %f', (crop, yieldGoal, soilTest, expected) => {
+		expect(compute('tri-state-1995/phosphorus', crop, { yieldGoal, soilTest })).toBeCloseTo(expected, 9);
+	});
+
+	it.each([
+		// crop, goal, STK, CEC, K2O by (CL - STK)(1 + 0.05 CEC) + YG x CR + 20, CL = 75 + 2.5 CEC
+		['corn-grain', 160, 120, 16, 63.2],
+		['corn-grain', 160, 95, 16, 99.2],
+		['corn-grain', 160, 155, 16, 31.6],
+		['corn-grain', 160, 165, 16, 0],
+		['soybean', 50, 90, 6, 90],
+		['soybean', 50, 80, 6, 103],
+		['alfalfa', 6, 60, 20, 300]
+	] as const)('K2O for %s %i at %i ppm, CEC %i is %f', (crop, yieldGoal, soilTest, cec, expected) => {
+		expect(compute('tri-state-1995/potassium', crop, { yieldGoal, soilTest, cec })).toBeCloseTo(expected, 9);
+	});
+
+	it.each([
+		['corn-grain', 160, 30, 160.6],
+		['winter-wheat', 70, 0, 75],
+		['winter-wheat', 90, 0, 110],
+		['winter-wheat', 45, 0, 40]
+	] as const)('N for %s %i less %i of credits is %f', (crop, yieldGoal, credits, expected) => {
+		expect(compute('tri-state-1995/nitrogen', crop, { yieldGoal, credits })).toBeCloseTo(expected, 9);
+	});
+});
+
+describe('feed the crop: NDSU SF882 / SDSU EC750 equations, from memory', () => {
+	it.each([
+		['northern-plains/phosphorus-bray', 'corn-grain', 160, 10, 56],
+		['northern-plains/phosphorus-bray', 'corn-grain', 160, 20, 0],
+		['northern-plains/phosphorus-olsen', 'winter-wheat', 60, 8, 32.1],
+		['northern-plains/phosphorus-olsen', 'sunflower', 2000, 10, 17],
+		['northern-plains/potassium', 'corn-grain', 160, 120, 46.4],
+		['northern-plains/potassium', 'soybean', 50, 100, 18.5]
+	] as const)('%s for %s %i at %i ppm is %f', (method, crop, yieldGoal, soilTest, expected) => {
+		expect(compute(method, crop, { yieldGoal, soilTest })).toBeCloseTo(expected, 9);
+	});
+
+	it('soybean seldom answers P above 11 ppm Olsen by the equation, 8 to 9 in practice (common practice)', () => {
+		expect(compute('northern-plains/phosphorus-olsen', 'soybean', { yieldGoal: 50, soilTest: 11.1 })).toBe(0);
+	});
+});
+
+it('sulfur for wheat: 10 lb to 100 bu, 15 at 115 to 125, 20 above 130 (common practice)', () => {
+	const sulfur = (yieldGoal: number) => compute('wheat-sulfur/sulfur', 'winter-wheat', { yieldGoal });
+	expect([60, 100, 107.5, 115, 125, 130, 150].map(sulfur)).toEqual([10, 10, 12.5, 15, 15, 20, 20]);
+});
+
+it('the whole request: P2O5 84.2, K2O 63.2, N 160.6 lb/ac and 4.72 short tons/ac of the reference lime', () => {
+	const { rates } = advise(cornRequest(), library, '2026-11-20');
+	const by = (method: string) => rates.find((rate) => rate.method === `tri-state-1995/${method}`)?.rate;
+	expect([by('phosphorus'), by('potassium'), by('nitrogen'), by('lime')]).toEqual([84.2, 63.2, 160.6, 4.72]);
+});
