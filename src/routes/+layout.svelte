@@ -4,7 +4,7 @@
 	import '../app.css';
 	import { goto, beforeNavigate } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { Snippet } from 'svelte';
+	import { onMount, type Snippet } from 'svelte';
 	import FieldFinder from '$lib/ui/FieldFinder.svelte';
 	import KeysHelp from '$lib/ui/KeysHelp.svelte';
 	import { post } from '$lib/ui/post';
@@ -25,6 +25,7 @@
 	const findings = $derived((page.data.openCautions as number | undefined) ?? 0);
 
 	beforeNavigate(() => worksheet.close());
+	onMount(() => (document.body.dataset.ready = ''));
 
 	async function undo(): Promise<void> {
 		if (!data.undoable) return;
@@ -86,7 +87,9 @@
 		<button type="button" class="plain" onclick={switchUnits} aria-label="Switch units">
 			{data.settings.units === 'us' ? 'lb/ac' : 'kg/ha'}
 		</button>
-		{#if field && findings > 0}<span class="cautions">{findings} open</span>{/if}
+		{#if field && findings > 0}
+			<a class="cautions" href={`/field/${field}/${year}/${page.data.cautionsAt as string}`}>▲ {findings} open</a>
+		{/if}
 		<button type="button" class="plain" aria-label="Keys" onclick={() => (keysOpen = true)}>?</button>
 	</div>
 </header>
@@ -140,6 +143,7 @@
 		padding: 0 0.45rem;
 		font-weight: 600;
 		font-size: 0.88rem;
+		text-decoration: none;
 	}
 	.skip {
 		position: absolute;

@@ -3,6 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { formatNumber } from '$core/units/display';
 	import { ageText, shortDate } from '$lib/ui/dates';
+	import Severity from '$lib/ui/Severity.svelte';
 	import NewField from '$lib/ui/NewField.svelte';
 	import type { PageData } from './$types';
 
@@ -17,14 +18,29 @@
 		'next date': (a: Row, b: Row) => (a.nextPass ?? '9').localeCompare(b.nextPass ?? '9')
 	};
 	const STEP = 300;
+	const OPEN_AT_ONCE = 50;
 
 	let words = $state('');
 	let sort = $state<keyof typeof SORTS>('grower');
 	let shown = $state(STEP);
 	let adding = $state(false);
+	/** What is open by field; worked out for the rows on show only, so that a long roster comes at once. */
+	let open = $state<Record<string, { stop: number; mind: number }>>({});
 
 	const filtered = $derived(data.rows.filter((row) => matches(row, words)).sort(SORTS[sort]));
+	const onShow = $derived(filtered.slice(0, shown));
 	const growers = $derived(new Set(data.rows.map(({ grower }) => grower)).size);
+
+	$effect(() => {
+		const missing = onShow.map(({ id }) => id).filter((id) => !(id in open));
+		if (missing.length > 0) void findOpen(missing.slice(0, OPEN_AT_ONCE));
+	});
+
+	async function findOpen(fields: string[]): Promise<void> {
+		const query = fields.map((id) => `&field=${id}`).join('');
+		const response = await fetch(`/api/cautions?year=${data.year}${query}`);
+		if (response.ok) open = { ...open, ...((await response.json()) as typeof open) };
+	}
 
 	function matches(row: Row, text: string): boolean {
 		const hay = `${row.name} ${row.grower} ${row.cropName ?? ''} ${stands(row).text}`.toLowerCase();
@@ -48,7 +64,7 @@
 	<section class="fortnight">
 		<h1>This fortnight</h1>
 		{#if data.due.length === 0}
-			<p class="soft">No pass is due until {shortDate(data.today)} plus two weeks.</p>
+			<p class="soft">No pass is dated in the two weeks from {shortDate(data.today)}.</p>
 		{:else}
 			<ul>
 				{#each data.due as { label, from, passes } (label)}
@@ -120,10 +136,11 @@
 						<th>Sample</th>
 						<th>Next to do</th>
 						<th>Next pass</th>
+						<th>Open</th>
 					</tr>
 				</thead>
 				<tbody>
-					{#each filtered.slice(0, shown) as row (row.id)}
+					{#each onShow as row (row.id)}
 						{@const next = stands(row)}
 						<tr onclick={() => void goto(`/field/${row.id}/${data.year}/${next.word}`)}>
 							<td
@@ -148,9 +165,13 @@
 							<td
 								>{#if row.nextPass}{shortDate(row.nextPass)} <span class="soft">{row.nextLabel}</span>{/if}</td
 							>
+							<td class="nowrap">
+								{#if open[row.id]?.stop}<Severity severity="stop" /> {open[row.id]?.stop}{/if}
+								{#if open[row.id]?.mind}<Severity severity="mind" /> {open[row.id]?.mind}{/if}
+							</td>
 						</tr>
 					{:else}
-						<tr><td colspan="7" class="soft">No field has these words.</td></tr>
+						<tr><td colspan="8" class="soft">No field has these words.</td></tr>
 					{/each}
 				</tbody>
 			</table>
@@ -179,6 +200,9 @@
 	.late {
 		color: var(--stop);
 		font-weight: 600;
+	}
+	.nowrap {
+		white-space: nowrap;
 	}
 	.heading {
 		display: flex;

@@ -1,4 +1,4 @@
-import type { Answer, Figure } from '../figure/figure';
+import { notApplicable, type Answer, type Figure, type NotApplicable } from '../figure/figure';
 import { rulesGiving, type CompiledRule, type PackSet } from '../packs/pack';
 import { noNumbers } from '../packs/rule-kind';
 import { applyRule } from './apply-rule';
@@ -23,13 +23,24 @@ const STEPS = 60;
 export function readResponseCurve(site: Site, packs: PackSet, analyte: 'P' | 'K'): ResponseCurve {
 	const rules = rulesGiving(packs, 'response-curve').filter(({ rule }) => rule.soilTest?.analyte === analyte);
 	const answers = rules.map((rule) => ({ rule, here: applyRule(rule, site, siteInputs) }));
-	const fitting = answers.find(({ here }) => here.applies) ?? answers[0]!;
-	if (!fitting.here.applies) {
-		return { analyte, here: fitting.here, soilTest: undefined, criticalLevel: undefined, points: [] };
+	const known = answers.filter(({ rule }) => rule.parametersFor(site.crop.id) !== undefined);
+	const fitting = known.find(({ here }) => here.applies) ?? known[0];
+	if (!fitting?.here.applies) {
+		const here = fitting?.here ?? unknownCrop(site);
+		return { analyte, here, soilTest: undefined, criticalLevel: undefined, points: [] };
 	}
 	const [soilTest, criticalLevel] = fitting.here.inputs as [Figure, Figure];
 	const end = Math.max(soilTest.value * 1.25, criticalLevel.value * 3);
 	return { analyte, here: fitting.here, soilTest, criticalLevel, points: curvePoints(fitting.rule, site, end) };
+}
+
+function unknownCrop({ crop }: Site): NotApplicable {
+	const name = crop.name.toLowerCase();
+	return notApplicable(
+		'response curve',
+		`no pack has one for ${name}`,
+		`Judge it by leaf samples, or add ${name} to a pack of your own.`
+	);
 }
 
 function curvePoints(compiled: CompiledRule, site: Site, end: number): [number, number][] {

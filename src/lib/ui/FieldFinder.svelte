@@ -15,6 +15,8 @@
 	let open = $state(false);
 	let at = $state(0);
 	let asked = 0;
+	/** The words that the list answers to; Enter waits for those that were typed. */
+	let answered = '';
 
 	export function focus(): void {
 		input?.focus();
@@ -22,13 +24,20 @@
 
 	async function find(): Promise<void> {
 		const mine = ++asked;
-		const response = await fetch(`/api/fields?find=${encodeURIComponent(words)}`);
+		const wanted = words;
+		const response = await fetch(`/api/fields?find=${encodeURIComponent(wanted)}`);
 		const answer = response.ok ? ((await response.json()) as Found[]) : [];
 		// Answers may come back out of order; only the newest question counts.
 		if (mine !== asked) return;
 		found = answer;
+		answered = wanted;
 		at = 0;
 		open = true;
+	}
+
+	async function enter(): Promise<void> {
+		if (answered !== words || !open) await find();
+		choose(found[at]);
 	}
 
 	function choose(field: Found | undefined): void {
@@ -42,7 +51,7 @@
 	function onkeydown(event: KeyboardEvent): void {
 		if (event.key === 'ArrowDown') at = Math.min(at + 1, found.length - 1);
 		else if (event.key === 'ArrowUp') at = Math.max(at - 1, 0);
-		else if (event.key === 'Enter' && open) choose(found[at]);
+		else if (event.key === 'Enter') void enter();
 		else if (event.key === 'Escape') input?.blur();
 		else return;
 		event.preventDefault();

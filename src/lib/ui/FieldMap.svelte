@@ -66,7 +66,7 @@
 </script>
 
 {#if boundary}
-	<div class="map" bind:this={element} role="img" aria-label={`Boundary of ${name}`}></div>
+	<div class="map" bind:this={element} role="region" aria-label={`Map of ${name}`}></div>
 {:else}
 	<div class="empty">
 		<h2>No boundary yet</h2>

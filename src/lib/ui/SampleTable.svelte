@@ -3,6 +3,7 @@
 	import { analyteName } from '$core/ground/analyte-names';
 	import { methodName } from '$core/ground/lab-methods';
 	import type { Layer, Result } from '$core/schema-types';
+	import { unitText } from './unit-text';
 
 	const { layers }: { layers: Layer[] } = $props();
 
@@ -16,15 +17,9 @@
 		return firsts.map((first) => ({
 			analyte: analyteName(first.analyte),
 			method: first.method ? methodName(first.method) : '',
-			unit: unitText(first.unit),
+			unit: first.unit === 'pH' ? '' : unitText(first.unit),
 			cells: all.map((layer) => layer.results.find((result) => keyOf(result) === keyOf(first)))
 		}));
-	}
-
-	function unitText(unit: Result['unit']): string {
-		if (unit === 'pH' || unit === '') return '';
-		if (unit === 'lb/ac-furrow') return 'lb/ac (ppm x 2)';
-		return unit === 'meq/100g' ? 'meq/100 g' : unit;
 	}
 </script>
 

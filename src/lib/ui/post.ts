@@ -1,10 +1,10 @@
 import { invalidateAll } from '$app/navigation';
 
-/**
- * Sends JSON to a route of our own and reloads the page's data.
- * @returns undefined where it went well, else what to tell the adviser
- */
-export async function post(url: string, body: unknown, method = 'POST'): Promise<string | undefined> {
+/** What a route of our own said: its answer, or what to tell the adviser. */
+type Said<T> = { answer: T; problem?: undefined } | { answer?: undefined; problem: string };
+
+/** Sends JSON to a route of our own and, where it went well, reloads the page's data. */
+export async function ask<T>(url: string, body: unknown, method = 'POST'): Promise<Said<T>> {
 	let response: Response;
 	try {
 		response = await fetch(url, {
@@ -13,12 +13,18 @@ export async function post(url: string, body: unknown, method = 'POST'): Promise
 			body: JSON.stringify(body)
 		});
 	} catch {
-		return 'The program does not answer; nothing was saved. Is it still running?';
+		return { problem: 'The program does not answer; nothing was saved. Is it still running?' };
 	}
+	const answer = (await response.json().catch(() => ({}))) as T & { message?: string };
 	if (!response.ok) {
-		const answer = (await response.json().catch(() => ({}))) as { message?: string };
-		return answer.message ?? `The program answered with an error (${response.status}); nothing was saved.`;
+		const { message } = answer;
+		return { problem: message ?? `The program answered with an error (${response.status}); nothing was saved.` };
 	}
 	await invalidateAll();
-	return undefined;
+	return { answer };
+}
+
+/** The same where the answer says nothing: gives back what went wrong, or undefined. */
+export async function post(url: string, body: unknown, method = 'POST'): Promise<string | undefined> {
+	return (await ask(url, body, method)).problem;
 }

@@ -41,13 +41,10 @@ export const buildAndMaintain: RuleKind<Parameters> = {
 			? ['soilTest', 'yieldGoal']
 			: ['soilTest', 'yieldGoal', 'cec'],
 	compute(p, { soilTest, yieldGoal, cec }) {
-		const criticalLevel = atCec(p.criticalLevelPpm, cec);
+		const excess = soilTest - atCec(p.criticalLevelPpm, cec);
 		const maintenance = yieldGoal * p.removalPerYield + p.maintenanceExtra;
-		const rate =
-			soilTest < criticalLevel
-				? (criticalLevel - soilTest) * atCec(p.buildPerPpm, cec) + maintenance
-				: maintenance * maintenanceShare(p, soilTest - criticalLevel);
-		return p.maximum === undefined ? rate : Math.min(rate, p.maximum);
+		const rate = positivePart(-excess) * atCec(p.buildPerPpm, cec) + maintenance * maintenanceShare(p, excess);
+		return p.maximum !== undefined && rate > p.maximum ? p.maximum : rate;
 	},
 	explain(p, figures, words) {
 		const criticalLevel = cecFigure('critical level', 'ppm', p.criticalLevelPpm, figures, words);
@@ -75,9 +72,17 @@ export const buildAndMaintain: RuleKind<Parameters> = {
 	}
 };
 
+/**
+ * x where it is above 0, else 0; exactly. Over a raster the sign of x is a coin toss, and a wrong guess by the
+ * processor costs more than this sum, so there is no branch in it.
+ */
+function positivePart(x: number): number {
+	return (x + Math.abs(x)) * 0.5;
+}
+
+/** Full up to the width above the critical level, then falling in a straight line to nothing. */
 function maintenanceShare(p: Parameters, excess: number): number {
-	if (excess <= p.maintenanceWidthPpm) return 1;
-	return Math.max(0, 1 - (excess - p.maintenanceWidthPpm) / p.drawdownWidthPpm);
+	return positivePart(1 - positivePart((excess - p.maintenanceWidthPpm) / p.drawdownWidthPpm));
 }
 
 function cecFigure(

@@ -86,6 +86,14 @@ describe('each finding fires, and its near miss does not', () => {
 		expect(at(7.3)).not.toContain('ph-high');
 	});
 
+	it('pH on the CaCl2 scale alone, which is then held against nothing', () => {
+		const chloride = cornRequestWith({ pH: { method: 'cacl2', value: 5.2, unit: 'pH' } });
+		expect(codes(chloride)).toContain('ph-other-scale');
+		expect(codes(chloride)).not.toContain('ph-low');
+		chloride.sample.layers[0]!.results.push({ analyte: 'pH', method: 'water', value: 5.9, unit: 'pH' });
+		expect(codes(chloride)).not.toContain('ph-other-scale');
+	});
+
 	it('a depth that a guide was not calibrated on', () => {
 		const [other] = findings(cornRequest()).filter(({ code }) => code === 'other-depth');
 		expect(other?.text).toContain('Northern plains guides (0-6 in)');

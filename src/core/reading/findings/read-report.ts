@@ -6,12 +6,14 @@ import { missingCec } from './missing-cec';
 import { oldNitrate } from './old-nitrate';
 import { oldSample } from './old-sample';
 import { otherDepth } from './other-depth';
+import { phOtherScale } from './ph-other-scale';
 import { phOutsideBand } from './ph-outside-band';
 import { unitSlip } from './unit-slip';
 
 const CHECKS: readonly ReportCheck[] = [
 	impossibleValue,
 	phOutsideBand,
+	phOtherScale,
 	missingCec,
 	missingBufferPh,
 	oldSample,

@@ -1,6 +1,6 @@
 import { addDays, format, parseISO } from 'date-fns';
 import { formatNumber } from '../../units/display';
-import type { Pass } from '../../schema-types';
+import type { Pass, Remedy } from '../../schema-types';
 import { passNutrient } from '../pass-nutrients';
 import { passCeiling, productOf, type PlanContext } from '../plan-context';
 import type { SeasonCheck } from './check';
@@ -25,7 +25,12 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 		const total = sameDay.reduce((sum, pass) => sum + nitrogenOf(pass), 0);
 		if (total <= ceiling.value + SLACK_LB) return [];
 		const largest = sameDay.reduce((most, pass) => (nitrogenOf(pass) > nitrogenOf(most) ? pass : most));
-		const room = ceiling.value - (total - nitrogenOf(largest));
+		const own = nitrogenOf(largest);
+		const roomOn = (date: string) =>
+			ceiling.value -
+			passes
+				.filter((other) => other.date === date && other !== largest)
+				.reduce((sum, other) => sum + nitrogenOf(other), 0);
 		return [
 			{
 				rule: 'holding-limit',
@@ -33,7 +38,8 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 				pass: largest.id,
 				text: `${formatNumber(total, 'lb/ac')} lb N/ac in one go on ${largest.date}; ${heldText(context, ceiling.value)}.`,
 				basis: 'practice',
-				remedies: room > 0 ? [splitRemedy(largest, Math.ceil(nitrogenOf(largest) / room))] : []
+				remedies:
+					roomOn(largest.date) > 0 ? [splitRemedy(largest, Math.ceil(own / roomOn(largest.date)), roomOn, own)] : []
 			}
 		];
 	});
@@ -44,15 +50,22 @@ function heldText({ holdingRoom }: PlanContext, ceiling: number): string {
 	return holdingRoom.applies ? `the ground has room for ${pounds}` : `the ground can hold ${pounds}`;
 }
 
-function splitRemedy(pass: Pass, parts: number) {
+/** As many parts as the room asks for, each on the next day, a fortnight on, that has room for it. */
+function splitRemedy(pass: Pass, parts: number, room: (date: string) => number, nitrogen: number): Remedy {
+	const dates = [pass.date];
+	for (let at = 1; dates.length < parts; at++) {
+		const date = format(addDays(parseISO(pass.date), at * DAYS_BETWEEN_PARTS), 'yyyy-MM-dd');
+		if (room(date) + SLACK_LB >= nitrogen / parts) dates.push(date);
+	}
+	const last = dates.at(-1)!;
 	return {
-		label: `Split into ${parts} passes, ${DAYS_BETWEEN_PARTS} days apart`,
-		passes: Array.from({ length: parts }, (_, part) => ({
+		label: `Split into ${parts} passes, ${parts > 2 ? 'the last' : 'the second'} on ${last}`,
+		passes: dates.map((date, part) => ({
 			...pass,
 			id: part === 0 ? pass.id : `${pass.id}-${part + 1}`,
 			label: part === 0 ? pass.label : `${pass.label}, part ${part + 1}`,
 			rate: pass.rate / parts,
-			date: format(addDays(parseISO(pass.date), part * DAYS_BETWEEN_PARTS), 'yyyy-MM-dd'),
+			date,
 			reason: `${pass.reason} Split by what the ground can hold.`.trim()
 		}))
 	};

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
-import type { Sample } from '../../../core/schema-types';
+import type { Sample, SampleAction } from '../../../core/schema-types';
 import { act, type Writer } from '../book/act';
 import { ActionError } from '../book/action-error';
 
@@ -109,6 +109,29 @@ export function updateField(db: Database, id: string, facts: FieldFacts): void {
 	act(db, { label: `Changed the facts of ${facts.name}`, fieldId: id }, (writer) =>
 		writer.update('field', id, { ...facts })
 	);
+}
+
+/** Adds a sample; layers of a day and number that are already there join that sample. */
+export function addSample(db: Database, fieldId: string, { lab, labNumber, report }: SampleAction): void {
+	const known = listSamples(db, fieldId).find((one) => one.report.date === report.date && one.labNumber === labNumber);
+	act(db, { label: known ? 'Added a layer to a sample' : 'Typed in a sample', fieldId }, (writer) => {
+		if (!known) {
+			const row = { field_id: fieldId, lab, lab_number: labNumber, report: JSON.stringify(report) };
+			writer.insert('sample', { id: randomUUID(), ...row });
+			return;
+		}
+		const same = known.report.layers.find((layer) =>
+			report.layers.some(
+				({ top, bottom, depthUnit }) => top === layer.top && bottom === layer.bottom && depthUnit === layer.depthUnit
+			)
+		);
+		if (same) {
+			const depth = `${same.top}-${same.bottom} ${same.depthUnit}`;
+			throw new ActionError(`The sample of that day already has ${depth}. Remove it first, or give another number.`);
+		}
+		const layers = [...known.report.layers, ...report.layers];
+		writer.update('sample', known.id, { report: JSON.stringify({ ...known.report, layers }) });
+	});
 }
 
 export function removeSample(db: Database, fieldId: string, sampleId: string): void {

@@ -22,11 +22,14 @@ export function phStrip({ points, band, soilPh, target }: PhStrip): EChartsCoreO
 	const aim =
 		target === undefined || Math.abs(target - soilPh) < 0.05
 			? []
-			: [{ coord: [target, 0], label: text(`target ${target.toFixed(1)}`, look.action, 'top') }];
+			: [{ coord: [target, 0], label: text(`target ${target.toFixed(1)}`, look.action, 'right') }];
 	return {
 		animation: false,
 		grid: { left: 56, right: 24, top: 28, bottom: 44 },
-		xAxis: { ...axis('pH in water', LOW, HIGH, 0.5), splitLine: { show: false } },
+		xAxis: {
+			...axis(band ? `pH in water; shaded: preferred, ${band.low} to ${band.high}` : 'pH in water', LOW, HIGH, 0.5),
+			splitLine: { show: false }
+		},
 		yAxis: { ...axis('yield, % of full', 0, 100, 25), nameGap: 38 },
 		series: [
 			{
@@ -45,7 +48,6 @@ export function phStrip({ points, band, soilPh, target }: PhStrip): EChartsCoreO
 				markArea: band && {
 					silent: true,
 					itemStyle: { color: look.accentWash },
-					label: text('preferred', look.accentInk, 'inside'),
 					data: [[{ xAxis: band.low }, { xAxis: band.high }]]
 				}
 			}

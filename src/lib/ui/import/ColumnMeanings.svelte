@@ -4,6 +4,7 @@
 	import { methodName, methodsOf } from '$core/ground/lab-methods';
 	import type { Analyte, ColumnMeaning, LabMapping, LabMethod, ResultUnit } from '$core/schema-types';
 	import { unitsOf } from '$core/units/result-units';
+	import { unitText } from '../unit-text';
 
 	interface Props {
 		mapping: LabMapping;
@@ -77,12 +78,6 @@
 			}
 		}
 		changed();
-	}
-
-	function unitText(unit: ResultUnit): string {
-		if (unit === 'lb/ac') return 'lb/ac in the layer';
-		if (unit === 'lb/ac-furrow') return 'lb/ac (ppm x 2)';
-		return unit === 'meq/100g' ? 'meq/100 g' : unit;
 	}
 </script>
 

@@ -16,6 +16,8 @@ export const load: LayoutServerLoad = ({ params }) => {
 		title: `${field.name} ${year}`,
 		fieldTitle: `${field.name} · ${field.grower}`,
 		openCautions: severe.length,
+		// The season's checks are what can still be changed; else what the report lacks.
+		cautionsAt: advice?.checks.some(({ severity }) => severity !== 'note') ? 'season' : 'reading',
 		hasSample: fieldYear.sample !== undefined,
 		work: workLine(fieldYear, sheets, readSettings(theBook()).units)
 	};

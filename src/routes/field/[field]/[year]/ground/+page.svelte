@@ -9,11 +9,13 @@
 		TextInput
 	} from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import type { SampleAction } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { longDate } from '$lib/ui/dates';
 	import FieldMap from '$lib/ui/FieldMap.svelte';
 	import { numberOrUndefined } from '$lib/ui/numbers';
 	import { post } from '$lib/ui/post';
+	import SampleForm from '$lib/ui/SampleForm.svelte';
 	import SampleTable from '$lib/ui/SampleTable.svelte';
 	import type { PageData } from './$types';
 
@@ -37,6 +39,7 @@
 	let editing = $state(false);
 	let problem = $state('');
 	let sampleProblem = $state('');
+	let typing = $state(false);
 	let form = $state(untrack(start));
 
 	function start() {
@@ -56,6 +59,12 @@
 		form = start();
 		problem = '';
 		editing = true;
+	}
+
+	async function keepSample(sample: SampleAction): Promise<string | undefined> {
+		const failed = await post(`/api/fields/${data.field.id}/samples`, sample);
+		if (!failed) typing = false;
+		return failed;
 	}
 
 	async function removeSample(id: string): Promise<void> {
@@ -166,7 +175,10 @@
 	</div>
 
 	<section class="section">
-		<h2>Samples</h2>
+		<div class="row head">
+			<h2>Samples</h2>
+			<Button size="small" kind="tertiary" onclick={() => (typing = true)}>Type in a sample</Button>
+		</div>
 		{#if sampleProblem}<p class="problem" role="alert">{sampleProblem}</p>{/if}
 		{#each data.samples as sample, index (sample.id)}
 			<h3 class="sample">
@@ -185,7 +197,12 @@
 	</section>
 </div>
 
+{#if typing}<SampleForm today={data.today} keep={keepSample} close={() => (typing = false)} />{/if}
+
 <style>
+	.head {
+		align-items: center;
+	}
 	.split {
 		display: grid;
 		grid-template-columns: minmax(320px, 1.25fr) 1fr;

@@ -50,24 +50,25 @@
 								is never held against a target in water.
 							</p>
 						{/if}
-						<p>{reading.ph.soilPh.reason}. {reading.ph.soilPh.remedy}</p>
+						{#if !reading.ph.calciumChloride.applies}<p>{reading.ph.soilPh.reason}. {reading.ph.soilPh.remedy}</p>{/if}
 					</div>
 				{/if}
 			</div>
 			<div class="facts">
-				<p>
-					Soil pH <strong><Quantity answer={reading.ph.soilPh} bare /></strong>{#if reading.ph.band}; {reading.cropName.toLowerCase()}
-						wants {reading.ph.band.low} to {reading.ph.band.high} (common practice){/if}.
-				</p>
-				<p>
-					Expected yield at this pH:
-					{#if reading.ph.relativeYield.applies}
-						<strong><Quantity answer={reading.ph.relativeYield} /></strong> of full. One old rotation on one site: a direction,
-						not a forecast.
-					{:else}
-						<Quantity answer={reading.ph.relativeYield} />.
-					{/if}
-				</p>
+				{#if reading.ph.soilPh.applies}
+					<p>
+						Soil pH <strong><Quantity answer={reading.ph.soilPh} bare /></strong>{#if reading.ph.band}; {reading.cropName.toLowerCase()}
+							wants {reading.ph.band.low} to {reading.ph.band.high} (common practice){/if}.
+					</p>
+					<p>
+						{#if reading.ph.relativeYield.applies}
+							Expected yield at this pH: <strong><Quantity answer={reading.ph.relativeYield} /></strong> of full. One old
+							rotation on one site: a direction, not a forecast.
+						{:else}
+							No table gives the yield of {reading.cropName.toLowerCase()} by pH.
+						{/if}
+					</p>
+				{/if}
 				<h3>Lime</h3>
 				{#each reading.ph.lime as { guide, answer } (guide)}
 					<p>

@@ -7,13 +7,15 @@
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
 	import { nutrientColor } from '$lib/ui/nutrient-color';
 	import PassForm from '$lib/ui/PassForm.svelte';
-	import { post } from '$lib/ui/post';
+	import { ask, post } from '$lib/ui/post';
 	import Quantity from '$lib/ui/Quantity.svelte';
 	import Severity from '$lib/ui/Severity.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 	let problem = $state('');
+	/** What a proposal could not place. */
+	let notes = $state<string[]>([]);
 	let editing = $state<Pass | 'new' | undefined>();
 
 	const season = $derived(data.season);
@@ -21,7 +23,9 @@
 	const planned = $derived(season?.passes.filter(({ doneOn }) => doneOn === null).length ?? 0);
 
 	async function propose(): Promise<void> {
-		problem = (await post(`${base}/programme`, {})) ?? '';
+		const { answer, problem: failed } = await ask<{ notes: string[] }>(`${base}/programme`, {});
+		problem = failed ?? '';
+		notes = answer?.notes ?? [];
 	}
 
 	async function change(label: string, removed: string[], added: Pass[]): Promise<string | undefined> {
@@ -146,6 +150,7 @@
 			</div>
 		{/if}
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+		{#each notes as note (note)}<p class="note" role="status">▲ {note}</p>{/each}
 
 		{#if season.passes.length > 0}
 			<div class="two section">
@@ -261,6 +266,10 @@
 	}
 	.problem {
 		color: var(--stop);
+	}
+	.note {
+		color: var(--accent-ink);
+		margin-top: 0.8rem;
 	}
 	@media (max-width: 800px) {
 		.two {

@@ -1,0 +1,46 @@
+// `npm run bench`: the speeds that docs/performance.md speaks of, each measured in this run on this machine.
+import { execFileSync } from 'node:child_process';
+
+/** Rounds in turn, so that a machine that slows down slows both sides. */
+const ROUNDS = 5;
+const MOST_ADVISE_MS = 2;
+const MOST_SHARE_OF_NUMPY = 0.5;
+
+function median(values: number[]): number {
+	return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+}
+
+/** Runs a bench in a process of its own, as every worker of the app is; it prints milliseconds and a check sum. */
+function measure(command: string, ...args: string[]): { ms: number; check: number } {
+	const [ms, check] = execFileSync(command, args, { encoding: 'utf8' }).trim().split(' ').map(Number) as [
+		number,
+		number
+	];
+	return { ms, check };
+}
+
+function report(name: string, value: number, unit: string, limit: number): boolean {
+	console.log(`${value <= limit ? 'met   ' : 'MISSED'} ${name}: ${value.toFixed(3)} ${unit} (limit ${limit})`);
+	return value <= limit;
+}
+
+function benchRaster(): boolean {
+	const ours: number[] = [];
+	const numpy: number[] = [];
+	for (let round = 0; round < ROUNDS; round++) {
+		const mine = measure('npx', '--no-install', 'tsx', 'bench/potassium-raster.ts');
+		const reference = measure('python3', 'bench/potassium_raster.py');
+		if (Math.abs(mine.check - reference.check) > 0.5)
+			throw new Error(`different answers: ${mine.check}, ${reference.check}`);
+		ours.push(mine.ms);
+		numpy.push(reference.ms);
+	}
+	console.log(
+		`       K rule over 1,000,000 cells: ${median(ours).toFixed(1)} ms; vectorised numpy: ${median(numpy).toFixed(1)} ms`
+	);
+	return report('K rule against numpy', median(ours) / median(numpy), 'of its time', MOST_SHARE_OF_NUMPY);
+}
+
+const advise = measure('npx', '--no-install', 'tsx', 'bench/advise.ts');
+const met = [report('one advise with all methods', advise.ms, 'ms median', MOST_ADVISE_MS), benchRaster()];
+process.exitCode = met.every(Boolean) ? 0 : 1;

@@ -1,0 +1,17 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+
+const NAMES = ['chromium', 'chromium-browser', 'google-chrome'];
+
+/** The browser for the tests: CHROME_PATH, or the first known name on PATH. */
+export function findChromium(): string {
+	const own = process.env.CHROME_PATH;
+	if (own) return own;
+	for (const folder of (process.env.PATH ?? '').split(path.delimiter)) {
+		for (const name of NAMES) {
+			const file = path.join(folder, name);
+			if (existsSync(file)) return file;
+		}
+	}
+	throw new Error('No Chromium found: install the package "chromium", or set CHROME_PATH to a Chromium or Chrome.');
+}

@@ -1,0 +1,148 @@
+import { expect, test } from './app';
+
+test('choosing, overruling with a reason, undo and reload keep the state', async ({ page, app }) => {
+	await app.openField('Old Orchard Piece', 'rates');
+	const potash = page.getByRole('region', { name: 'Potash' });
+	await potash.getByRole('button', { name: 'Choose' }).first().click();
+	await expect(potash.getByText('✓ chosen')).toHaveCount(1);
+
+	await potash.getByRole('button', { name: 'Write a rate' }).click();
+	await potash.getByLabel('Rate, lb/ac').fill('45');
+	await potash.getByRole('button', { name: 'Keep it' }).click();
+	await expect(potash.getByText('Say why: the reason stands on the sheet.')).toBeVisible();
+	await potash.getByLabel('Because').fill('the bin holds 45');
+	await potash.getByRole('button', { name: 'Keep it' }).click();
+	await expect(potash.getByText('because: the bin holds 45')).toBeVisible();
+	await page.reload();
+	await expect(potash.getByText('because: the bin holds 45')).toBeVisible();
+
+	await page.getByRole('button', { name: 'Undo: Set K2O by own judgement' }).click();
+	await expect(potash.getByText('because: the bin holds 45')).toHaveCount(0);
+	await expect(potash.getByText('✓ chosen')).toHaveCount(1);
+	await page.keyboard.press('Control+z');
+	await expect(potash.getByText('✓ chosen')).toHaveCount(0);
+});
+
+test('a rule that does not apply says why and what to ask for, and is never shown as 0', async ({ page, app }) => {
+	await app.openField('Mill Strip', 'rates');
+	const potash = page.getByRole('region', { name: 'Potash' });
+	await expect(potash.getByText('does not apply')).toBeVisible();
+	await expect(potash).toContainText('Ask the lab for CEC');
+	await app.openField('Chalk Rise', 'rates');
+	const phosphate = page.getByRole('region', { name: 'Phosphate' });
+	await expect(phosphate).toContainText('this guide says nothing about sunflower');
+	await expect(phosphate.getByText('0', { exact: true })).toHaveCount(0);
+});
+
+test('lime that is not needed says so', async ({ page, app }) => {
+	await app.openField('Long Meadow', 'rates');
+	await expect(page.getByRole('region', { name: 'Lime' })).toContainText('soil pH 6.5 is not below the trigger of 6.3');
+});
+
+test('switching units changes what is shown and nothing that is kept', async ({ page, app }) => {
+	await app.openField('Kingfisher Bend', 'rates');
+	const phosphate = page.getByRole('region', { name: 'Phosphate' });
+	await expect(phosphate.getByRole('button', { name: /84.2 lb\/ac/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Switch units' }).click();
+	// 84.2 lb/ac x 1.12085 = 94.4 kg/ha
+	await expect(phosphate.getByRole('button', { name: /94.4 kg\/ha/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Switch units' }).click();
+	await expect(phosphate.getByRole('button', { name: /84.2 lb\/ac/ })).toBeVisible();
+});
+
+test('a goal that is no number is named, and what was typed stays', async ({ page, app }) => {
+	await app.openField('Kingfisher Bend', 'rates');
+	await page.getByRole('button', { name: 'Change the goal' }).click();
+	await page.getByLabel('Yield goal, bu/ac').fill('a lot');
+	await page.getByRole('button', { name: 'Keep the goal' }).click();
+	await expect(page.getByText('The yield goal “a lot” must be a number above 0.')).toBeVisible();
+	await expect(page.getByLabel('Yield goal, bu/ac')).toHaveValue('a lot');
+});
+
+test('a pass over the holding limit is stopped, and its remedy clears it', async ({ page, app }) => {
+	await app.openField('Heronry', 'season');
+	await page
+		.getByRole('row', { name: /Side-dress at V5/ })
+		.getByRole('button', { name: 'Change' })
+		.click();
+	await page.getByLabel('Product rate, lb/ac').fill('360');
+	await page.getByRole('button', { name: 'Keep the pass' }).click();
+	await expect(page.getByText('100.8 lb N/ac in one go on 2027-06-05; the ground can hold 60.')).toBeVisible();
+	await page.getByRole('button', { name: 'Split into 2 passes, the second on 2027-07-03' }).click();
+	await expect(page.getByText('in one go on')).toHaveCount(0);
+	await page.getByRole('button', { name: /^Undo: Split into/ }).click();
+	await expect(page.getByText('in one go on')).toBeVisible();
+});
+
+test('a sample can be typed in from the lab’s paper', async ({ page, app }) => {
+	await app.openField('Mill Strip', 'ground');
+	await page.getByRole('button', { name: 'Type in a sample' }).click();
+	const dialog = page.getByRole('dialog');
+	await dialog.getByLabel('soil pH', { exact: true }).fill('6.1');
+	await dialog.getByLabel('CEC', { exact: true }).fill('thirteen');
+	await dialog.getByRole('button', { name: 'Keep the sample' }).click();
+	await expect(dialog.getByText('CEC: “thirteen” is no number, 0 or more.')).toBeVisible();
+	await dialog.getByLabel('CEC', { exact: true }).fill('13');
+	await dialog.getByLabel('zinc', { exact: true }).fill('<0.5');
+	await dialog.getByRole('button', { name: 'Keep the sample' }).click();
+	await expect(dialog).toHaveCount(0);
+	await expect(page.getByRole('link', { name: 'Reading pH 6.1, CEC 13' })).toBeVisible();
+	await expect(page.getByRole('cell', { name: '<0.5' })).toBeVisible();
+	await page.getByRole('button', { name: 'Undo: Typed in a sample' }).click();
+	await expect(page.getByRole('cell', { name: '<0.5' })).toHaveCount(0);
+});
+
+test('a proposal says what it could not place', async ({ page, app }) => {
+	await app.openField('Pippin Block', 'rates');
+	const sulfur = page.getByRole('region', { name: 'Sulfur' });
+	await sulfur.getByRole('button', { name: 'Write a rate' }).click();
+	await sulfur.getByLabel('Rate, lb/ac').fill('12');
+	await sulfur.getByLabel('Because').fill('leaf test of July');
+	await sulfur.getByRole('button', { name: 'Keep it' }).click();
+	await page.getByRole('link', { name: 'Plan the season with these rates' }).click();
+	await page.getByRole('button', { name: 'Propose passes' }).click();
+	await expect(page.getByText('No schedule of passes is known for apple; add the passes by hand.')).toBeVisible();
+});
+
+test('a dangerous product shows its caution at the choice, in the plan and on the sheet', async ({ page, app }) => {
+	await app.openField('Heronry', 'season');
+	await page.getByRole('button', { name: 'Add a pass' }).click();
+	const dialog = page.getByRole('dialog');
+	await dialog.getByRole('textbox', { name: 'Pass', exact: true }).fill('Ammonia');
+	await dialog.getByLabel('Product', { exact: true }).selectOption('ammonia');
+	await expect(dialog.getByText('First aid: water for at least 15 minutes')).toBeVisible();
+	await dialog.getByLabel('Product rate, lb/ac').fill('60');
+	await dialog.getByRole('button', { name: 'Keep the pass' }).click();
+	await expect(page.getByRole('row', { name: /Anhydrous ammonia/ })).toContainText('never alone');
+	await page.getByRole('link', { name: 'To the grower’s sheet' }).click();
+	await expect(page.getByRole('article', { name: 'Sheet' })).toContainText('First aid: water for at least 15 minutes');
+});
+
+test('what was applied and harvested goes into the book, with every change on the field', async ({ page, app }) => {
+	await app.openField('Heronry', 'book');
+	await page
+		.getByRole('row', { name: /P before planting/ })
+		.getByRole('button', { name: 'Applied as planned' })
+		.click();
+	await expect(page.getByRole('row', { name: /P before planting/ })).toContainText('31 Mar 2027');
+	await page.getByLabel('Harvested, bu/ac').fill('131');
+	await page.getByRole('button', { name: 'Book the harvest' }).click();
+	await expect(page.getByRole('row', { name: /Booked the 2027 harvest/ })).toBeVisible();
+	await page
+		.getByRole('row', { name: /Booked the 2027 harvest/ })
+		.getByRole('button', { name: 'Undo' })
+		.click();
+	await expect(page.getByRole('row', { name: /Undid: Booked the 2027 harvest/ })).toBeVisible();
+	// Passes already applied are kept when the rest is proposed again.
+	await page.getByRole('link', { name: /^Season/ }).click();
+	await page.getByRole('button', { name: 'Propose again from the rates' }).click();
+	await expect(page.getByRole('row', { name: /applied 31 Mar 2027/ })).toHaveCount(1);
+});
+
+test('new prices change the costs at once', async ({ page, app }) => {
+	await app.openField('Kingfisher Bend', 'supply');
+	await page.getByLabel('Price of N', { exact: true }).fill('0.80');
+	await page.getByRole('button', { name: 'Keep the prices' }).click();
+	await page.getByRole('link', { name: /^Rates/ }).click();
+	await expect(page.getByRole('region', { name: 'Nitrogen' })).toContainText('$128.48/ac');
+});

@@ -1,0 +1,118 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, hydrated, test } from './app';
+
+const WORDS = ['ground', 'reading', 'rates', 'season', 'supply', 'sheet', 'book'];
+
+async function violations(page: Page): Promise<string[]> {
+	const { violations: found } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+	return found.map(
+		({ id, nodes }) =>
+			`${id}: ${nodes
+				.map(({ target }) => target.join(' '))
+				.slice(0, 3)
+				.join(' | ')}`
+	);
+}
+
+/** Whether anything on the page reaches past the window's right edge. */
+function overflow(page: Page): Promise<boolean> {
+	return page.evaluate(() => document.documentElement.scrollWidth > document.documentElement.clientWidth);
+}
+
+test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits the window', async ({ page, app }) => {
+	test.setTimeout(120_000);
+	for (const path of ['/', '/import']) {
+		await page.goto(app.server.origin + path);
+		await hydrated(page);
+		expect(await violations(page), path).toEqual([]);
+	}
+	for (const word of WORDS) {
+		await app.openField('Heronry', word);
+		expect(await violations(page), word).toEqual([]);
+		expect(await overflow(page), word).toBe(false);
+	}
+});
+
+test('every field of the district opens on every word without an error', async ({ page, app }) => {
+	test.setTimeout(180_000);
+	const errors: string[] = [];
+	page.on('pageerror', ({ message }) => errors.push(message));
+	page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+	const fields = (await (await fetch(`${app.server.origin}/api/fields?find=`)).json()) as { name: string }[];
+	for (const { name } of fields) for (const word of WORDS) await app.openField(name, word);
+	expect(errors).toEqual([]);
+	expect(app.server.log()).not.toContain('Error');
+});
+
+test('the road by keyboard alone: find a field, go along the words, choose, undo', async ({ page, app }) => {
+	await page.goto(app.server.origin);
+	await hydrated(page);
+	await page.keyboard.press('/');
+	await page.keyboard.type('old orch');
+	await expect(page.getByRole('option', { name: /Old Orchard Piece/ })).toBeVisible();
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('heading', { name: 'Old Orchard Piece' })).toBeVisible();
+	await page.keyboard.press('3');
+	await expect(page.getByRole('heading', { name: 'Second opinions' })).toBeVisible();
+	await page.getByRole('region', { name: 'Potash' }).getByRole('button', { name: 'Choose' }).first().focus();
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('✓ chosen')).toHaveCount(1);
+	await page.keyboard.press('Control+z');
+	await expect(page.getByText('✓ chosen')).toHaveCount(0);
+	await page.keyboard.press('?');
+	await expect(page.getByRole('dialog')).toContainText('find a field');
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('0');
+	await expect(page.getByRole('heading', { name: 'This fortnight' })).toBeVisible();
+	await page.goBack();
+	await expect(page.getByRole('heading', { name: 'Second opinions' })).toBeVisible();
+});
+
+test('the worksheet takes the focus and gives it back', async ({ page, app }) => {
+	await app.openField('Kingfisher Bend', 'rates');
+	const number = page.getByRole('button', { name: /Phosphate by Tri-state/ });
+	await number.focus();
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toBeFocused();
+	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText(
+		'1 ppm more on the test: 5 lb/ac less.'
+	);
+	await page.keyboard.press('Escape');
+	await expect(number).toBeFocused();
+});
+
+test.describe('in a narrow window', () => {
+	test.use({ viewport: { width: 390, height: 844 } });
+	test('the pages do not run off the side', async ({ page, app }) => {
+		await page.goto(app.server.origin);
+		await hydrated(page);
+		for (const word of ['reading', 'rates', 'book']) {
+			await app.openField('Heronry', word);
+			expect(await overflow(page), word).toBe(false);
+		}
+	});
+});
+
+test.describe('with an empty book', () => {
+	test.use({ demo: false });
+	test('each screen says what to do first', async ({ page, app }) => {
+		await page.goto(app.server.origin);
+		await hydrated(page);
+		await expect(page.getByRole('heading', { name: 'An empty book' })).toBeVisible();
+		await page.getByRole('button', { name: 'New field' }).first().click();
+		await page.getByLabel('Field', { exact: true }).fill('First Piece');
+		await page.getByLabel(/^Grower/).fill('Somebody');
+		await page.getByRole('button', { name: 'Add the field' }).click();
+		await expect(page.getByRole('heading', { name: 'First Piece' })).toBeVisible();
+		await expect(page.getByText('No boundary yet')).toBeVisible();
+		for (const word of ['Reading', 'Rates', 'Season', 'Sheet']) {
+			await page.getByRole('link', { name: new RegExp(`^${word}`) }).click();
+			await expect(page.getByText('No soil sample yet')).toBeVisible();
+		}
+		await page.getByRole('link', { name: /^Supply/ }).click();
+		await expect(page.getByText('Nothing to buy: no pass is open.')).toBeVisible();
+		await page.getByRole('link', { name: /^Walk and book/ }).click();
+		await expect(page.getByText('No crop is in the book for this year')).toBeVisible();
+	});
+});

@@ -1,0 +1,88 @@
+// `npm test`: installs what it needs, then lint, types, unit tests, build and browser tests. Ends with the count.
+import { execFileSync, spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { installPackages } from './install.js';
+
+const RESULTS = 'test-results';
+
+/** Programs the browser tests need, with the Debian package that holds each. */
+const TOOLS = [
+	{ names: ['chromium', 'chromium-browser', 'google-chrome'], package: 'chromium', own: process.env.CHROME_PATH },
+	{ names: ['pdftotext'], package: 'poppler-utils' }
+];
+
+installPackages();
+installTools();
+rmSync(RESULTS, { recursive: true, force: true });
+mkdirSync(RESULTS);
+
+const count = { passed: 0, failed: 0 };
+const steps = [
+	['types from the schemas', 'npm', ['run', '--silent', 'prepare']],
+	['formatting', 'npx', ['--no-install', 'prettier', '--check', '.', '--log-level', 'warn']],
+	['lint', 'npx', ['--no-install', 'eslint', '.']],
+	['rooms and arrows', 'npx', ['--no-install', 'depcruise', 'src', 'cli', '--config', '.dependency-cruiser.cjs']],
+	['unused code', 'npx', ['--no-install', 'knip']],
+	['types', 'npm', ['run', '--silent', 'check']],
+	[
+		'unit tests',
+		'npx',
+		['--no-install', 'vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile=${RESULTS}/unit.json`]
+	],
+	['build', 'npx', ['--no-install', 'vite', 'build', '--logLevel', 'error']],
+	['browser tests', 'npx', ['--no-install', 'playwright', 'test']]
+];
+for (const [name, command, args] of steps) step(name, command, args);
+
+addUnit();
+addBrowser();
+console.log(`${count.passed} passed, ${count.failed} failed`);
+process.exitCode = count.failed > 0 ? 1 : 0;
+
+/** Runs one step; each step without a count of its own is one check. */
+function step(name, command, args) {
+	const start = Date.now();
+	console.log(`\n== ${name}`);
+	const { status } = spawnSync(command, args, { stdio: 'inherit' });
+	console.log(`== ${name}: ${status === 0 ? 'ok' : 'FAILED'}, ${Math.round((Date.now() - start) / 1000)} s`);
+	count[status === 0 ? 'passed' : 'failed']++;
+}
+
+function addUnit() {
+	const file = path.join(RESULTS, 'unit.json');
+	if (!existsSync(file)) return;
+	const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(file, 'utf8'));
+	count.passed += numPassedTests;
+	count.failed += numFailedTests;
+}
+
+function addBrowser() {
+	const file = path.join(RESULTS, 'e2e.json');
+	if (!existsSync(file)) return;
+	const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+	count.passed += stats.expected;
+	count.failed += stats.unexpected;
+}
+
+/** Installs missing programs from Debian where this is allowed; else says in one line what to install. */
+function installTools() {
+	const missing = TOOLS.filter(({ names, own }) => !own && !names.some(isOnPath));
+	if (missing.length === 0) return;
+	const packages = missing.map((tool) => tool.package);
+	if (process.getuid?.() === 0 && isOnPath('apt-get')) {
+		const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+		execFileSync('apt-get', ['update', '-qq'], { stdio: 'inherit', env });
+		execFileSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], {
+			stdio: 'inherit',
+			env
+		});
+		return;
+	}
+	console.error(`The browser tests need ${packages.join(' and ')}: install ${packages.join(' ')} and run again.`);
+	process.exit(1);
+}
+
+function isOnPath(name) {
+	return (process.env.PATH ?? '').split(path.delimiter).some((folder) => existsSync(path.join(folder, name)));
+}

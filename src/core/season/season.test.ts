@@ -1,0 +1,261 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { figure, notApplicable } from '../figure/figure';
+import type { CropId, Pass } from '../schema-types';
+import { library } from '../testing.test-help';
+import { checkSeason } from './checks/check-season';
+import { cautionsFor, planCautions } from './hazards';
+import { passCost, planCost } from './pass-cost';
+import { nutrientsText, passNutrient, productFor } from './pass-nutrients';
+import { productOf, type PlanContext } from './plan-context';
+import { carried, proposeProgramme, shareOut, usualPlantingDate } from './propose-programme';
+import { seasonTotals } from './season-totals';
+
+const { products, cautions } = library;
+const product = (id: string) => productOf({ product: id }, products);
+const limit = (value: number) => figure({ label: 'holding limit', value, unit: 'lb/ac', basis: 'practice' });
+const unknown = notApplicable('room', 'the report gives no nitrate-N', 'Take a nitrate sample.');
+
+function context(chosen: PlanContext['chosen'], change: Partial<PlanContext> & { cropId?: CropId } = {}): PlanContext {
+	const id = change.cropId ?? 'corn-grain';
+	return {
+		crop: library.crops.find((crop) => crop.id === id)!,
+		chosen,
+		holdingLimit: limit(160),
+		holdingRoom: unknown,
+		schedule: library.schedules.find(({ crop }) => crop === id),
+		products,
+		plantingDate: '2027-05-01',
+		...change
+	};
+}
+const pass = (change: Partial<Pass>): Pass => ({
+	id: 'a',
+	date: '2027-06-08',
+	label: 'Side-dress',
+	product: 'uan-28',
+	rate: 100,
+	unit: 'lb/ac',
+	placement: 'row-base stream',
+	reason: '',
+	...change
+});
+
+describe('product from nutrient (trade arithmetic, common practice)', () => {
+	it('60 lb N is 176 lb of 34-0-0, and back', () => {
+		expect(productFor(60, product('ammonium-nitrate'), 'N')).toBeCloseTo(176.47, 2);
+		expect(passNutrient({ rate: 176.47, unit: 'lb/ac' }, product('ammonium-nitrate'), 'N')).toBeCloseTo(60, 2);
+	});
+	it('is refused for a nutrient the product lacks', () => {
+		expect(() => productFor(60, product('potash'), 'N')).toThrow('carries no N');
+	});
+	it('counts every nutrient of a product, in the units asked for', () => {
+		const map = pass({ product: 'map', rate: 200 });
+		expect(nutrientsText(map, product('map'), 'us')).toBe('N 22, P2O5 104');
+		expect(nutrientsText(map, product('map'), 'metric')).toBe('N 24.7, P2O5 116.6');
+	});
+});
+
+describe('a proposed programme', () => {
+	it('carries what was chosen, counting the N of phosphate and sulfur products', () => {
+		const plan = context({ N: 120, P2O5: 80, K2O: 60, S: 15, lime: 2 });
+		const { passes, notes } = proposeProgramme(plan);
+		expect(notes).toEqual([]);
+		for (const [nutrient, wanted] of [
+			['N', 120],
+			['P2O5', 80],
+			['K2O', 60],
+			['S', 15]
+		] as const) {
+			expect(carried(passes, nutrient, plan), nutrient).toBeCloseTo(wanted, 9);
+		}
+		expect(passes.find(({ unit }) => unit === 'short ton/ac')).toMatchObject({ rate: 2, date: '2026-12-02' });
+		expect(passes.map(({ date }) => date)).toEqual([...passes.map(({ date }) => date)].sort());
+	});
+
+	it('splits N over the holding limit and says why, with the numbers', () => {
+		const plan = context({ N: 160.6 }, { holdingLimit: limit(120), holdingRoom: limit(70) });
+		const { passes } = proposeProgramme(plan);
+		expect(passes).toHaveLength(3);
+		for (const one of passes) {
+			expect(passNutrient(one, product(one.product), 'N')).toBeLessThanOrEqual(70 + 1e-9);
+			expect(one.reason).toContain(
+				'the ground has room for 70 of the 120 lb N/ac it can hold at one time, and 160.6 lb are wanted'
+			);
+		}
+		expect(carried(passes, 'N', plan)).toBeCloseTo(160.6, 9);
+		expect(checkSeason(passes, plan)).toEqual([]);
+	});
+
+	it('keeps one pass where the ground holds it, and gives no split reason', () => {
+		const { passes } = proposeProgramme(context({ N: 160 }));
+		expect(passes).toHaveLength(1);
+		expect(passes[0]?.reason).not.toContain('Split');
+	});
+
+	it('shares the day with sulfur on wheat: both together stay within the room', () => {
+		const plan = context(
+			{ N: 110, S: 20 },
+			{ cropId: 'winter-wheat', plantingDate: '2026-10-05', holdingLimit: limit(60) }
+		);
+		const { passes } = proposeProgramme(plan);
+		expect(checkSeason(passes, plan).filter(({ rule }) => rule === 'holding-limit')).toEqual([]);
+		expect(carried(passes, 'N', plan)).toBeCloseTo(110, 9);
+	});
+
+	it('says what found no place, what has no schedule, and what needs no nitrogen', () => {
+		expect(proposeProgramme(context({ N: 160 }, { holdingLimit: limit(30) })).notes[0]).toContain(
+			'40 lb N/ac found no place'
+		);
+		expect(proposeProgramme(context({ N: 60 }, { cropId: 'apple' })).notes[0]).toContain(
+			'No schedule of passes is known for apple'
+		);
+		expect(proposeProgramme(context({ N: 60 }, { cropId: 'soybean' })).notes[0]).toContain('without nitrogen passes');
+	});
+
+	it('takes the usual planting date of the crop, in the year before for winter wheat', () => {
+		const of = (crop: CropId) =>
+			usualPlantingDate(
+				library.schedules.find((one) => one.crop === crop)!,
+				2027
+			);
+		expect([of('corn-grain'), of('winter-wheat')]).toEqual(['2027-05-01', '2026-10-05']);
+	});
+});
+
+it('shareOut puts an amount into caps: none over its cap, all of it where it fits, the fewest caps from the front', () => {
+	const caps = fc.array(fc.double({ min: 0, max: 200, noNaN: true }), { maxLength: 6 });
+	fc.assert(
+		fc.property(fc.double({ min: 0, max: 600, noNaN: true }), caps, (amount, given) => {
+			const shares = shareOut(amount, given);
+			const sum = (all: number[]) => all.reduce((total, one) => total + one, 0);
+			expect(shares).toHaveLength(given.length);
+			shares.forEach((share, at) => {
+				expect(share).toBeGreaterThanOrEqual(0);
+				expect(share).toBeLessThanOrEqual(given[at]! + 1e-9);
+			});
+			expect(sum(shares)).toBeCloseTo(Math.min(amount, sum(given)), 6);
+			const used = shares.findLastIndex((share) => share > 0);
+			if (used > 0) expect(sum(given.slice(0, used))).toBeLessThan(amount);
+		})
+	);
+});
+
+describe('the checks: each fires, its near miss does not, and its remedy clears it', () => {
+	const rules = (passes: Pass[], plan: PlanContext) => checkSeason(passes, plan).map(({ rule }) => rule);
+	const remedied = (passes: Pass[], plan: PlanContext, rule: string) => {
+		const check = checkSeason(passes, plan).find((one) => one.rule === rule)!;
+		const remedy = check.remedies[0]!;
+		return [...passes.filter(({ id }) => id !== check.pass), ...remedy.passes];
+	};
+
+	it('more nitrogen on one day than the ground can hold', () => {
+		const plan = context({});
+		const heavy = [pass({ rate: 600 })];
+		expect(checkSeason(heavy, plan)[0]).toMatchObject({ rule: 'holding-limit', severity: 'stop', pass: 'a' });
+		expect(rules([pass({ rate: 160 / 0.28 })], plan)).toEqual([]);
+		const split = remedied(heavy, plan, 'holding-limit');
+		expect(split.map(({ date }) => date)).toEqual(['2027-06-08', '2027-06-22']);
+		expect(rules(split, plan)).toEqual([]);
+		expect(carried(split, 'N', plan)).toBeCloseTo(168, 9);
+	});
+
+	it('splits onto days that have room', () => {
+		const busy = [pass({ rate: 600 }), pass({ id: 'b', date: '2027-06-22', rate: 400 })];
+		const split = remedied(busy, context({}), 'holding-limit');
+		expect(split.map(({ date }) => date)).toEqual(['2027-06-22', '2027-06-08', '2027-07-06']);
+		expect(rules(split, context({}))).toEqual([]);
+	});
+
+	it('counts the products of one day together, and names the larger', () => {
+		const day = [
+			pass({ rate: 400 }),
+			pass({ id: 'b', product: 'ammonium-sulfate', placement: 'broadcast', rate: 300 })
+		];
+		expect(checkSeason(day, context({}))[0]).toMatchObject({ rule: 'holding-limit', pass: 'a' });
+		expect(rules([day[0]!, { ...day[1]!, date: '2027-06-09' }], context({}))).toEqual([]);
+	});
+
+	it('says that no limit is known, rather than none there', () => {
+		const plan = context(
+			{},
+			{ holdingLimit: notApplicable('holding limit', 'the report gives no CEC', 'Ask the lab for CEC.') }
+		);
+		expect(checkSeason([pass({})], plan)[0]).toMatchObject({ rule: 'holding-limit', severity: 'mind' });
+		expect(checkSeason([pass({ product: 'potash', placement: 'broadcast' })], plan)).toEqual([]);
+	});
+
+	it('a product where it does not go', () => {
+		const ammonia = [pass({ product: 'ammonia', placement: 'broadcast', rate: 100 })];
+		expect(rules(ammonia, context({}))).toEqual(['placement']);
+		expect(rules(remedied(ammonia, context({}), 'placement'), context({}))).toEqual([]);
+	});
+
+	it('more than 4 short tons of lime at once', () => {
+		const lime = (rate: number) => [pass({ product: 'aglime', placement: 'incorporated', unit: 'short ton/ac', rate })];
+		expect(rules(lime(4.72), context({}))).toEqual(['heavy-lime']);
+		expect(rules(lime(4), context({}))).toEqual([]);
+		const halves = remedied(lime(4.72), context({}), 'heavy-lime');
+		expect(halves.map(({ rate, date }) => [rate, date])).toEqual([
+			[2.36, '2027-06-08'],
+			[2.36, '2028-06-08']
+		]);
+	});
+
+	it('passes that do not carry what was chosen', () => {
+		expect(checkSeason([pass({ rate: 357 })], context({ N: 110 }))[0]?.text).toContain(
+			'10 lb/ac short of the chosen 110'
+		);
+		expect(rules([pass({ rate: 357 })], context({ N: 100 }))).toEqual([]);
+	});
+});
+
+describe('cautions', () => {
+	it('stand with the product and the placement that call for them', () => {
+		expect(cautionsFor(product('ammonia'), 'injected', cautions)[0]).toContain(
+			'First aid: water for at least 15 minutes'
+		);
+		expect(cautionsFor(product('urea'), 'top-dress', cautions)[0]).toContain('loses ammonia');
+		expect(cautionsFor(product('urea'), 'incorporated', cautions)).toEqual([]);
+	});
+	it('are all on the plan, each once, with the general one last', () => {
+		const all = planCautions(
+			[pass({}), pass({ id: 'b' }), pass({ id: 'c', product: 'aglime', placement: 'broadcast' })],
+			products,
+			cautions
+		);
+		expect(all).toHaveLength(3);
+		expect(all.at(-1)).toContain('Follow the label and local code');
+	});
+	it('are written for every hazard that a product has', () => {
+		for (const { hazards, name } of products)
+			for (const hazard of hazards) expect(cautions.cautions[hazard], name).toBeTruthy();
+	});
+});
+
+describe('money and sums', () => {
+	it('a ton price becomes dollars per acre, and lime is priced by the ton', () => {
+		expect(passCost(pass({ rate: 500 }), product('uan-28'), 365)).toMatchObject({ value: 91.25, unit: '$/ac' });
+		const lime = pass({ product: 'aglime', unit: 'short ton/ac', rate: 2.5 });
+		expect(passCost(lime, product('aglime'), 32)).toMatchObject({ value: 80 });
+	});
+	it('a missing price makes the plan’s cost unknown, not smaller', () => {
+		const known = passCost(pass({}), product('uan-28'), 365);
+		const missing = passCost(pass({}), product('uan-28'), undefined);
+		expect(planCost([known, missing])).toMatchObject({ applies: false, reason: 'no price for UAN-28 is known' });
+		expect(planCost([known, known])).toMatchObject({ applies: true, value: 36.5 });
+	});
+	it('totals open into their passes', () => {
+		const totals = seasonTotals([pass({ rate: 100 }), pass({ id: 'b', product: 'map', rate: 100 })], { products });
+		expect(totals.map(({ label, value }) => [label, +value.toFixed(6)])).toEqual([
+			['N', 39],
+			['P2O5', 52]
+		]);
+		expect(totals[0]?.inputs).toHaveLength(2);
+	});
+});
+
+it('the product cards carry the densities of the trade tables (lb/gal at 60 F, from memory)', () => {
+	const density = (id: string) => product(id).densityLbPerGal;
+	expect(['uan-28', 'app-10-34-0', 'ammonium-thiosulfate', 'ammonia'].map(density)).toEqual([10.67, 11.65, 11.1, 5.15]);
+});

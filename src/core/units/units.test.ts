@@ -1,0 +1,80 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { allCautions, figure, notApplicable, withCaution } from '../figure/figure';
+import { formatNumber, formatQuantity, plainNumber, tidy } from './display';
+import { inSystem, valueFromSystem, valueInSystem } from './rate-units';
+import { conversionOf, unitsOf } from './result-units';
+
+describe('print', () => {
+	it.each([
+		[84.2, 'lb/ac', '84.2 lb/ac'],
+		[84.25, 'lb/ac', '84.3 lb/ac'],
+		[59.999, 'lb/ac', '60 lb/ac'],
+		[4.72, 'short ton/ac', '4.72 short ton/ac'],
+		[5.6, 'pH', '5.6'],
+		[31.2, '$/ac', '$31.20/ac'],
+		[0.37, '', '0.37'],
+		[12.34, '%', '12.3 %'],
+		[31617.4, 'lb', '31,617 lb'],
+		[1234567.5, 'lb', '1,234,568 lb'],
+		[10050.27, '$', '$10,050.27']
+	])('%f in %s is %s', (value, unit, expected) => expect(formatQuantity(value, unit)).toBe(expected));
+
+	it('rounds halves away from zero, never to -0, and rounds decimals as a reader would', () => {
+		expect(formatNumber(1.005, '$')).toBe('1.01');
+		expect(formatNumber(-0.01, 'lb/ac')).toBe('0');
+		expect(formatNumber(-2.25, 'lb/ac')).toBe('-2.3');
+	});
+	it('parts no thousands in files', () => expect(plainNumber(31617.4, 'lb/ac')).toBe('31617.4'));
+	it('takes the noise of binary fractions away', () => expect(tidy(4.719999999999999)).toBe(4.72));
+});
+
+describe('units of a rate', () => {
+	it('go there and back', () => {
+		fc.assert(
+			fc.property(
+				fc.double({ min: 0, max: 1e6, noNaN: true }),
+				fc.constantFrom('lb/ac', 'short ton/ac', '%'),
+				(value, unit) => {
+					expect(valueFromSystem(valueInSystem(value, unit, 'metric'), unit, 'metric')).toBeCloseTo(value, 6);
+				}
+			)
+		);
+	});
+	it('leave alone what has no metric twin, and what does not apply', () => {
+		const share = figure({ label: 'share', value: 12, unit: '%', basis: 'measured' });
+		expect(inSystem(share, 'metric')).toBe(share);
+		const none = notApplicable('rate', 'no CEC', 'ask');
+		expect(inSystem(none, 'metric')).toBe(none);
+	});
+});
+
+describe('units of a result', () => {
+	it('are each convertible, and no others', () => {
+		expect(unitsOf('K')).toContain('meq/100g');
+		expect(unitsOf('P')).not.toContain('meq/100g');
+		for (const unit of unitsOf('K')) expect(conversionOf('K', unit, 6)?.factor).toBeGreaterThan(0);
+		expect(conversionOf('P', 'meq/100g', 6)).toBeUndefined();
+		expect(conversionOf('pH', 'ppm', 6)).toBeUndefined();
+	});
+});
+
+describe('a figure', () => {
+	it('is never made of what is no number', () => {
+		expect(() => figure({ label: 'rate', value: NaN, unit: 'lb/ac', basis: 'practice' })).toThrow('rate is NaN');
+		expect(() => figure({ label: 'rate', value: Infinity, unit: 'lb/ac', basis: 'practice' })).toThrow(RangeError);
+	});
+	it('gathers the cautions of all its steps, each once', () => {
+		const leaf = figure({ label: 'K', value: 1, unit: 'ppm', basis: 'measured', cautions: ['half the limit'] });
+		const root = figure({
+			label: 'rate',
+			value: 2,
+			unit: 'lb/ac',
+			basis: 'memory',
+			inputs: [leaf, leaf],
+			cautions: ['old']
+		});
+		expect(allCautions(root)).toEqual(['old', 'half the limit']);
+		expect(withCaution(leaf, 'half the limit')).toBe(leaf);
+	});
+});
