@@ -1,0 +1,144 @@
+import { describe, expect, it } from 'vitest';
+import { validator } from '../check/validator';
+import { figure } from '../figure/figure';
+import { chosenRate } from '../rates/choose';
+import { advise } from '../rates/advise';
+import { passCost } from '../season/pass-cost';
+import { productOf } from '../season/plan-context';
+import type { Pass, SheetContent } from '../schema-types';
+import { cornRequest, library } from '../testing.test-help';
+import { buildSheet, type SheetSource } from './build-sheet';
+import { sheetTable, wholeFieldText } from './sheet-table';
+
+const asSheet = validator<SheetContent>('sheet');
+const { products, cautions } = library;
+
+const passes: Pass[] = [
+	{
+		id: 'a',
+		date: '2026-12-02',
+		label: 'Lime',
+		product: 'aglime',
+		rate: 4.72,
+		unit: 'short ton/ac',
+		placement: 'incorporated',
+		reason: 'Early.'
+	},
+	{
+		id: 'b',
+		date: '2027-06-08',
+		label: 'Side-dress',
+		product: 'uan-28',
+		rate: 510,
+		unit: 'lb/ac',
+		placement: 'row-base stream',
+		reason: '=1+1'
+	}
+];
+
+function source(change: Partial<SheetSource> = {}): SheetSource {
+	const request = change.request ?? cornRequest();
+	const answer = advise(request, library, '2026-11-23');
+	const nitrogen = chosenRate({ nutrient: 'N', method: 'tri-state-1995/nitrogen' }, answer.rates)!;
+	return {
+		preparedBy: 'Ada Verhulst',
+		issuedOn: '2026-11-23',
+		grower: 'Tarrow',
+		field: { name: 'North', areaAcres: 62 },
+		year: 2027,
+		crop: library.crops.find(({ id }) => id === 'corn-grain')!,
+		plantingDate: '2027-05-01',
+		previousCrop: 'soybean',
+		soilSource: 'sampled 2026-10-12',
+		soilValues: [figure({ label: 'soil pH', value: 5.6, unit: 'pH', basis: 'measured' })],
+		chosen: [nitrogen],
+		passes,
+		passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), 100)])),
+		findings: answer.findings,
+		checks: [],
+		packs: library.packs.packs.slice(0, 1),
+		request,
+		products,
+		cautionList: cautions,
+		...change
+	};
+}
+
+describe('a sheet', () => {
+	it('is complete in itself and fits its schema after a round through JSON', () => {
+		const content = asSheet(JSON.parse(JSON.stringify(buildSheet(source()))));
+		expect(content).toMatchObject({ format: 1, grower: 'Tarrow', units: 'us', crop: { name: 'Corn', yieldGoal: 160 } });
+		expect(content.rates[0]).toMatchObject({ nutrient: 'N', by: 'Tri-state guide 1995' });
+		expect(content.rates[0]?.rate.inputs.length).toBeGreaterThan(0);
+		expect(content.request).toEqual(cornRequest());
+	});
+
+	it('carries the cautions of its products, once, with who is bound by what', () => {
+		const { cautions: said, passes: lines } = buildSheet(source());
+		expect(said[0]).toContain('mask');
+		expect(said.at(-1)).toContain('licensed applicator');
+		expect(lines[1]?.cautions[0]).toContain('loses ammonia');
+	});
+
+	it('counts out the whole field, gallons of a liquid, and what is carried', () => {
+		const [lime, uan] = buildSheet(source()).passes;
+		expect(lime?.wholeField).toBeCloseTo(292.64, 9);
+		expect(lime?.gallonsPerAcre).toBeUndefined();
+		expect(uan?.gallonsPerAcre).toBeCloseTo(47.8, 1);
+		expect(uan?.nutrients).toBe('N 142.8');
+	});
+
+	it('leaves the whole field out where the area is not known, and the cost where a price is', () => {
+		const content = buildSheet(
+			source({
+				field: { name: 'North' },
+				passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), undefined)]))
+			})
+		);
+		expect(content.passes[0]).not.toHaveProperty('wholeField');
+		expect(content.cost).toMatchObject({ applies: false });
+	});
+});
+
+describe('the table of a sheet', () => {
+	it('has a line for each pass under its headers, with plain numbers', () => {
+		const [head, lime, uan] = sheetTable(buildSheet(source()));
+		expect(head).toHaveLength(11);
+		expect(lime?.slice(0, 5)).toEqual(['2026-12-02', 'Lime', 'Agricultural lime', '4.72', 'short ton/ac']);
+		expect(uan?.[5]).toBe('47.8');
+		expect(uan?.[8]).toBe('31,620 lb');
+	});
+
+	it('speaks the units of the sheet', () => {
+		const [, lime] = sheetTable(buildSheet(source({ request: { ...cornRequest(), units: 'metric' } })));
+		// 4.72 short tons/ac x 2.2417 = 10.58 t/ha
+		expect(lime?.slice(3, 5)).toEqual(['10.58', 't/ha']);
+	});
+
+	it('orders in pounds and short tons', () => {
+		expect(wholeFieldText(10039.2, 'lb/ac')).toBe('10,039 lb');
+		expect(wholeFieldText(292.64, 'short ton/ac')).toBe('292.64 short tons');
+	});
+});
+
+describe('a choice', () => {
+	const { rates } = advise(cornRequest(), library, '2026-11-23');
+	it('follows its method', () => {
+		expect(chosenRate({ nutrient: 'P2O5', method: 'tri-state-1995/phosphorus' }, rates)?.rate.value).toBeCloseTo(
+			84.2,
+			9
+		);
+	});
+	it('lapses where the method gives no rate any more, or is gone', () => {
+		expect(chosenRate({ nutrient: 'P2O5', method: 'northern-plains/phosphorus-olsen' }, rates)).toBeUndefined();
+		expect(chosenRate({ nutrient: 'P2O5', method: 'lost-pack/phosphorus' }, rates)).toBeUndefined();
+	});
+	it('of one’s own stands with its reason', () => {
+		const own = chosenRate({ nutrient: 'lime', ownRate: 2, reason: 'two years' }, rates);
+		expect(own).toMatchObject({
+			by: 'the adviser',
+			why: 'two years',
+			rate: { value: 2, unit: 'short ton/ac', basis: 'adviser' }
+		});
+	});
+});

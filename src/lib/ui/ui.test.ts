@@ -1,0 +1,97 @@
+import { describe, expect, it } from 'vitest';
+import { phStrip } from './charts/ph-strip';
+import { responseCurve } from './charts/response-curve';
+import { ageText, longDate, shortDate } from './dates';
+import { numberOrUndefined } from './numbers';
+import { nutrientColor } from './nutrient-color';
+import { basisText } from './basis-text';
+import { unitText } from './unit-text';
+import { figure } from '../../core/figure/figure';
+
+describe('a typed number', () => {
+	it.each([
+		['180', 180],
+		[' 0.5 ', 0.5],
+		['.5', 0.5],
+		['1,240.5', 1240.5],
+		['-3', -3],
+		[12, 12]
+	])('%s is read', (text, value) => expect(numberOrUndefined(text)).toBe(value));
+	it.each(['', ' ', '-', '5,4', '1e3', 'a lot', '12 bu', '1,24', NaN, null, undefined])('%s is none', (text) =>
+		expect(numberOrUndefined(text)).toBeUndefined()
+	);
+});
+
+describe('dates', () => {
+	it('are written as people write them', () => {
+		expect([longDate('2027-06-04'), shortDate('2027-06-04')]).toEqual(['4 Jun 2027', '4 Jun']);
+	});
+	it.each([
+		['2026-11-22', '1 day'],
+		['2026-11-13', '10 days'],
+		['2026-10-12', '6 weeks'],
+		['2026-05-20', '6 months'],
+		['2024-10-20', '2 years'],
+		['2026-11-24', 'in the future']
+	])('%s is %s old', (day, age) => expect(ageText(day, '2026-11-23')).toBe(age));
+});
+
+describe('words', () => {
+	it('say where a figure comes from', () => {
+		const of = (basis: 'published' | 'memory' | 'practice') =>
+			basisText(figure({ label: 'x', value: 1, unit: '', basis, citation: 'Bulletin 1' }));
+		expect(of('published')).toBe('Published: Bulletin 1.');
+		expect(of('memory')).toBe('Published: Bulletin 1. Value written from memory.');
+		expect(of('practice')).toBe('Common practice.');
+	});
+	it('tell the two kinds of pounds apart', () => {
+		expect(unitText('lb/ac')).not.toBe(unitText('lb/ac-furrow'));
+	});
+	it('give lime and potash colours of their own', () => {
+		expect(new Set((['N', 'P2O5', 'K2O', 'S', 'lime'] as const).map(nutrientColor)).size).toBe(5);
+	});
+});
+
+describe('the pH strip', () => {
+	const series = (target: number | undefined, band?: { low: number; high: number }) => {
+		const option = phStrip({
+			points: [
+				[4, 10],
+				[5, 73],
+				[9, 60]
+			],
+			band,
+			soilPh: 5.6,
+			target
+		}) as {
+			series: { data: unknown[]; markPoint: { data: unknown[] }; markArea?: unknown }[];
+		};
+		return option.series[0]!;
+	};
+	it('stays on its scale and marks a target only where it is another place than the soil', () => {
+		expect(series(6.5).data).toEqual([[5, 73]]);
+		expect(series(6.5).markPoint.data).toHaveLength(1);
+		expect(series(5.6).markPoint.data).toEqual([]);
+		expect(series(undefined).markPoint.data).toEqual([]);
+	});
+	it('shades a band only for a crop that has one', () => {
+		expect(series(6.5).markArea).toBeUndefined();
+		expect(series(6.5, { low: 6.3, high: 6.8 }).markArea).toBeDefined();
+	});
+});
+
+it('the response curve always has room for the soil that stands on it', () => {
+	for (const [soilTest, critical] of [
+		[3, 15],
+		[80, 15],
+		[40, 115],
+		[400, 115]
+	] as const) {
+		const end = Math.max(soilTest * 1.25, critical * 3);
+		const points: [number, number][] = Array.from({ length: 61 }, (_, at) => [(end * at) / 60, 50]);
+		const option = responseCurve({ points, soilTest, yieldHere: 50, critical, color: '#000', unit: 'ppm' }) as {
+			xAxis: { max: number };
+		};
+		expect(option.xAxis.max, `${soilTest}`).toBeGreaterThanOrEqual(soilTest);
+	}
+});
