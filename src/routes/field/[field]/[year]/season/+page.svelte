@@ -227,6 +227,9 @@
 	.passes .date {
 		white-space: nowrap;
 	}
+	.passes td:nth-child(2) {
+		min-width: 14rem;
+	}
 	.done td {
 		color: var(--ink-soft);
 	}
