@@ -8,6 +8,7 @@ import { productOf } from '../season/plan-context';
 import type { Pass, SheetContent } from '../schema-types';
 import { cornRequest, library } from '../testing.test-help';
 import { buildSheet, type SheetSource } from './build-sheet';
+import { sameAdvice } from './same-advice';
 import { sheetTable, wholeFieldText } from './sheet-table';
 
 const asSheet = validator<SheetContent>('sheet');
@@ -118,6 +119,23 @@ describe('the table of a sheet', () => {
 	it('orders in pounds and short tons', () => {
 		expect(wholeFieldText(10039.2, 'lb/ac')).toBe('10,039 lb');
 		expect(wholeFieldText(292.64, 'short ton/ac')).toBe('292.64 short tons');
+	});
+});
+
+describe('whether a sheet is out of date', () => {
+	const issued = JSON.parse(JSON.stringify(buildSheet(source()))) as SheetContent;
+	it('is not asked of who printed it and when', () => {
+		const request = { ...cornRequest(), asOf: '2030-01-01' };
+		expect(
+			sameAdvice(issued, buildSheet(source({ preparedBy: 'Someone', issuedOn: '2027-01-01', request, findings: [] })))
+		).toBe(true);
+	});
+	it('is told by a new soil test, a changed pass or another pack version', () => {
+		const richer = cornRequest();
+		richer.sample.layers[0]!.results[3]!.value = 170;
+		expect(sameAdvice(issued, buildSheet(source({ request: richer })))).toBe(false);
+		expect(sameAdvice(issued, buildSheet(source({ passes: passes.slice(1) })))).toBe(false);
+		expect(sameAdvice(issued, buildSheet(source({ packs: library.packs.packs.slice(1, 2) })))).toBe(false);
 	});
 });
 

@@ -1,3 +1,4 @@
+import { gravestFirst } from '../../figure/gravest-first';
 import { cationsOverCec } from './cations-over-cec';
 import type { Finding, ReportCheck, ReportContext } from './finding';
 import { impossibleValue } from './impossible-value';
@@ -25,6 +26,5 @@ const CHECKS: readonly ReportCheck[] = [
 
 /** Everything the report lacks or gets wrong, each with its remedy, the gravest first. */
 export function readReport(context: ReportContext): Finding[] {
-	const order = { stop: 0, mind: 1, note: 2 };
-	return CHECKS.flatMap((check) => check(context)).sort((a, b) => order[a.severity] - order[b.severity]);
+	return gravestFirst(CHECKS.flatMap((check) => check(context)));
 }

@@ -1,3 +1,4 @@
+import { gravestFirst } from '../../figure/gravest-first';
 import type { Pass } from '../../schema-types';
 import type { PlanContext } from '../plan-context';
 import type { PassCheck, SeasonCheck } from './check';
@@ -10,6 +11,5 @@ const CHECKS: readonly SeasonCheck[] = [holdingLimitCheck, placementCheck, heavy
 
 /** Everything the rules have against a plan, the gravest first. */
 export function checkSeason(passes: readonly Pass[], context: PlanContext): PassCheck[] {
-	const order = { stop: 0, mind: 1, note: 2 };
-	return CHECKS.flatMap((check) => check(passes, context)).sort((a, b) => order[a.severity] - order[b.severity]);
+	return gravestFirst(CHECKS.flatMap((check) => check(passes, context)));
 }

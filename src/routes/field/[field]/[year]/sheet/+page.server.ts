@@ -3,7 +3,7 @@ import { fieldYearOf } from '$lib/server/params';
 import { readSettings } from '$lib/server/stores/settings';
 import { listSheets } from '$lib/server/stores/sheets';
 import { theBook } from '$lib/server/the-book';
-import type { SheetContent } from '$core/schema-types';
+import { sameAdvice } from '$core/sheet/same-advice';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) => {
@@ -26,12 +26,3 @@ export const load: PageServerLoad = ({ params }) => {
 		}))
 	};
 };
-
-/** Whether two sheets say the same, whoever printed them and on whatever day. */
-function sameAdvice(a: SheetContent, b: SheetContent): boolean {
-	const advice = ({ issuedOn, preparedBy, request: { asOf, ...request }, findings, ...rest }: SheetContent) => {
-		void [issuedOn, preparedBy, asOf, findings];
-		return JSON.stringify({ ...rest, request });
-	};
-	return advice(a) === advice(JSON.parse(JSON.stringify(b)) as SheetContent);
-}

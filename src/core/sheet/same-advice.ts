@@ -1,0 +1,13 @@
+import type { SheetContent } from '../schema-types';
+
+/** What two sheets may differ in and still advise the same: who printed them, when, and how old that makes a sample. */
+const BESIDE_THE_POINT: ReadonlySet<string> = new Set(['issuedOn', 'preparedBy', 'asOf', 'findings']);
+
+/** Whether an issued sheet still says what would be issued now. */
+export function sameAdvice(issued: SheetContent, now: SheetContent): boolean {
+	return adviceText(issued) === adviceText(now);
+}
+
+function adviceText(content: SheetContent): string {
+	return JSON.stringify(content, (key, value: unknown) => (BESIDE_THE_POINT.has(key) ? undefined : value));
+}
