@@ -1,6 +1,4 @@
 import { figure, type Figure } from '../figure/figure';
-import { formatNumber } from '../units/display';
-import { valueInSystem, type UnitSystem } from '../units/rate-units';
 import type { Nutrient, Pass, Product } from '../schema-types';
 
 /** Pounds of a nutrient per acre that a pass puts on: product x percent / 100. */
@@ -40,16 +38,6 @@ export function productFor(poundsOfNutrient: number, product: Product, nutrient:
 	const fraction = fractionOf(product, nutrient);
 	if (fraction === 0) throw new RangeError(`${product.name} carries no ${nutrient}`);
 	return poundsOfNutrient / fraction;
-}
-
-/** "N 60, P2O5 20": what a pass carries in lb/ac or kg/ha, for people. */
-export function nutrientsText(pass: Pass, product: Product, units: UnitSystem): string {
-	return (Object.keys(product.analysis) as Nutrient[])
-		.map(
-			(nutrient) =>
-				`${nutrient} ${formatNumber(valueInSystem(passNutrient(pass, product, nutrient), 'lb/ac', units), 'lb/ac')}`
-		)
-		.join(', ');
 }
 
 function fractionOf(product: Product, nutrient: Nutrient): number {

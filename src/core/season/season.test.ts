@@ -6,7 +6,8 @@ import { library } from '../testing.test-help';
 import { checkSeason } from './checks/check-season';
 import { cautionsFor, planCautions } from './hazards';
 import { passCost, planCost } from './pass-cost';
-import { nutrientsText, passNutrient, productFor } from './pass-nutrients';
+import { gallonsPerAcre, passNutrients, passRate, wholeField } from './pass-figures';
+import { passNutrient, productFor } from './pass-nutrients';
 import { productOf, type PlanContext } from './plan-context';
 import { carried, proposeProgramme, shareOut, usualPlantingDate } from './propose-programme';
 import { seasonTotals } from './season-totals';
@@ -49,10 +50,21 @@ describe('product from nutrient (trade arithmetic, common practice)', () => {
 	it('is refused for a nutrient the product lacks', () => {
 		expect(() => productFor(60, product('potash'), 'N')).toThrow('carries no N');
 	});
-	it('counts every nutrient of a product, in the units asked for', () => {
-		const map = pass({ product: 'map', rate: 200 });
-		expect(nutrientsText(map, product('map'), 'us')).toBe('N 22, P2O5 104');
-		expect(nutrientsText(map, product('map'), 'metric')).toBe('N 24.7, P2O5 116.6');
+	it('counts every nutrient of a product, each with its steps', () => {
+		const map = passNutrients(pass({ product: 'map', rate: 200 }), product('map'));
+		expect(map.map(({ nutrient, pounds }) => [nutrient, pounds.value])).toEqual([
+			['N', 22],
+			['P2O5', 104]
+		]);
+		expect(map[0]?.pounds.inputs.map(({ value }) => value)).toEqual([200, 11]);
+	});
+	it('gallons by density, and the whole field by its area', () => {
+		const rate = passRate(pass({ rate: 510 }), product('uan-28'));
+		const gallons = gallonsPerAcre(rate, product('uan-28'));
+		expect(gallons.applies && gallons.value).toBeCloseTo(510 / 10.67, 9);
+		expect(gallonsPerAcre(rate, product('urea'))).toMatchObject({ applies: false });
+		expect(wholeField(rate, 62)).toMatchObject({ value: 31620, unit: 'lb' });
+		expect(wholeField(rate, undefined)).toMatchObject({ applies: false, reason: 'the area is not known' });
 	});
 });
 

@@ -1,8 +1,8 @@
 import type { Figure, Answer } from '../figure/figure';
 import type { Chosen } from '../rates/choose';
 import { cautionsFor, planCautions } from '../season/hazards';
-import { nutrientsText } from '../season/pass-nutrients';
 import { planCost } from '../season/pass-cost';
+import { gallonsPerAcre, passNutrients, passRate, wholeField } from '../season/pass-figures';
 import { productOf } from '../season/plan-context';
 import { seasonTotals } from '../season/season-totals';
 import type {
@@ -73,16 +73,17 @@ export function buildSheet(source: SheetSource): SheetContent {
 
 function sheetPass(
 	pass: Pass,
-	{ products, cautionList, field, passCosts, request }: SheetSource
+	{ products, cautionList, field, passCosts }: SheetSource
 ): SheetContent['passes'][number] {
 	const product = productOf(pass, products);
-	const density = product.densityLbPerGal;
+	const rate = passRate(pass, product);
 	return {
 		pass,
 		productName: product.name,
-		nutrients: nutrientsText(pass, product, request.units),
-		...(field.areaAcres === undefined ? {} : { wholeField: pass.rate * field.areaAcres }),
-		...(density === undefined ? {} : { gallonsPerAcre: pass.rate / density }),
+		rate,
+		carries: passNutrients(pass, product),
+		wholeField: wholeField(rate, field.areaAcres),
+		gallons: gallonsPerAcre(rate, product),
 		cost: passCosts.get(pass.id)!,
 		cautions: cautionsFor(product, pass.placement, cautionList)
 	};

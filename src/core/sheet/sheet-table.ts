@@ -1,6 +1,9 @@
-import type { Pass, SheetContent } from '../schema-types';
-import { formatNumber, plainNumber } from '../units/display';
-import { unitInSystem, valueInSystem } from '../units/rate-units';
+import type { Answer } from '../figure/figure';
+import type { SheetContent } from '../schema-types';
+import { formatQuantity, plainNumber } from '../units/display';
+import { inSystem, type UnitSystem } from '../units/rate-units';
+
+type SheetPass = SheetContent['passes'][number];
 
 const HEADERS = [
 	'date',
@@ -20,24 +23,36 @@ const HEADERS = [
 export function sheetTable({ passes, units }: SheetContent): string[][] {
 	return [
 		HEADERS,
-		...passes.map(({ pass, productName, nutrients, wholeField, gallonsPerAcre, cautions }) => [
-			pass.date,
-			pass.label,
-			productName,
-			plainNumber(valueInSystem(pass.rate, pass.unit, units), unitInSystem(pass.unit, units)),
-			unitInSystem(pass.unit, units),
-			gallonsPerAcre === undefined ? '' : plainNumber(gallonsPerAcre, 'ac'),
-			pass.placement,
-			nutrients,
-			wholeField === undefined ? '' : wholeFieldText(wholeField, pass.unit),
-			pass.reason,
-			cautions.join(' ')
-		])
+		...passes.map(({ pass, productName, rate, carries, wholeField, gallons, cautions }) => {
+			const shown = inSystem(rate, units);
+			return [
+				pass.date,
+				pass.label,
+				productName,
+				shown.applies ? plainNumber(shown.value, shown.unit) : '',
+				shown.applies ? shown.unit : '',
+				gallons.applies ? plainNumber(gallons.value, gallons.unit) : '',
+				pass.placement,
+				carriesText(carries, units),
+				quantityText(wholeField),
+				pass.reason,
+				cautions.join(' ')
+			];
+		})
 	];
 }
 
-/** Product for the whole field in the unit it is ordered in: "10,039 lb", "292.64 short tons". */
-export function wholeFieldText(amount: number, unit: Pass['unit']): string {
-	const shown = unit === 'short ton/ac' ? 'short tons' : 'lb';
-	return `${formatNumber(amount, shown)} ${shown}`;
+/** "N 60, P2O5 20": what a pass carries in lb/ac or kg/ha; empty for lime. */
+export function carriesText(carries: SheetPass['carries'], units: UnitSystem): string {
+	return carries
+		.map(({ nutrient, pounds }) => {
+			const shown = inSystem(pounds, units);
+			return `${nutrient} ${shown.applies ? plainNumber(shown.value, shown.unit) : ''}`;
+		})
+		.join(', ');
+}
+
+/** A quantity in words, or the reason why there is none: "10,039 lb", "the area is not known". */
+export function quantityText(answer: Answer): string {
+	return answer.applies ? formatQuantity(answer.value, answer.unit) : answer.reason;
 }

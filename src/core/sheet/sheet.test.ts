@@ -9,7 +9,7 @@ import type { Pass, SheetContent } from '../schema-types';
 import { cornRequest, library } from '../testing.test-help';
 import { buildSheet, type SheetSource } from './build-sheet';
 import { sameAdvice } from './same-advice';
-import { sheetTable, wholeFieldText } from './sheet-table';
+import { sheetTable } from './sheet-table';
 
 const asSheet = validator<SheetContent>('sheet');
 const { products, cautions } = library;
@@ -83,10 +83,10 @@ describe('a sheet', () => {
 
 	it('counts out the whole field, gallons of a liquid, and what is carried', () => {
 		const [lime, uan] = buildSheet(source()).passes;
-		expect(lime?.wholeField).toBeCloseTo(292.64, 9);
-		expect(lime?.gallonsPerAcre).toBeUndefined();
-		expect(uan?.gallonsPerAcre).toBeCloseTo(47.8, 1);
-		expect(uan?.nutrients).toBe('N 142.8');
+		expect(lime?.wholeField.applies && lime.wholeField.value).toBeCloseTo(292.64, 9);
+		expect(lime?.gallons.applies).toBe(false);
+		expect(uan?.gallons.applies && uan.gallons.value).toBeCloseTo(47.8, 1);
+		expect(uan?.carries.map(({ nutrient, pounds }) => [nutrient, +pounds.value.toFixed(6)])).toEqual([['N', 142.8]]);
 	});
 
 	it('leaves the whole field out where the area is not known, and the cost where a price is', () => {
@@ -96,7 +96,7 @@ describe('a sheet', () => {
 				passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), undefined)]))
 			})
 		);
-		expect(content.passes[0]).not.toHaveProperty('wholeField');
+		expect(content.passes[0]?.wholeField).toMatchObject({ applies: false, reason: 'the area is not known' });
 		expect(content.cost).toMatchObject({ applies: false });
 	});
 });
@@ -116,9 +116,9 @@ describe('the table of a sheet', () => {
 		expect(lime?.slice(3, 5)).toEqual(['10.58', 't/ha']);
 	});
 
-	it('orders in pounds and short tons', () => {
-		expect(wholeFieldText(10039.2, 'lb/ac')).toBe('10,039 lb');
-		expect(wholeFieldText(292.64, 'short ton/ac')).toBe('292.64 short tons');
+	it('says the reason where there is no number', () => {
+		const [, lime] = sheetTable(buildSheet(source({ field: { name: 'North' } })));
+		expect(lime?.[8]).toBe('the area is not known');
 	});
 });
 

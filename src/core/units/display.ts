@@ -13,7 +13,8 @@ const DIGITS: Record<string, number> = {
 	in: 1,
 	ac: 1,
 	lb: 0,
-	'short tons': 2
+	'short tons': 2,
+	'gal/ac': 1
 };
 
 /**
@@ -27,22 +28,27 @@ export function formatNumber(value: number, unit: string): string {
 
 /** The same without parted thousands, for files that programs read. */
 export function plainNumber(value: number, unit: string): string {
-	const digits = DIGITS[unit] ?? fitting(value);
+	const digits = DIGITS[unit] ?? (isMoney(unit) ? 2 : fitting(value));
 	const text = roundTo(value, digits).toFixed(digits);
-	return unit.startsWith('$') ? text : text.replace(/\.0+$/, '');
+	return isMoney(unit) ? text : text.replace(/\.0+$/, '');
 }
 
 /** A number with its unit, as a sentence would carry it: "$31.20/ac", "84.2 lb/ac", "5.6" for a pH. */
 export function formatQuantity(value: number, unit: string): string {
 	const number = formatNumber(value, unit);
 	if (unit === '' || unit === 'pH') return number;
-	if (unit.startsWith('$')) return `$${number}${unit.slice(1)}`;
+	if (isMoney(unit)) return `$${number}${unit.slice(1)}`;
 	return unit === '%' ? `${number} %` : `${number} ${unit}`;
 }
 
 /** A number without the noise of binary fractions (4.719999999999999 is 4.72), for answers that programs read. */
 export function tidy(value: number): number {
 	return Number(value.toPrecision(12));
+}
+
+/** "$", "$/ac", "$/lb N": printed with cents, the sign in front. "$ per short ton" too. */
+function isMoney(unit: string): boolean {
+	return unit.startsWith('$');
 }
 
 /** Coefficients keep up to four digits behind the point, so that 0.37 does not print as 0.4. */

@@ -2,8 +2,7 @@
 <script lang="ts">
 	import type { SheetContent } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
-	import { wholeFieldText } from '$core/sheet/sheet-table';
-	import { inSystem, unitInSystem, valueInSystem } from '$core/units/rate-units';
+	import { inSystem, unitInSystem } from '$core/units/rate-units';
 	import { longDate } from './dates';
 	import Quantity from './Quantity.svelte';
 	import Severity from './Severity.svelte';
@@ -11,11 +10,6 @@
 	const { content, number }: { content: SheetContent; number: number | undefined } = $props();
 
 	const warnings = $derived([...content.checks, ...content.findings].filter(({ severity }) => severity !== 'note'));
-
-	function rate(value: number, unit: string): string {
-		const shown = unitInSystem(unit, content.units);
-		return `${formatNumber(valueInSystem(value, unit, content.units), shown)} ${shown}`;
-	}
 </script>
 
 <article aria-label="Sheet">
@@ -40,24 +34,27 @@
 	<table class="ledger">
 		<thead>
 			<tr
-				><th>When</th><th>What</th><th class="num">Per acre</th><th>Where</th><th>Carries</th><th class="num"
-					>Whole field</th
-				></tr
+				><th>When</th><th>What</th><th class="num">Per acre</th><th>Where</th><th
+					>Carries, {unitInSystem('lb/ac', content.units)}</th
+				><th class="num">Whole field</th></tr
 			>
 		</thead>
 		<tbody>
-			{#each content.passes as { pass, productName, nutrients, wholeField, gallonsPerAcre } (pass.id)}
+			{#each content.passes as { pass, productName, rate, carries, wholeField, gallons } (pass.id)}
 				<tr>
 					<td class="nowrap">{longDate(pass.date)}</td>
 					<td><strong>{productName}</strong><br />{pass.label}. <span class="soft">{pass.reason}</span></td>
 					<td class="num">
-						{rate(pass.rate, pass.unit)}{#if gallonsPerAcre !== undefined}<br /><span class="soft"
-								>{formatNumber(gallonsPerAcre, 'ac')} gal/ac</span
-							>{/if}
+						<Quantity answer={inSystem(rate, content.units)} />
+						{#if gallons.applies}<br /><span class="soft"><Quantity answer={gallons} /></span>{/if}
 					</td>
 					<td>{pass.placement}</td>
-					<td>{nutrients || 'lime'}</td>
-					<td class="num">{wholeField === undefined ? 'area not known' : wholeFieldText(wholeField, pass.unit)}</td>
+					<td>
+						{#each carries as { nutrient, pounds } (nutrient)}
+							<div class="nowrap">{nutrient} <Quantity answer={inSystem(pounds, content.units)} bare /></div>
+						{:else}lime{/each}
+					</td>
+					<td class="num"><Quantity answer={wholeField} /></td>
 				</tr>
 			{/each}
 		</tbody>

@@ -1,17 +1,16 @@
 import { addDays, format, parseISO } from 'date-fns';
 import { createEvents } from 'ics';
-import { formatNumber } from '../../../core/units/display';
-import { unitInSystem, valueInSystem } from '../../../core/units/rate-units';
+import { carriesText, quantityText } from '../../../core/sheet/sheet-table';
+import { inSystem } from '../../../core/units/rate-units';
 import type { Sheet } from '../stores/sheets';
 
 /** The passes of a sheet as all-day entries of an iCalendar file (RFC 5545); undefined where it cannot be written. */
 export function sheetCalendar({ id, issuedAt, content }: Sheet): string | undefined {
 	const { field, passes, units } = content;
 	const { value } = createEvents(
-		passes.map(({ pass, productName, nutrients, cautions }) => {
-			const unit = unitInSystem(pass.unit, units);
-			const rate = `${formatNumber(valueInSystem(pass.rate, pass.unit, units), unit)} ${unit}`;
-			const carries = nutrients === '' ? '' : ` (${nutrients})`;
+		passes.map(({ pass, productName, rate, carries, cautions }) => {
+			const nutrients = carriesText(carries, units);
+			const carried = nutrients === '' ? '' : ` (${nutrients})`;
 			return {
 				uid: `${id}-${pass.id}@cosecha.invalid`,
 				productId: 'cosecha',
@@ -19,7 +18,11 @@ export function sheetCalendar({ id, issuedAt, content }: Sheet): string | undefi
 				start: dateParts(pass.date),
 				end: dateParts(format(addDays(parseISO(pass.date), 1), 'yyyy-MM-dd')),
 				title: `${field.name}: ${pass.label}`,
-				description: [`${productName}, ${rate}, ${pass.placement}${carries}.`, pass.reason, ...cautions]
+				description: [
+					`${productName}, ${quantityText(inSystem(rate, units))}, ${pass.placement}${carried}.`,
+					pass.reason,
+					...cautions
+				]
 					.filter(Boolean)
 					.join('\n')
 			};

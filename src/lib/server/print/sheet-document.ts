@@ -2,8 +2,8 @@ import { format, parseISO } from 'date-fns';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { SheetContent } from '../../../core/schema-types';
 import { formatNumber, formatQuantity } from '../../../core/units/display';
-import { inSystem, unitInSystem, valueInSystem } from '../../../core/units/rate-units';
-import { wholeFieldText } from '../../../core/sheet/sheet-table';
+import { inSystem, unitInSystem } from '../../../core/units/rate-units';
+import { carriesText, quantityText } from '../../../core/sheet/sheet-table';
 import type { Sheet } from '../stores/sheets';
 
 /** The page of an issued sheet: what, how much, when, where, why, cautions, who prepared it. Black on white. */
@@ -80,20 +80,18 @@ function heading({ field, crop, year, grower, issuedOn }: SheetContent, number: 
 }
 
 function passesTable({ passes, units }: SheetContent): Content {
-	const heads = ['When', 'What', 'Per acre', 'Where', 'Carries', 'Whole field'];
-	const rows = passes.map(({ pass, productName, nutrients, wholeField, gallonsPerAcre }): TableCell[] => {
-		const unit = unitInSystem(pass.unit, units);
-		const gallons = gallonsPerAcre === undefined ? '' : `\n${formatNumber(gallonsPerAcre, 'ac')} gal/ac`;
+	const carried = `Carries, ${unitInSystem('lb/ac', units)}`;
+	const heads = ['When', 'What', units === 'us' ? 'Per acre' : 'Per hectare', 'Where', carried, 'Whole field'];
+	const rows = passes.map(({ pass, productName, rate, carries, wholeField, gallons }): TableCell[] => {
+		const liquid = gallons.applies ? `\n${quantityText(gallons)}` : '';
 		return [
 			dateText(pass.date),
 			{ text: [{ text: productName, bold: true }, `\n${pass.label}. ${pass.reason}`] },
-			{
-				text: `${formatNumber(valueInSystem(pass.rate, pass.unit, units), unit)} ${unit}${gallons}`,
-				alignment: 'right'
-			},
+			{ text: quantityText(inSystem(rate, units)) + liquid, alignment: 'right' },
 			pass.placement,
-			nutrients || 'lime',
-			{ text: wholeField === undefined ? 'area not known' : wholeFieldText(wholeField, pass.unit), alignment: 'right' }
+			// A number stays on the line of its nutrient.
+			carriesText(carries, units).replace(/ (?=\d)/g, '\u00a0') || 'lime',
+			{ text: quantityText(wholeField), alignment: 'right' }
 		];
 	});
 	return {

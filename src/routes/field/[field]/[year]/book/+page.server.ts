@@ -1,6 +1,7 @@
 import { theLibrary } from '$lib/server/knowledge';
 import { fieldYearOf } from '$lib/server/params';
-import { nutrientsText } from '$core/season/pass-nutrients';
+import { passNutrients, passRate } from '$core/season/pass-figures';
+import { inSystem } from '$core/units/rate-units';
 import { productOf } from '$core/season/plan-context';
 import { listEvents } from '$lib/server/stores/events';
 import { listPasses } from '$lib/server/stores/field-years';
@@ -19,7 +20,6 @@ export const load: PageServerLoad = ({ params }) => {
 	return {
 		fieldId: field.id,
 		year,
-		units,
 		goal: goal && {
 			crop: crop?.name ?? goal.crop,
 			unit: crop?.yieldUnit ?? '',
@@ -28,7 +28,16 @@ export const load: PageServerLoad = ({ params }) => {
 		},
 		passes: passes.map(({ plan, doneOn }) => {
 			const product = productOf(plan, products);
-			return { plan, doneOn, productName: product.name, nutrients: nutrientsText(plan, product, units) };
+			return {
+				plan,
+				doneOn,
+				productName: product.name,
+				rate: inSystem(passRate(plan, product), units),
+				nutrients: passNutrients(plan, product).map(({ nutrient, pounds }) => ({
+					nutrient,
+					amount: inSystem(pounds, units)
+				}))
+			};
 		}),
 		events: listEvents(theBook(), field.id, MOST_EVENTS)
 	};

@@ -3,10 +3,10 @@
 	import { format, parseISO } from 'date-fns';
 	import { untrack } from 'svelte';
 	import { formatNumber } from '$core/units/display';
-	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import { longDate } from '$lib/ui/dates';
 	import { numberOrUndefined } from '$lib/ui/numbers';
 	import { post } from '$lib/ui/post';
+	import Quantity from '$lib/ui/Quantity.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -57,16 +57,17 @@
 						></thead
 					>
 					<tbody>
-						{#each data.passes as { plan, doneOn, productName, nutrients } (plan.id)}
+						{#each data.passes as { plan, doneOn, productName, rate, nutrients } (plan.id)}
 							<tr>
 								<td>{longDate(plan.date)}</td>
 								<td>{plan.label}</td>
 								<td>{productName}</td>
-								<td class="num">
-									{formatNumber(valueInSystem(plan.rate, plan.unit, data.units), plan.unit)}
-									{unitInSystem(plan.unit, data.units)}
+								<td class="num"><Quantity answer={rate} /></td>
+								<td>
+									{#each nutrients as { nutrient, amount } (nutrient)}
+										<span class="nutrient">{nutrient} <Quantity answer={amount} bare /></span>
+									{/each}
 								</td>
-								<td>{nutrients}</td>
 								<td>{doneOn ? longDate(doneOn) : 'not yet'}</td>
 								<td>
 									{#if doneOn}
@@ -110,6 +111,10 @@
 </div>
 
 <style>
+	.nutrient {
+		margin-right: 0.7rem;
+		white-space: nowrap;
+	}
 	.goal {
 		margin: 0;
 		align-self: center;

@@ -1,5 +1,5 @@
 import { cautionsFor } from '$core/season/hazards';
-import { nutrientsText } from '$core/season/pass-nutrients';
+import { passNutrients, passRate } from '$core/season/pass-figures';
 import { passCeiling, productOf } from '$core/season/plan-context';
 import { inSystem } from '$core/units/rate-units';
 import { theLibrary } from '$lib/server/knowledge';
@@ -37,7 +37,11 @@ export const load: PageServerLoad = ({ params }) => {
 					plan,
 					doneOn,
 					productName: product.name,
-					nutrients: nutrientsText(plan, product, units),
+					rate: inSystem(passRate(plan, product), units),
+					nutrients: passNutrients(plan, product).map(({ nutrient, pounds }) => ({
+						nutrient,
+						amount: inSystem(pounds, units)
+					})),
 					cost: costs.get(plan.id)!,
 					cautions: cautionsFor(product, plan.placement, cautions)
 				};

@@ -1,7 +1,5 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import { formatNumber } from '$core/units/display';
-	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import type { Pass, Remedy } from '$core/schema-types';
 	import { longDate } from '$lib/ui/dates';
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
@@ -41,11 +39,6 @@
 
 	async function setDone(pass: Pass, done: boolean): Promise<void> {
 		problem = (await post(`${base}/done`, { pass: pass.id, doneOn: done ? pass.date : null })) ?? '';
-	}
-
-	function rateText({ rate, unit }: Pass): string {
-		const shown = unitInSystem(unit, data.units);
-		return `${formatNumber(valueInSystem(rate, unit, data.units), shown)} ${shown}`;
 	}
 
 	/** Where the adviser's eye goes: the passes a check complains of. */
@@ -107,7 +100,7 @@
 					</tr>
 				</thead>
 				<tbody>
-					{#each season.passes as { plan, doneOn, productName, nutrients, cost, cautions } (plan.id)}
+					{#each season.passes as { plan, doneOn, productName, rate, nutrients, cost, cautions } (plan.id)}
 						{@const severity = complaint(plan.id)}
 						<tr class:done={doneOn !== null}>
 							<td class="date">{longDate(plan.date)}</td>
@@ -118,9 +111,13 @@
 								{#each cautions as caution (caution)}<div class="small caution">▲ {caution}</div>{/each}
 							</td>
 							<td>{productName}</td>
-							<td class="num">{rateText(plan)}</td>
+							<td class="num"><Quantity answer={rate} /></td>
 							<td>{plan.placement}</td>
-							<td>{nutrients}</td>
+							<td>
+								{#each nutrients as { nutrient, amount } (nutrient)}
+									<div class="nowrap">{nutrient} <Quantity answer={amount} bare /></div>
+								{/each}
+							</td>
 							<td class="num"
 								>{#if cost.applies}<Quantity answer={cost} />{:else}<span class="small soft">no price</span>{/if}</td
 							>
@@ -225,6 +222,9 @@
 
 <style>
 	.passes .date {
+		white-space: nowrap;
+	}
+	.nowrap {
 		white-space: nowrap;
 	}
 	.passes td:nth-child(2) {

@@ -1,4 +1,4 @@
-import { productOf } from '$core/season/plan-context';
+import { pricePerPound, productNeeds } from '$core/supply/product-needs';
 import { fieldYearOf } from '$lib/server/params';
 import { theLibrary } from '$lib/server/knowledge';
 import type { PageServerLoad } from './$types';
@@ -8,21 +8,15 @@ const PRICED = ['N', 'P2O5', 'K2O', 'S'] as const;
 export const load: PageServerLoad = ({ params }) => {
 	const { field, year, advice, prices, goal } = fieldYearOf(params);
 	const { products, crops } = theLibrary();
-	const needed = new Map<string, number>();
-	for (const { plan, doneOn } of advice?.passes ?? []) {
-		if (doneOn !== null) continue;
-		const pounds = plan.unit === 'short ton/ac' ? plan.rate * 2000 : plan.rate;
-		needed.set(plan.product, (needed.get(plan.product) ?? 0) + pounds);
-	}
+	const open = (advice?.passes ?? []).filter(({ doneOn }) => doneOn === null).map(({ plan }) => plan);
 	return {
 		fieldId: field.id,
 		year,
-		areaAcres: field.area_ac,
 		cost: advice?.cost,
-		needs: [...needed].map(([product, poundsPerAcre]) => {
-			const { name, densityLbPerGal } = productOf({ product }, products);
-			return { product, name, poundsPerAcre, densityLbPerGal };
-		}),
+		needs: productNeeds(open, products, field.area_ac ?? undefined).map(({ product, ...need }) => ({
+			name: product.name,
+			...need
+		})),
 		grain: goal && {
 			item: `grain:${goal.crop}`,
 			name: crops.find(({ id }) => id === goal.crop)?.name ?? goal.crop,
@@ -34,11 +28,10 @@ export const load: PageServerLoad = ({ params }) => {
 			name: nutrient,
 			price: prices.get(`nutrient:${nutrient}`)
 		})),
-		products: products.map(({ id, name, analysis }) => ({
-			item: `product:${id}`,
-			name,
-			analysis,
-			price: prices.get(`product:${id}`)
-		}))
+		products: products.map((product) => {
+			const item = `product:${product.id}`;
+			const price = prices.get(item);
+			return { item, name: product.name, price, perPound: pricePerPound(product, price) };
+		})
 	};
 };

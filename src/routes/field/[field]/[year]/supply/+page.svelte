@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import { formatNumber } from '$core/units/display';
 	import { numberOrUndefined } from '$lib/ui/numbers';
 	import { post } from '$lib/ui/post';
 	import Quantity from '$lib/ui/Quantity.svelte';
@@ -29,13 +28,6 @@
 		problem = (await post('/api/prices', { prices })) ?? '';
 		if (problem === '') typed = {};
 	}
-
-	/** Dollars per pound of the nutrient the product is bought for, nothing credited for the rest. */
-	function perPound(price: number | undefined, analysis: Record<string, number>): string {
-		const first = Object.entries(analysis).sort(([, a], [, b]) => b - a)[0];
-		if (price === undefined || !first || Object.keys(analysis).length > 1) return '';
-		return `$${(price / 2000 / (first[1] / 100)).toFixed(2)} per lb ${first[0]}`;
-	}
 </script>
 
 {#snippet priceCell(item: string, name: string, price: number | undefined)}
@@ -63,16 +55,14 @@
 					>
 				</thead>
 				<tbody>
-					{#each data.needs as { product, name, poundsPerAcre, densityLbPerGal } (product)}
+					{#each data.needs as { name, perAcre, gallons, order } (name)}
 						<tr>
 							<td>{name}</td>
-							<td class="num">{formatNumber(poundsPerAcre, 'lb/ac')} lb</td>
-							<td class="num">{densityLbPerGal ? formatNumber(poundsPerAcre / densityLbPerGal, 'ac') : ''}</td>
-							<td class="num">
-								{data.areaAcres === null
-									? 'area not known'
-									: `${formatNumber((poundsPerAcre * data.areaAcres) / 2000, 'short ton/ac')} short tons`}
-							</td>
+							<td class="num"><Quantity answer={perAcre} /></td>
+							<td class="num"
+								>{#if gallons.applies}<Quantity answer={gallons} />{/if}</td
+							>
+							<td class="num"><Quantity answer={order} /></td>
 						</tr>
 					{/each}
 				</tbody>
@@ -112,12 +102,12 @@
 			<table class="ledger">
 				<thead><tr><th>Product</th><th>Price</th><th></th></tr></thead>
 				<tbody>
-					{#each data.products as { item, name, price, analysis } (item)}
+					{#each data.products as { item, name, price, perPound } (item)}
 						<tr>
 							<td>{name}</td>
 							<td>{@render priceCell(item, name, price)}</td>
 							<td class="soft"
-								>$ per short ton <span class="small">{perPound(price, analysis as Record<string, number>)}</span></td
+								>$ per short ton {#if perPound}<span class="small"><Quantity answer={perPound} /></span>{/if}</td
 							>
 						</tr>
 					{/each}
