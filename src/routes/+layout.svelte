@@ -45,7 +45,8 @@
 
 	function onkeydown(event: KeyboardEvent): void {
 		const target = event.target as HTMLElement;
-		if (target.closest('input, textarea, select, [role="dialog"]')) return;
+		// A dialog that has just closed may still hold the focus; only an open one keeps the keys to itself.
+		if (target.closest('input, textarea, select') || document.querySelector('.bx--modal.is-visible')) return;
 		if ((event.ctrlKey || event.metaKey) && event.key === 'z') {
 			event.preventDefault();
 			void undo();
