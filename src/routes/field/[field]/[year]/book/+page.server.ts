@@ -1,10 +1,8 @@
 import { theLibrary } from '$lib/server/knowledge';
 import { fieldYearOf } from '$lib/server/params';
-import { passNutrients, passRate } from '$core/season/pass-figures';
-import { inSystem } from '$core/units/rate-units';
-import { productOf } from '$core/season/plan-context';
 import { listEvents } from '$lib/server/stores/events';
 import { listPasses } from '$lib/server/stores/field-years';
+import { passView } from '$lib/server/pass-view';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
 import type { PageServerLoad } from './$types';
@@ -26,19 +24,7 @@ export const load: PageServerLoad = ({ params }) => {
 			yieldGoal: goal.yield_goal,
 			harvested: goal.harvested_yield
 		},
-		passes: passes.map(({ plan, doneOn }) => {
-			const product = productOf(plan, products);
-			return {
-				plan,
-				doneOn,
-				productName: product.name,
-				rate: inSystem(passRate(plan, product), units),
-				nutrients: passNutrients(plan, product).map(({ nutrient, pounds }) => ({
-					nutrient,
-					amount: inSystem(pounds, units)
-				}))
-			};
-		}),
+		passes: passes.map((record) => passView(record, products, units)),
 		events: listEvents(theBook(), field.id, MOST_EVENTS)
 	};
 };

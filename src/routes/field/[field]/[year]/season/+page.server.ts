@@ -1,9 +1,9 @@
 import { cautionsFor } from '$core/season/hazards';
-import { passNutrients, passRate } from '$core/season/pass-figures';
 import { passCeiling, productOf } from '$core/season/plan-context';
 import { inSystem } from '$core/units/rate-units';
 import { theLibrary } from '$lib/server/knowledge';
 import { fieldYearOf } from '$lib/server/params';
+import { passView } from '$lib/server/pass-view';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
 import type { PageServerLoad } from './$types';
@@ -31,21 +31,11 @@ export const load: PageServerLoad = ({ params }) => {
 			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
 			totals: totals.map((total) => inSystem(total, units)),
 			checks,
-			passes: passes.map(({ plan, doneOn }) => {
-				const product = productOf(plan, products);
-				return {
-					plan,
-					doneOn,
-					productName: product.name,
-					rate: inSystem(passRate(plan, product), units),
-					nutrients: passNutrients(plan, product).map(({ nutrient, pounds }) => ({
-						nutrient,
-						amount: inSystem(pounds, units)
-					})),
-					cost: costs.get(plan.id)!,
-					cautions: cautionsFor(product, plan.placement, cautions)
-				};
-			})
+			passes: passes.map((record) => ({
+				...passView(record, products, units),
+				cost: costs.get(record.plan.id)!,
+				cautions: cautionsFor(productOf(record.plan, products), record.plan.placement, cautions)
+			}))
 		}
 	};
 };
