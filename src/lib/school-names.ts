@@ -3,6 +3,7 @@ import type { School } from '$core/schema-types';
 const NAMES: Record<School, string> = {
 	'feed-the-crop': 'Feed the crop',
 	'build-and-maintain': 'Build and maintain',
+	'replace-removal': 'Replace removal',
 	'mass-balance': 'Mass balance',
 	'sulfur-by-yield': 'By yield',
 	'buffer-line': 'Buffer line'

@@ -5,6 +5,7 @@ import { responseShape } from '../reading/response-shape';
 import { bufferLine } from './lime/buffer-line';
 import { massBalance } from './nitrogen/mass-balance';
 import { buildAndMaintain } from './phosphorus-potassium/build-and-maintain';
+import { removal } from './phosphorus-potassium/removal';
 import { linearSufficiency } from './phosphorus-potassium/linear-sufficiency';
 
 /** Every kind of rule that a pack may use. */
@@ -14,6 +15,7 @@ export const ruleKinds: readonly RuleKind<never>[] = [
 	responseShape,
 	linearSufficiency,
 	buildAndMaintain,
+	removal,
 	massBalance,
 	bufferLine
 ];

@@ -89,6 +89,29 @@ describe('feed the crop: NDSU SF882 / SDSU EC750 equations, from memory', () => 
 	});
 });
 
+describe('replace removal: IPNI removal tables, grain, from memory', () => {
+	it.each([
+		['P2O5 of', 'crop-removal/phosphorus', 'corn-grain', 200, 70],
+		['P2O5 of', 'crop-removal/phosphorus', 'soybean', 60, 43.8],
+		['P2O5 of', 'crop-removal/phosphorus', 'winter-wheat', 80, 38.4],
+		['P2O5 of', 'crop-removal/phosphorus', 'sunflower', 2000, 19.4],
+		['K2O of', 'crop-removal/potassium', 'soybean', 60, 70.2],
+		['K2O of', 'crop-removal/potassium', 'barley', 80, 25.6],
+		['K2O of', 'crop-removal/potassium', 'alfalfa', 5, 245]
+	] as const)('%s %s for %s at %i takes %f', (_name, method, crop, yieldGoal, expected) => {
+		expect(compute(method, crop, { yieldGoal })).toBeCloseTo(expected, 9);
+	});
+
+	it('soybean takes off more K than corn for each bushel, and about twice the P (trade fact, common practice)', () => {
+		const each = (method: string, crop: CropId) => compute(method, crop, { yieldGoal: 1 });
+		expect(each('crop-removal/potassium', 'soybean')).toBeGreaterThan(each('crop-removal/potassium', 'corn-grain'));
+		expect(each('crop-removal/phosphorus', 'soybean') / each('crop-removal/phosphorus', 'corn-grain')).toBeCloseTo(
+			2,
+			0
+		);
+	});
+});
+
 it('sulfur for wheat: 10 lb to 100 bu, 15 at 115 to 125, 20 above 130 (common practice)', () => {
 	const sulfur = (yieldGoal: number) => compute('wheat-sulfur/sulfur', 'winter-wheat', { yieldGoal });
 	expect([60, 100, 107.5, 115, 125, 130, 150].map(sulfur)).toEqual([10, 10, 12.5, 15, 15, 20, 20]);
