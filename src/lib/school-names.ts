@@ -9,6 +9,9 @@ const NAMES: Record<School, string> = {
 	'buffer-line': 'Buffer line'
 };
 
+/** Schools in the order in which they stand side by side. */
+export const SCHOOL_ORDER = Object.keys(NAMES) as readonly School[];
+
 /** What advisers call a school. */
 export function schoolName(school: School): string {
 	return NAMES[school];

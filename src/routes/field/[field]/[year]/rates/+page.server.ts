@@ -3,7 +3,7 @@ import { goalPage } from '$lib/server/goal-page';
 import { fieldYearOf } from '$lib/server/params';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
-import { schoolName } from '$lib/school-names';
+import { SCHOOL_ORDER, schoolName } from '$lib/school-names';
 import type { PageServerLoad } from './$types';
 
 const ROWS = [
@@ -31,6 +31,7 @@ export const load: PageServerLoad = ({ params }) => {
 			own: choice?.ownRate !== undefined && chosen ? inSystem(chosen.rate, units) : undefined,
 			opinions: (advice?.answer.rates ?? [])
 				.filter((rate) => rate.nutrient === nutrient)
+				.sort((a, b) => SCHOOL_ORDER.indexOf(a.school) - SCHOOL_ORDER.indexOf(b.school))
 				.map((rate) => ({
 					method: rate.method,
 					school: schoolName(rate.school),
