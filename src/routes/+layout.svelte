@@ -158,6 +158,11 @@
 		z-index: 60;
 	}
 	@media (min-width: 1100px) {
+		.top {
+			position: sticky;
+			top: 0;
+			z-index: 45;
+		}
 		.beside {
 			padding-right: 400px;
 		}

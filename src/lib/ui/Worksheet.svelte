@@ -66,6 +66,13 @@
 		padding: 1.2rem 1.3rem 2rem;
 		z-index: 50;
 	}
+	/* Beside the page, not over it: the bar with undo and units stays in reach. */
+	@media (min-width: 1100px) {
+		.drawer {
+			top: 3.25rem;
+			box-shadow: none;
+		}
+	}
 	.head {
 		display: flex;
 		justify-content: space-between;
