@@ -12,25 +12,24 @@ export function passNutrient(
 
 /** The same with its steps. */
 export function passNutrientFigure(pass: Pass, product: Product, nutrient: Nutrient): Figure {
-	const percent = product.analysis[nutrient] ?? 0;
+	const pounds = poundsPerAcre(pass.rate, pass.unit);
 	return figure({
 		label: `${nutrient} in ${pass.label}`,
 		value: passNutrient(pass, product, nutrient),
 		unit: 'lb/ac',
 		formula: 'product x percent / 100',
 		inputs: [
-			figure({ label: product.name, value: poundsPerAcre(pass.rate, pass.unit), unit: 'lb/ac', basis: 'adviser' }),
-			figure({
-				label: `${nutrient} in ${product.name}`,
-				value: percent,
-				unit: '%',
-				basis: product.basis,
-				citation: product.citation
-			})
+			figure({ label: product.name, value: pounds, unit: 'lb/ac', basis: 'adviser' }),
+			nutrientContent(product, nutrient)
 		],
 		basis: product.basis,
 		citation: product.citation
 	});
+}
+
+/** Percent of a nutrient on the product's card, by weight. */
+export function nutrientContent({ name, analysis, basis, citation }: Product, nutrient: Nutrient): Figure {
+	return figure({ label: `${nutrient} in ${name}`, value: analysis[nutrient] ?? 0, unit: '%', basis, citation });
 }
 
 /** Pounds of product per acre that carry so many pounds of a nutrient: pounds / fraction. */

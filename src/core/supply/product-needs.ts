@@ -1,6 +1,7 @@
 import { figure, type Answer, type Figure } from '../figure/figure';
-import type { Pass, Product } from '../schema-types';
+import type { Nutrient, Pass, Product } from '../schema-types';
 import { gallonsPerAcre, passRate, wholeField } from '../season/pass-figures';
+import { nutrientContent } from '../season/pass-nutrients';
 import { productOf } from '../season/plan-context';
 
 /** What a plan still needs of one product. */
@@ -45,23 +46,17 @@ export function productNeeds(
  * @returns undefined for a product with several nutrients (what the others are worth is a matter of credit) or none
  */
 export function pricePerPound(product: Product, pricePerShortTon: number | undefined): Figure | undefined {
-	const [only, ...more] = Object.entries(product.analysis);
-	if (pricePerShortTon === undefined || !only || more.length > 0) return undefined;
-	const [nutrient, percent] = only;
+	const [nutrient, ...more] = Object.keys(product.analysis) as Nutrient[];
+	if (pricePerShortTon === undefined || !nutrient || more.length > 0) return undefined;
+	const content = nutrientContent(product, nutrient);
 	return figure({
-		label: `${nutrient} in ${product.name}`,
-		value: pricePerShortTon / 2000 / (percent / 100),
+		label: content.label,
+		value: pricePerShortTon / 2000 / (content.value / 100),
 		unit: `$/lb ${nutrient}`,
 		formula: 'price / 2000 / fraction',
 		inputs: [
 			figure({ label: `price of ${product.name}`, value: pricePerShortTon, unit: '$ per short ton', basis: 'adviser' }),
-			figure({
-				label: `${nutrient} in ${product.name}`,
-				value: percent,
-				unit: '%',
-				basis: product.basis,
-				citation: product.citation
-			})
+			content
 		],
 		basis: 'adviser'
 	});

@@ -1,6 +1,5 @@
 <!-- One nutrient on its response curve, with one sentence. -->
 <script lang="ts">
-	import { formatNumber } from '$core/units/display';
 	import type { PageData } from '../../routes/field/[field]/[year]/reading/$types';
 	import Chart from './charts/Chart.svelte';
 	import { responseCurve } from './charts/response-curve';
@@ -14,15 +13,18 @@
 	const COLOURS = { P: '#b2521a', K: '#1f7391' };
 	const NAMES = { P: 'Phosphorus', K: 'Potassium' };
 
-	const sentence = $derived.by(() => {
+	/** A soil test is no finer than this share of the critical level. */
+	const BAND = 0.1;
+
+	/** Where the soil stands to the critical level, and what the crop will make of it. */
+	const verdict = $derived.by(() => {
 		const { soilTest, criticalLevel } = nutrient;
-		if (!soilTest || !criticalLevel) return '';
-		const gap = soilTest.value - criticalLevel.value;
-		const critical = formatNumber(criticalLevel.value, 'ppm');
-		if (gap < -0.1 * criticalLevel.value)
-			return `Short of the critical level of ${critical} ppm: ${cropName.toLowerCase()} will answer.`;
-		if (gap <= 0.1 * criticalLevel.value) return `At the critical level of ${critical} ppm: an answer is a coin toss.`;
-		return `Above the critical level of ${critical} ppm: ${cropName.toLowerCase()} will seldom answer this year.`;
+		if (!soilTest || !criticalLevel) return { stands: '', crop: '' };
+		const gap = soilTest.value / criticalLevel.value - 1;
+		const name = cropName.toLowerCase();
+		if (gap < -BAND) return { stands: 'Short of', crop: `${name} will answer` };
+		if (gap <= BAND) return { stands: 'At', crop: 'an answer is a coin toss' };
+		return { stands: 'Above', crop: `${name} will seldom answer this year` };
 	});
 </script>
 
@@ -33,7 +35,7 @@
 	</h2>
 	{#if nutrient.here.applies && nutrient.soilTest && nutrient.criticalLevel}
 		<Chart
-			label={`${NAMES[nutrient.analyte]}: yield against soil test. ${sentence}`}
+			label={`${NAMES[nutrient.analyte]}: yield against soil test. ${verdict.stands} the critical level: ${verdict.crop}.`}
 			option={responseCurve({
 				points: nutrient.points,
 				soilTest: nutrient.soilTest.value,
@@ -44,7 +46,10 @@
 			})}
 			height="220px"
 		/>
-		<p>{sentence} Expected yield without more: <Quantity answer={nutrient.here} /> of full.</p>
+		<p>
+			{verdict.stands} the critical level of <Quantity answer={nutrient.criticalLevel} />: {verdict.crop}. Expected
+			yield without more: <Quantity answer={nutrient.here} /> of full.
+		</p>
 	{:else if !nutrient.here.applies}
 		<p>No response curve applies, because {nutrient.here.reason}. {nutrient.here.remedy}</p>
 	{/if}
