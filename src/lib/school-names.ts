@@ -3,10 +3,18 @@ import type { School } from '$core/schema-types';
 const NAMES: Record<School, string> = {
 	'feed-the-crop': 'Feed the crop',
 	'build-and-maintain': 'Build and maintain',
+	'build-to-range': 'Keep in the range',
+	'class-table': 'By class of the test',
 	'replace-removal': 'Replace removal',
+	'balance-cations': 'Balance the cations',
 	'mass-balance': 'Mass balance',
 	'sulfur-by-yield': 'By yield',
-	'buffer-line': 'Buffer line'
+	'sulfur-with-nitrogen': 'Never N without S',
+	'sulfur-credits': 'Soil and organic matter first',
+	'buffer-line': 'Buffer line',
+	'acidity-ratio': 'Acidity ratio',
+	'buffer-capacity': 'Buffer capacity by layer',
+	'lime-table': 'Own table'
 };
 
 /** Schools in the order in which they stand side by side. */

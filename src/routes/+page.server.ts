@@ -1,5 +1,5 @@
 import { addDays, format, parseISO } from 'date-fns';
-import { theLibrary } from '$lib/server/knowledge';
+import { currentLibrary } from '$lib/server/current-library';
 import { planningYear } from '$lib/server/planning-year';
 import { listDue, listRoster } from '$lib/server/stores/roster';
 import { theBook } from '$lib/server/the-book';
@@ -11,7 +11,7 @@ const FORTNIGHT_DAYS = 14;
 export const load: PageServerLoad = () => {
 	const day = today();
 	const year = planningYear(day);
-	const { crops } = theLibrary();
+	const { crops } = currentLibrary();
 	const rows = listRoster(theBook(), year).map((row) => {
 		const crop = crops.find(({ id }) => id === row.crop);
 		return { ...row, cropName: crop?.name, yieldUnit: crop?.yieldUnit.replace('/ac', '') };

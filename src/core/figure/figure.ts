@@ -30,3 +30,13 @@ export function allCautions(root: Figure): string[] {
 	for (const input of root.inputs) for (const caution of allCautions(input)) seen.add(caution);
 	return [...seen];
 }
+
+/** The bridge between lab methods that a figure stands on, its own or that of an input; undefined where it has none. */
+export function approximationOf(root: Figure): string | undefined {
+	if (root.approximation !== undefined) return root.approximation;
+	for (const input of root.inputs) {
+		const found = approximationOf(input);
+		if (found !== undefined) return found;
+	}
+	return undefined;
+}

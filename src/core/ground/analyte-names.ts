@@ -20,7 +20,13 @@ const NAMES: Partial<Record<Analyte, string>> = {
 	B: 'boron',
 	Mn: 'manganese',
 	Cu: 'copper',
-	Fe: 'iron'
+	Fe: 'iron',
+	satCa: 'calcium, share of CEC',
+	satMg: 'magnesium, share of CEC',
+	satK: 'potassium, share of CEC',
+	satNa: 'sodium, share of CEC',
+	satH: 'hydrogen, share of CEC',
+	satAl: 'aluminium, share of CEC'
 };
 
 /** What an adviser calls the analyte in a sentence. */

@@ -2,7 +2,15 @@ import { InputError, type Problem } from '../check/problem';
 import { compileSchema, validator } from '../check/validator';
 import type { CropId, Example, PackDocument, Rule } from '../schema-types';
 import type { CompiledRule, PackSet } from './pack';
-import { noNumbers, type RuleKind } from './rule-kind';
+import { phScaleProblems } from './ph-scale-problems';
+import { INPUT_NAMES, noNumbers, type RuleKind } from './rule-kind';
+
+/** What each rule is in; nutrients are in lb/ac. */
+const UNIT_OF: Partial<Record<Rule['gives'], Rule['unit']>> = {
+	lime: 'short ton/ac',
+	'relative-yield': '%',
+	'response-curve': '%'
+};
 
 const asPack = validator<PackDocument>('pack');
 
@@ -17,13 +25,26 @@ export function compilePacks(documents: readonly unknown[], kinds: readonly Rule
 	for (const pack of packs) {
 		if (ids.has(pack.id)) throw new InputError([{ path: '/id', message: `two packs are named "${pack.id}"` }]);
 		ids.add(pack.id);
-		rules.push(...compilePack(pack, kinds));
+		const inspected = inspectPack(pack, kinds);
+		if (inspected.problems.length > 0) throw new InputError(inspected.problems);
+		rules.push(...inspected.rules);
 	}
 	return { packs, rules };
 }
 
-function compilePack(pack: PackDocument, kinds: readonly RuleKind<never>[]): CompiledRule[] {
-	const problems: Problem[] = [];
+/** The rules of a pack that can be worked with, and everything that keeps it from being taken. */
+interface InspectedPack {
+	rules: CompiledRule[];
+	problems: Problem[];
+}
+
+/**
+ * Looks a pack over without refusing it, as an editor needs it.
+ * @throws InputError for a document that has not the shape of a pack at all
+ */
+export function inspectPack(document: unknown, kinds: readonly RuleKind<never>[]): InspectedPack {
+	const pack = asPack(document);
+	const problems = [...bridgeProblems(pack)];
 	const names = new Set<string>();
 	const rules = pack.rules.flatMap((rule, index) => {
 		const path = `/rules/${index}`;
@@ -35,22 +56,37 @@ function compilePack(pack: PackDocument, kinds: readonly RuleKind<never>[]): Com
 			problems.push({ path: `${path}/kind`, message: `"${rule.kind}" is no rule kind; known kinds: ${known}` });
 			return [];
 		}
-		if (needsCitation(rule)) {
-			problems.push({ path: `${path}/citation`, message: `basis "${rule.basis}" needs the publication's name` });
-		}
-		if (rule.unit !== '%' && rule.gives !== 'holding-limit' && rule.school === undefined) {
-			problems.push({ path: `${path}/school`, message: 'is missing: a rate belongs to a school' });
-		}
+		problems.push(...headProblems(rule, path));
 		const compiled = compileRule(pack, rule, kind);
 		const wrong = [...coefficientProblems(compiled, path)];
+		if (wrong.length === 0) wrong.push(...phScaleProblems(compiled, path));
 		problems.push(...wrong, ...(wrong.length === 0 ? exampleProblems(compiled, path) : []));
-		return [compiled];
+		return wrong.length === 0 ? [compiled] : [];
 	});
-	if (problems.length > 0) throw new InputError(problems);
-	return rules;
+	return { rules, problems };
 }
 
-function needsCitation(rule: Rule): boolean {
+function* headProblems(rule: Rule, path: string): Generator<Problem> {
+	if (needsCitation(rule)) {
+		yield { path: `${path}/citation`, message: `basis "${rule.basis}" needs the publication's name` };
+	}
+	const unit = UNIT_OF[rule.gives] ?? 'lb/ac';
+	if (rule.unit !== unit) {
+		yield { path: `${path}/unit`, message: `must be "${unit}" for ${rule.gives}; got "${rule.unit}"` };
+	}
+	if (rule.unit !== '%' && rule.gives !== 'holding-limit' && rule.school === undefined) {
+		yield { path: `${path}/school`, message: 'is missing: a rate belongs to a school' };
+	}
+}
+
+function* bridgeProblems({ bridges = [] }: PackDocument): Generator<Problem> {
+	for (const [index, bridge] of bridges.entries()) {
+		if (!needsCitation(bridge)) continue;
+		yield { path: `/bridges/${index}/citation`, message: `basis "${bridge.basis}" needs the publication's name` };
+	}
+}
+
+function needsCitation(rule: Pick<Rule, 'basis' | 'citation'>): boolean {
 	return (rule.basis === 'published' || rule.basis === 'memory') && rule.citation === undefined;
 }
 
@@ -75,23 +111,36 @@ function* coefficientProblems(compiled: CompiledRule, path: string): Generator<P
 	}
 }
 
+/** What a worked example comes out as; undefined where the rule has no coefficients for its crop. */
+export function workedOut({ kind, parametersFor }: CompiledRule, example: Example): number | undefined {
+	const parameters = parametersFor(example.crop);
+	return parameters === undefined ? undefined : kind.compute(parameters, numbersOf(example));
+}
+
 function* exampleProblems(compiled: CompiledRule, path: string): Generator<Problem> {
 	for (const [index, example] of compiled.rule.examples.entries()) {
 		const at = `${path}/examples/${index}`;
-		const parameters = compiled.parametersFor(example.crop);
-		if (parameters === undefined) {
+		const unknown = Object.keys(example.inputs).find((name) => !(INPUT_NAMES as readonly string[]).includes(name));
+		if (unknown !== undefined) {
+			yield { path: `${at}/inputs/${unknown}`, message: `is no input; known: ${INPUT_NAMES.join(', ')}` };
+			continue;
+		}
+		const value = workedOut(compiled, example);
+		if (value === undefined) {
 			yield { path: `${at}/crop`, message: `the rule has no coefficients for ${example.crop ?? 'no crop'}` };
 			continue;
 		}
-		const value = compiled.kind.compute(parameters, numbersOf(example));
 		if (!(Math.abs(value - example.gives) <= example.tolerance)) {
 			yield { path: `${at}/gives`, message: exampleMessage(example, value) };
 		}
 	}
 }
 
+/** What a worked example leaves unsaid: no credits, no straw taken off. */
+const UNSAID = { credits: 0, residueShare: 0 };
+
 function numbersOf(example: Example) {
-	return Object.assign(noNumbers(), { credits: 0 }, example.inputs);
+	return Object.assign(noNumbers(), UNSAID, example.inputs);
 }
 
 function exampleMessage(example: Example, value: number): string {

@@ -1,18 +1,31 @@
 import type { Answer, Figure } from '../figure/figure';
 import type { Rule } from '../schema-types';
 
-/** What a rule may ask for. Units: ppm, meq/100 g, pH, %, inches, the crop's yield unit, lb N/ac for credits. */
-export type InputName =
-	| 'soilTest'
-	| 'cec'
-	| 'organicMatter'
-	| 'yieldGoal'
-	| 'soilPh'
-	| 'bufferPh'
-	| 'targetPh'
-	| 'limeDepthIn'
-	| 'effectiveFraction'
-	| 'credits';
+/**
+ * What a rule may ask for. Units: ppm, meq/100 g, pH, %, inches, g/cm3, cm, the crop's yield unit, lb N/ac for
+ * credits and the nitrogen rate; fractions for the effective part of a lime and the share of straw taken off.
+ */
+export const INPUT_NAMES = [
+	'soilTest',
+	'cec',
+	'organicMatter',
+	'organicCarbon',
+	'clay',
+	'bulkDensity',
+	'layerThicknessCm',
+	'sampledDepthIn',
+	'yieldGoal',
+	'residueShare',
+	'nitrogenRate',
+	'soilPh',
+	'bufferPh',
+	'targetPh',
+	'limeDepthIn',
+	'effectiveFraction',
+	'credits'
+] as const;
+
+export type InputName = (typeof INPUT_NAMES)[number];
 
 /** Plain numbers for `compute`. A missing one is NaN, which the arithmetic passes on; `explain` reports it. */
 export type RuleNumbers = Record<InputName, number>;
@@ -31,6 +44,8 @@ export interface RuleKind<P> {
 	readonly kind: string;
 	/** JSON Schema of the coefficients for one crop: the rule's `parameters` with the crop's laid over them. */
 	readonly parameters: object;
+	/** Worked once for each layer of the sample that gives a pH, and summed. */
+	readonly byLayer?: true;
 	/** The inputs this rule cannot do without. */
 	needs(parameters: P): readonly InputName[];
 	/** The number alone, without allocating: used over whole rasters. NaN where an input is missing. */
@@ -41,16 +56,10 @@ export interface RuleKind<P> {
 
 /** A set of numbers with nothing known yet. */
 export function noNumbers(): RuleNumbers {
-	return {
-		soilTest: NaN,
-		cec: NaN,
-		organicMatter: NaN,
-		yieldGoal: NaN,
-		soilPh: NaN,
-		bufferPh: NaN,
-		targetPh: NaN,
-		limeDepthIn: NaN,
-		effectiveFraction: NaN,
-		credits: NaN
-	};
+	return Object.fromEntries(INPUT_NAMES.map((name) => [name, NaN])) as RuleNumbers;
+}
+
+/** What every figure of a rule says of where it comes from. */
+export function sourceOf({ basis, citation }: RuleWords): Pick<Figure, 'basis' | 'citation'> {
+	return { basis, citation };
 }

@@ -36,7 +36,8 @@ describe('lime', () => {
 	it('is in proportion between two target lines and does not apply outside them', () => {
 		const between = rateOf({ ...cornRequest(), targetPh: 6.25 }, 'tri-state-1995/lime').rate!;
 		expect(between).toBeCloseTo((4.72 + 3.86) / 2, 9);
-		const outside = rateOf({ ...cornRequest(), targetPh: 7 }, 'tri-state-1995/lime');
+		const barley = { ...cornRequest(), crop: { id: 'barley' as const, yieldGoal: 80 } };
+		const outside = rateOf({ ...barley, targetPh: 7 }, 'tri-state-1995/lime');
 		expect(outside).toMatchObject({ applies: false, rate: null });
 		expect(outside.reason).toContain('from a target pH of 6 to 6.8');
 	});

@@ -1,17 +1,21 @@
-import { inputReaders } from './input-readers';
-import { rateOf } from './rate';
 import { figure, notApplicable, type Answer } from '../figure/figure';
-import type { PackSet } from '../packs/pack';
+import type { CompiledRule, PackSet } from '../packs/pack';
+import { applyRule } from '../reading/apply-rule';
 import { baseSaturation, cationExchangeCapacity } from '../reading/cec';
 import { readReport } from '../reading/findings/read-report';
 import { readHoldingRoom } from '../reading/holding-room';
 import type { Site } from '../reading/site';
 import { soilLayers } from '../reading/soil-layers';
 import { InputError } from '../check/problem';
-import type { AdviseAnswer, AdviseRequest, Crop, RateNutrient } from '../schema-types';
+import type { AdviseAnswer, AdviseRequest, Crop, Liming, Outlook, RateNutrient } from '../schema-types';
 import { HA_PER_ACRE } from '../units/factors';
 import { tidy } from '../units/display';
 import { inSystem } from '../units/rate-units';
+import { inputReaders } from './input-readers';
+import { limingOf } from './lime/liming';
+import { outlookOf } from './outlook/six-year-outlook';
+import { bothYears } from './phosphorus-potassium/both-years';
+import { rateOf } from './rate';
 
 /** What advice stands on beside the request: guides and crops, loaded once. */
 export interface Knowledge {
@@ -20,7 +24,19 @@ export interface Knowledge {
 }
 
 /** What rates are given for, in the order in which they are read. */
-export const RATE_NUTRIENTS: readonly RateNutrient[] = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'lime'];
+export const RATE_NUTRIENTS: readonly RateNutrient[] = [
+	'N',
+	'P2O5',
+	'K2O',
+	'S',
+	'Mg',
+	'Ca',
+	'lime',
+	'B',
+	'Zn',
+	'Mn',
+	'Cu'
+];
 
 /**
  * Rates by every school for one field, what the report lacks, and what was derived from it.
@@ -32,39 +48,88 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 	const site = siteOf(request, knowledge.crops, today);
 	const wanted = wantedRules(request, knowledge.packs);
 	const prices = request.prices ?? {};
+	const next = nextCropOf(request, knowledge.crops);
 	const rates = RATE_NUTRIENTS.flatMap((nutrient) =>
 		wanted
 			.filter(({ rule }) => rule.gives === nutrient)
-			.map((compiled) => rateOf(compiled, nutrient, site, prices, request.units, inputReaders))
+			.map((compiled) => {
+				const rate = rateOf(compiled, nutrient, site, prices, request.units, inputReaders);
+				if (!next || !isTwoYear(nutrient)) return rate;
+				return { ...rate, bothYears: inSystem(bothYears(compiled, site, next, inputReaders), request.units) };
+			})
 	);
 	const cec = cationExchangeCapacity(site.layers);
+	const liming = adviseLiming(wanted, site, knowledge.packs, prices);
 	return {
 		rates,
 		findings: readReport({ site, cec, packs: knowledge.packs }),
-		derived: derivedOf(site, cec, knowledge.packs, request.units)
+		derived: derivedOf(site, cec, knowledge.packs, request.units),
+		...(liming ? { liming } : {}),
+		...(request.outlookYears === undefined ? {} : { outlooks: adviseOutlooks(request, wanted, site, knowledge.packs) })
 	};
+}
+
+function isTwoYear(nutrient: RateNutrient): nutrient is 'P2O5' | 'K2O' {
+	return nutrient === 'P2O5' || nutrient === 'K2O';
+}
+
+/** The lime of the first method that gives a rate; of the first at all where none does. */
+function adviseLiming(
+	wanted: readonly CompiledRule[],
+	site: Site,
+	packs: PackSet,
+	prices: NonNullable<AdviseRequest['prices']>
+): Liming | undefined {
+	const methods = wanted.filter(({ rule }) => rule.gives === 'lime');
+	const answers = methods.map((method) => ({ method, rate: applyRule(method, site, inputReaders) }));
+	const used = answers.find(({ rate }) => rate.applies) ?? answers[0];
+	return used && limingOf(used.method, used.rate, site, packs, prices);
+}
+
+function adviseOutlooks(
+	{ crop, nextCrop, outlookYears = 0 }: AdviseRequest,
+	wanted: readonly CompiledRule[],
+	site: Site,
+	packs: PackSet
+): Outlook[] {
+	const rotation = [{ id: crop.id, yieldGoal: crop.yieldGoal }, ...(nextCrop ? [nextCrop] : [])];
+	return wanted.flatMap((compiled) => {
+		const { gives } = compiled.rule;
+		if (gives !== 'P2O5' && gives !== 'K2O') return [];
+		return [outlookOf(compiled, gives, site, rotation, outlookYears, packs)];
+	});
+}
+
+function nextCropOf({ nextCrop }: AdviseRequest, crops: readonly Crop[]) {
+	return nextCrop && { crop: cropOf(nextCrop.id, crops, '/nextCrop/id'), yieldGoal: nextCrop.yieldGoal };
+}
+
+function cropOf(id: string, crops: readonly Crop[], path: string): Crop {
+	const crop = crops.find((candidate) => candidate.id === id);
+	if (crop) return crop;
+	const known = crops.map((candidate) => candidate.id).join(', ');
+	throw new InputError([{ path, message: `"${id}" is in no crop list; known: ${known}` }]);
 }
 
 /** The request as the rules see it. */
 export function siteOf(request: AdviseRequest, crops: readonly Crop[], today: string): Site {
-	const crop = crops.find(({ id }) => id === request.crop.id);
-	if (!crop) {
-		throw new InputError([
-			{
-				path: '/crop/id',
-				message: `"${request.crop.id}" is in no crop list; known: ${crops.map(({ id }) => id).join(', ')}`
-			}
-		]);
-	}
+	const crop = cropOf(request.crop.id, crops, '/crop/id');
 	return {
 		crop,
 		yieldGoal: request.crop.yieldGoal,
 		previousCrop: request.crop.previousCrop,
-		layers: soilLayers(request.sample),
+		layers: soilLayers(request.sample, '/sample'),
+		earlier: (request.earlierSamples ?? [])
+			.map((sample, index) => ({ date: sample.date, layers: soilLayers(sample, `/earlierSamples/${index}`) }))
+			.sort((a, b) => (b.date ?? '').localeCompare(a.date ?? '')),
+		residueShare: (request.crop.residueRemovedPercent ?? 0) / 100,
+		nitrogenRate: request.nitrogenRate,
 		sampleDate: request.sample.date,
 		asOf: request.asOf ?? today,
 		field: request.field,
 		targetPh: request.targetPh,
+		targetPhScale: request.targetPhScale,
+		limePlacement: request.limePlacement ?? (crop.perennial ? 'surface' : 'incorporated'),
 		limeDepthIn: request.limeDepthIn,
 		limingMaterial: request.limingMaterial
 	};

@@ -3,7 +3,8 @@ import type { Rate, RateNutrient } from '../schema-types';
 
 /** What the adviser settled on for one nutrient: a guide's method, or an own rate with the reason. */
 export type Choice = { nutrient: RateNutrient } & (
-	{ method: string; ownRate?: undefined; reason?: undefined } | { method?: undefined; ownRate: number; reason: string }
+	| { method: string; bothYears?: true; ownRate?: undefined; reason?: undefined }
+	| { method?: undefined; bothYears?: undefined; ownRate: number; reason: string }
 );
 
 /** A settled rate with what it rests on. */
@@ -29,6 +30,7 @@ export function chosenRate(choice: Choice, rates: readonly Rate[]): Chosen | und
 		return { nutrient, rate, by: 'the adviser', why: choice.reason };
 	}
 	const rate = rates.find(({ method }) => method === choice.method);
-	if (!rate?.worksheet.applies) return undefined;
-	return { nutrient, rate: rate.worksheet, by: rate.packTitle, why: rate.worksheet.label };
+	const worksheet = choice.bothYears ? rate?.bothYears : rate?.worksheet;
+	if (!rate || !worksheet?.applies) return undefined;
+	return { nutrient, rate: worksheet, by: rate.packTitle, why: worksheet.label };
 }

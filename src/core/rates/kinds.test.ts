@@ -18,6 +18,13 @@ const anyNumbers: fc.Arbitrary<RuleNumbers> = fc.record({
 	targetPh: fc.double({ min: 4, max: 8, noNaN: true }),
 	limeDepthIn: fc.double({ min: 1, max: 24, noNaN: true }),
 	effectiveFraction: fc.double({ min: 0.05, max: 1.2, noNaN: true }),
+	organicCarbon: fc.double({ min: 0, max: 30, noNaN: true }),
+	clay: fc.double({ min: 0, max: 100, noNaN: true }),
+	bulkDensity: fc.double({ min: 0.1, max: 2.2, noNaN: true }),
+	layerThicknessCm: fc.double({ min: 1, max: 60, noNaN: true }),
+	sampledDepthIn: fc.double({ min: 1, max: 24, noNaN: true }),
+	residueShare: fc.double({ min: 0, max: 1, noNaN: true }),
+	nitrogenRate: fc.double({ min: 0, max: 400, noNaN: true }),
 	credits: fc.double({ min: 0, max: 300, noNaN: true })
 });
 
@@ -83,7 +90,9 @@ it('opens every worksheet down to inputs that need no formula', () => {
 		bufferPh: 6.4,
 		targetPh: 6.5
 	};
-	const figures = asFigures({ ...numbers, limeDepthIn: 8, effectiveFraction: 0.65, credits: 30 });
+	const layer = { organicCarbon: 1.5, clay: 20, bulkDensity: 1.3, layerThicknessCm: 10, sampledDepthIn: 8 };
+	const rest = { limeDepthIn: 8, effectiveFraction: 0.65, credits: 30, residueShare: 0.5, nitrogenRate: 120 };
+	const figures = asFigures({ ...numbers, ...layer, ...rest });
 	for (const [, compiled, crop] of cases) {
 		const answer = compiled.kind.explain(compiled.parametersFor(crop), figures, compiled.rule);
 		if (answer.applies) for (const leaf of leaves(answer)) expect(leaf.formula, leaf.label).toBe('');

@@ -2,11 +2,18 @@ import type { RuleKind } from '../packs/rule-kind';
 import { holdingLimit } from '../reading/holding-limit';
 import { lineThroughPoints } from '../reading/line-through-points';
 import { responseShape } from '../reading/response-shape';
+import { classTable } from './class-table';
+import { acidityRatio } from './lime/acidity-ratio';
+import { bufferCapacityByLayer } from './lime/buffer-capacity';
 import { bufferLine } from './lime/buffer-line';
+import { limeTable } from './lime/lime-table';
 import { massBalance } from './nitrogen/mass-balance';
+import { cationShare } from './phosphorus-potassium/base-saturation';
 import { buildAndMaintain } from './phosphorus-potassium/build-and-maintain';
-import { removal } from './phosphorus-potassium/removal';
+import { buildToRange } from './phosphorus-potassium/build-to-range';
 import { linearSufficiency } from './phosphorus-potassium/linear-sufficiency';
+import { removal } from './phosphorus-potassium/removal';
+import { ratioToNitrogen } from './sulfur/ratio-to-nitrogen';
 
 /** Every kind of rule that a pack may use. */
 export const ruleKinds: readonly RuleKind<never>[] = [
@@ -15,7 +22,14 @@ export const ruleKinds: readonly RuleKind<never>[] = [
 	responseShape,
 	linearSufficiency,
 	buildAndMaintain,
+	buildToRange,
+	classTable,
 	removal,
+	cationShare,
 	massBalance,
-	bufferLine
+	ratioToNitrogen,
+	bufferLine,
+	acidityRatio,
+	bufferCapacityByLayer,
+	limeTable
 ];

@@ -1,4 +1,4 @@
-import { figure, notApplicable, type Answer } from '../figure/figure';
+import { approximationOf, figure, notApplicable, type Answer } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import { applyRule } from '../reading/apply-rule';
 import type { Site } from '../reading/site';
@@ -9,12 +9,17 @@ import { inSystem, unitInSystem, type UnitSystem } from '../units/rate-units';
 
 type Prices = NonNullable<AdviseRequest['prices']>;
 
-const PRICE_OF: Record<RateNutrient, keyof Prices | undefined> = {
+const PRICE_OF: Record<RateNutrient, keyof Prices> = {
 	N: 'nitrogen',
 	P2O5: 'P2O5',
 	K2O: 'K2O',
 	S: 'S',
-	Mg: undefined,
+	Mg: 'Mg',
+	Ca: 'Ca',
+	B: 'B',
+	Zn: 'Zn',
+	Mn: 'Mn',
+	Cu: 'Cu',
 	lime: 'lime'
 };
 
@@ -36,12 +41,13 @@ export function rateOf(
 		packTitle: pack.title,
 		school: rule.school!,
 		unit: unitInSystem(rule.unit, units),
-		cost: costOf(own, nutrient, prices),
+		cost: inSystem(costOf(own, nutrient, prices), units),
 		worksheet: shown
 	};
 	if (!shown.applies) return { ...base, applies: false, rate: null, reason: `${shown.reason}. ${shown.remedy}` };
 	const none = own.applies && own.value === 0 ? { reason: own.formula } : {};
-	return { ...base, applies: true, rate: tidy(shown.value), ...none };
+	const bridge = own.applies ? approximationOf(own) : undefined;
+	return { ...base, applies: true, rate: tidy(shown.value), ...none, ...(bridge ? { approximate: bridge } : {}) };
 }
 
 /** Dollars per acre of a rate in lb/ac (or short tons/ac of lime) at the price on the list. */
@@ -49,7 +55,7 @@ export function costOf(rate: Answer, nutrient: RateNutrient, prices: Prices): An
 	const label = `cost of ${nutrient}`;
 	if (!rate.applies) return notApplicable(label, rate.reason, rate.remedy);
 	const key = PRICE_OF[nutrient];
-	const price = key && prices[key];
+	const price = prices[key];
 	if (price === undefined) {
 		return notApplicable(label, `no price for ${nutrient} is known`, 'Enter prices for this year.');
 	}

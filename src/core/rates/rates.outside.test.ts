@@ -9,7 +9,10 @@ import { advise } from './advise';
 function compute(method: string, crop: CropId | undefined, inputs: Partial<Record<InputName, number>>): number {
 	const compiled = library.packs.rules.find((rule) => rule.method === method);
 	if (!compiled) throw new Error(`no method ${method}`);
-	return compiled.kind.compute(compiled.parametersFor(crop), Object.assign(noNumbers(), { credits: 0 }, inputs));
+	return compiled.kind.compute(
+		compiled.parametersFor(crop),
+		Object.assign(noNumbers(), { credits: 0, residueShare: 0 }, inputs)
+	);
 }
 
 describe('lime by buffer line: table of tri-state bulletin E-2567 (1995), 8 in, mineral soils, from memory', () => {
@@ -121,4 +124,122 @@ it('the whole request: P2O5 84.2, K2O 63.2, N 160.6 lb/ac and 4.72 short tons/ac
 	const { rates } = advise(cornRequest(), library, '2026-11-20');
 	const by = (method: string) => rates.find((rate) => rate.method === `tri-state-1995/${method}`)?.rate;
 	expect([by('phosphorus'), by('potassium'), by('nitrogen'), by('lime')]).toEqual([84.2, 63.2, 160.6, 4.72]);
+});
+
+describe('lime by acidity ratio: south-eastern laboratory practice, from memory', () => {
+	const lime = (soilPh: number, bufferPh: number, targetPh: number, depth = 8) =>
+		compute('southeast-acidity/lime', undefined, {
+			soilPh,
+			bufferPh,
+			targetPh,
+			limeDepthIn: depth,
+			effectiveFraction: 0.65
+		});
+	it.each([
+		// AC = (6.6 - buffer) / 0.25; lime = AC x (target - pH) / (6.6 - pH)
+		[5.0, 6.3, 6.0, 0.75],
+		[5.0, 6.3, 6.5, 1.125],
+		[5.6, 6.1, 6.5, 1.8],
+		[4.6, 5.6, 6.0, 2.8]
+	])('pH %f, Mehlich buffer %f, target %f: %f short tons/ac', (soilPh, bufferPh, targetPh, expected) =>
+		expect(lime(soilPh, bufferPh, targetPh)).toBeCloseTo(expected, 9)
+	);
+	it('none at the trigger, and half for half the depth', () => {
+		expect(lime(5.8, 6.3, 6.0)).toBe(0);
+		expect(lime(5.0, 6.3, 6.0, 4)).toBeCloseTo(0.375, 9);
+	});
+});
+
+describe('lime by buffer capacity: Aitken, Moody and McKinley 1990, from memory', () => {
+	const pure = (organicCarbon: number, clay: number, soilPh: number, bulkDensity: number, layerThicknessCm: number) =>
+		compute('buffer-capacity-water/lime', undefined, {
+			organicCarbon,
+			clay,
+			soilPh,
+			targetPh: 6.5,
+			bulkDensity,
+			layerThicknessCm,
+			effectiveFraction: 1
+		}) * 2.241702;
+	it('1 cmol/kg over 10 cm at 1.0 g/cm3 is 0.5 t/ha of CaCO3 (the unit arithmetic of the constant)', () =>
+		expect(pure(1 / 0.955, 0, 5.5, 1, 10)).toBeCloseTo(0.5, 5));
+	it.each([
+		// (0.955 OC + 0.011 clay) x (6.5 - pH) x BD x cm x 0.05
+		[2, 30, 5.0, 1.2, 15, 3.024],
+		[1, 10, 5.5, 1.4, 10, 0.7455],
+		[3, 45, 4.5, 1.1, 20, 7.392]
+	])('OC %f, clay %i, pH %f, %f g/cm3, %i cm: %f t/ha', (carbon, clay, soilPh, density, cm, expected) =>
+		expect(pure(carbon, clay, soilPh, density, cm)).toBeCloseTo(expected, 4)
+	);
+});
+
+describe('keep in the range: tri-state bulletin 974 (2020), from memory', () => {
+	it.each([
+		// below: (low - STP) x 20 / 4 + removal; inside: removal; above: nothing
+		['tri-state-2020/phosphorus', 'corn-grain', 200, 12, NaN, 110],
+		['tri-state-2020/phosphorus', 'corn-grain', 200, 20, NaN, 70],
+		['tri-state-2020/phosphorus', 'soybean', 60, 40, NaN, 48],
+		['tri-state-2020/phosphorus', 'winter-wheat', 80, 29, NaN, 45],
+		['tri-state-2020/phosphorus', 'alfalfa', 6, 51, NaN, 0],
+		['tri-state-2020/potassium', 'corn-grain', 200, 130, 12, 40],
+		['tri-state-2020/potassium', 'soybean', 60, 110, 20, 89],
+		['tri-state-2020/potassium', 'soybean', 60, 110, 4.9, 69],
+		['tri-state-2020/potassium', 'winter-wheat', 80, 171, 12, 0],
+		['tri-state-2020/potassium', 'alfalfa', 7, 40, 20, 300]
+	] as const)('%s for %s %i at %i ppm, CEC %f is %f', (method, crop, yieldGoal, soilTest, cec, expected) => {
+		expect(compute(method, crop, { yieldGoal, soilTest, cec })).toBeCloseTo(expected, 9);
+	});
+});
+
+describe('balance the cations: Bear 1945, Graham 1959, from memory', () => {
+	it.each([
+		// (target - share) / 100 x CEC x ppm of one meq x 2 in 6 2/3 in, K as K2O
+		['cation-balance/bear-1945-k2o', 10, 117.3, 188.4],
+		['cation-balance/graham-1959-k2o', 10, 39.1, 94.2],
+		['cation-balance/graham-1959-k2o', 10, 117.3, 0],
+		['cation-balance/bear-1945-mg', 10, 72.9, 97.2],
+		['cation-balance/graham-1959-mg', 10, 72.9, 0],
+		['cation-balance/bear-1945-ca', 10, 1002, 601.2]
+	] as const)('%s at CEC %i and %f ppm is %f lb/ac', (method, cec, soilTest, expected) => {
+		expect(compute(method, undefined, { cec, soilTest, sampledDepthIn: 20 / 3 })).toBeCloseTo(expected, 1);
+	});
+});
+
+describe('what leaves the field: IPNI removal tables, from memory', () => {
+	it.each([
+		['crop-removal/phosphorus', 'corn-grain', 200, 1, 102],
+		['crop-removal/potassium', 'winter-wheat', 80, 1, 119.2],
+		['crop-removal/potassium', 'corn-silage', 20, 0, 146],
+		['crop-removal/sulfur', 'corn-grain', 200, 0, 16],
+		['crop-removal/sulfur', 'soybean', 60, 0, 10.8],
+		['crop-removal/sulfur', 'alfalfa', 5, 0, 27]
+	] as const)(
+		'%s of %s %i with a share of %f of the straw is %f',
+		(method, crop, yieldGoal, residueShare, expected) => {
+			expect(compute(method, crop, { yieldGoal, residueShare })).toBeCloseTo(expected, 9);
+		}
+	);
+});
+
+describe('sulfur and micronutrients', () => {
+	it('never N without S: 10:1 early, 8:1 mid season, 5:1 late (common practice)', () => {
+		const at = (when: string) => compute(`sulfur-practice/with-nitrogen-${when}`, 'corn-grain', { nitrogenRate: 120 });
+		expect(['early', 'mid-season', 'late'].map(at)).toEqual([12, 15, 24]);
+	});
+	it('canola: 20 to 30 lb on most ground (common practice)', () => {
+		const at = (yieldGoal: number) => compute('sulfur-practice/canola', 'canola', { yieldGoal });
+		expect([1000, 2250, 4000].map(at)).toEqual([20, 25, 30]);
+	});
+	it('soil and organic matter first: KSU MF-2586 (2003) equations, from memory', () => {
+		expect(compute('sulfur-credits/sulfur', 'corn-grain', { yieldGoal: 180, credits: 19.4 })).toBeCloseTo(16.6, 9);
+		expect(compute('sulfur-credits/sulfur', 'winter-wheat', { yieldGoal: 60, credits: 40 })).toBe(0);
+	});
+	it('zinc for corn is short below 0.8 ppm DTPA, doubtful to 1.0 (common practice)', () => {
+		const at = (soilTest: number) => compute('micronutrients/zinc', 'corn-grain', { soilTest });
+		expect([0.79, 0.8, 1.0].map(at)).toEqual([10, 5, 0]);
+	});
+	it('boron: 1 lb/ac at most, 2 for alfalfa and sunflower (common practice)', () => {
+		const most = (crop: CropId) => compute('micronutrients/boron', crop, { soilTest: 0.1 });
+		expect([most('canola'), most('alfalfa'), most('sunflower')]).toEqual([1, 2, 2]);
+	});
 });

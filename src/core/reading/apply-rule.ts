@@ -1,8 +1,10 @@
-import { notApplicable, type Answer } from '../figure/figure';
+import { figure, notApplicable, type Answer, type Figure } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import type { RuleFigures } from '../packs/rule-kind';
+import { sitesByLayer } from './layers-to-lime';
+import { readSoilPh } from './ph-scale';
 import type { Site } from './site';
-import type { InputReaders } from './site-inputs';
+import { scaleOf, type InputReaders } from './site-inputs';
 import { whatWouldChange } from './what-would-change';
 
 /**
@@ -11,14 +13,19 @@ import { whatWouldChange } from './what-would-change';
  */
 export function applyRule(compiled: CompiledRule, site: Site, readers: Partial<InputReaders>): Answer {
 	const { rule, pack, kind } = compiled;
-	const parameters = compiled.parametersFor(site.crop.id);
-	if (parameters === undefined) {
+	if (compiled.parametersFor(site.crop.id) === undefined) {
 		return notApplicable(
 			rule.title,
 			`this guide says nothing about ${site.crop.name.toLowerCase()}`,
 			`Choose another guide, or add ${site.crop.name.toLowerCase()} to a copy of ${pack.title}.`
 		);
 	}
+	return kind.byLayer ? sumOverLayers(compiled, site, readers) : applyOnce(compiled, site, readers);
+}
+
+function applyOnce(compiled: CompiledRule, site: Site, readers: Partial<InputReaders>): Answer {
+	const { rule, kind } = compiled;
+	const parameters = compiled.parametersFor(site.crop.id);
 	const figures: Partial<RuleFigures> = {};
 	for (const name of kind.needs(parameters)) {
 		const reader = readers[name];
@@ -32,4 +39,30 @@ export function applyRule(compiled: CompiledRule, site: Site, readers: Partial<I
 	if (organicMatter?.applies) figures.organicMatter = organicMatter;
 	const answer = kind.explain(parameters, figures as RuleFigures, rule);
 	return answer.applies ? { ...answer, wouldChange: whatWouldChange(compiled, site.crop.id, figures) } : answer;
+}
+
+function sumOverLayers(compiled: CompiledRule, site: Site, readers: Partial<InputReaders>): Answer {
+	const { rule } = compiled;
+	const layers: Figure[] = [];
+	for (const one of sitesByLayer(site, compiled)) {
+		const answer = applyOnce(compiled, one, readers);
+		if (!answer.applies) return answer;
+		layers.push({ ...answer, label: one.layers[0]!.depthText, cautions: [] });
+	}
+	if (layers.length === 0) {
+		const soilPh = readSoilPh(site.layers, scaleOf(compiled));
+		if (!soilPh.applies) return notApplicable(rule.title, soilPh.reason, soilPh.remedy);
+		return notApplicable(rule.title, 'no layer above the depth to be limed gives a pH', 'Lime to a greater depth.');
+	}
+	const value = layers.reduce((sum, layer) => sum + layer.value, 0);
+	return figure({
+		label: rule.title,
+		value,
+		unit: rule.unit,
+		formula: value > 0 ? 'sum of the layers' : 'no layer is below the trigger: no lime',
+		inputs: layers,
+		basis: rule.basis,
+		citation: rule.citation,
+		cautions: rule.cautions ?? []
+	});
 }

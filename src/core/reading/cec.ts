@@ -33,6 +33,15 @@ export function baseCation(layers: readonly SoilLayer[], cation: BaseCation): An
  * @returns does not apply without Ca, Mg, K and, below pH 7.0, a buffer pH
  */
 export function cationExchangeCapacity(layers: readonly SoilLayer[]): Answer {
+	let cec = knownCec.get(layers);
+	if (!cec) knownCec.set(layers, (cec = findCec(layers)));
+	return cec;
+}
+
+/** Half of the rules ask for it, of layers that never change. */
+const knownCec = new WeakMap<readonly SoilLayer[], Answer>();
+
+function findCec(layers: readonly SoilLayer[]): Answer {
 	const measured = readResult(layers, 'CEC');
 	if (measured.applies || reports(layers, 'CEC')) return measured;
 	const parts: Figure[] = [];
@@ -58,13 +67,20 @@ export function cationExchangeCapacity(layers: readonly SoilLayer[]): Answer {
 	});
 }
 
+/** The lab's own percentages of CEC, used where it gives them alone. */
+const LAB_SHARE = { Ca: 'satCa', Mg: 'satMg', K: 'satK', Na: 'satNa' } as const;
+
 /** Ca, Mg, K and, where reported, Na as percent of CEC; figures by cation. */
 export function baseSaturation(layers: readonly SoilLayer[], cec: Answer): Partial<Record<BaseCation, Figure>> {
 	if (!cec.applies) return {};
 	const shares: Partial<Record<BaseCation, Figure>> = {};
 	for (const cation of ['Ca', 'Mg', 'K', 'Na'] as const) {
 		const held = baseCation(layers, cation);
-		if (!held.applies) continue;
+		if (!held.applies) {
+			const own = readResult(layers, LAB_SHARE[cation]);
+			if (own.applies) shares[cation] = own;
+			continue;
+		}
 		shares[cation] = figure({
 			label: `${cation} share of CEC`,
 			value: (held.value / cec.value) * 100,

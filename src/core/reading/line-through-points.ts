@@ -2,18 +2,23 @@ import type { FromSchema } from 'json-schema-to-ts';
 import { figure } from '../figure/figure';
 import type { RuleKind } from '../packs/rule-kind';
 
+/** A table as pairs. */
+export const pointsSchema = {
+	type: 'array',
+	minItems: 2,
+	description: 'Pairs [input, value] with the input rising.',
+	items: { type: 'array', minItems: 2, maxItems: 2, items: { type: 'number' } }
+} as const;
+
+type Points = readonly (readonly number[])[];
+
 const parameters = {
 	type: 'object',
 	additionalProperties: false,
 	required: ['input', 'points'],
 	properties: {
 		input: { enum: ['soilPh', 'yieldGoal', 'soilTest'] },
-		points: {
-			type: 'array',
-			minItems: 2,
-			description: 'Pairs [input, value] with the input rising.',
-			items: { type: 'array', minItems: 2, maxItems: 2, items: { type: 'number' } }
-		}
+		points: pointsSchema
 	}
 } as const;
 
@@ -27,10 +32,10 @@ export const lineThroughPoints: RuleKind<Parameters> = {
 	kind: 'line-through-points',
 	parameters,
 	needs: ({ input }) => [input],
-	compute: (p, numbers) => interpolate(p.points as readonly (readonly number[])[], numbers[p.input]),
+	compute: (p, numbers) => interpolate(p.points, numbers[p.input]),
 	explain(p, figures, words) {
 		const x = figures[p.input];
-		const points = p.points as readonly (readonly number[])[];
+		const points = p.points as Points;
 		const first = points[0]![0]!;
 		const last = points[points.length - 1]![0]!;
 		const outside = x.value < first || x.value > last;
@@ -50,7 +55,9 @@ export const lineThroughPoints: RuleKind<Parameters> = {
 	}
 };
 
-function interpolate(points: readonly (readonly number[])[], x: number): number {
+/** Straight lines between the points; the nearest end outside them. */
+export function interpolate(pairs: readonly unknown[], x: number): number {
+	const points = pairs as Points;
 	if (x <= points[0]![0]!) return points[0]![1]!;
 	for (let index = 1; index < points.length; index++) {
 		const [right, rightValue] = points[index]! as [number, number];

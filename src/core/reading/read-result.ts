@@ -15,6 +15,18 @@ const SHARE_OF_DETECTION_LIMIT = 0.5;
  * @returns does not apply where it was not reported, was measured by another method, or cannot be true
  */
 export function readResult(layers: readonly SoilLayer[], analyte: Analyte, methods?: readonly LabMethod[]): Answer {
+	let known = readBefore.get(layers);
+	if (!known) readBefore.set(layers, (known = new Map()));
+	const key = methods ? `${analyte} ${methods.join(' ')}` : analyte;
+	let answer = known.get(key);
+	if (!answer) known.set(key, (answer = readAnew(layers, analyte, methods)));
+	return answer;
+}
+
+/** Every rule asks the same few results of the same layers, which never change. */
+const readBefore = new WeakMap<readonly SoilLayer[], Map<string, Answer>>();
+
+function readAnew(layers: readonly SoilLayer[], analyte: Analyte, methods: readonly LabMethod[] | undefined): Answer {
 	const label = analyteName(analyte);
 	const reported = layers.filter(({ results }) => results.some((result) => result.analyte === analyte));
 	for (const layer of reported) {

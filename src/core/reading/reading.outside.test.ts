@@ -5,7 +5,7 @@ import { FURROW_BULK_DENSITY, KG_HA_PER_LB_AC, LB_AC_PER_PPM_INCH, T_HA_PER_SHOR
 import type { CropId, Result } from '../schema-types';
 import { library } from '../testing.test-help';
 import { cationExchangeCapacity } from './cec';
-import { soilNitrate } from './mineral-nitrogen';
+import { soilNitrate } from './soil-pounds';
 import { soilLayers } from './soil-layers';
 
 const layer = (bottom: number, results: Result[]) =>

@@ -1,60 +1,66 @@
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import type { InputName } from '../packs/rule-kind';
-import { formatNumber } from '../units/display';
-import { OM_PER_OC } from '../units/factors';
+import type { PhScale } from '../schema-types';
+import { CM_PER_IN } from '../units/factors';
 import { cationExchangeCapacity } from './cec';
+import { readBulkDensity, readClay } from './clay-and-density';
+import { readOrganicCarbon, readOrganicMatter } from './organic-matter';
+import { readSoilPh } from './ph-scale';
 import { readResult } from './read-result';
 import type { Site } from './site';
+import { readSoilTest, sampledDepth } from './soil-test';
 import { siteTargetPh } from './target-ph';
 
 /** How each input that a rule may ask for is found on a site. */
 export type InputReaders = Record<InputName, (site: Site, compiled: CompiledRule) => Answer>;
 
-/** Above this pH (water) the Bray extractant is spent on free lime: common practice. */
-const BRAY_FAILS_ABOVE_PH = 7.3;
-
 /** The inputs that come from the report and the goal alone. */
 export const siteInputs: Omit<InputReaders, 'credits' | 'effectiveFraction' | 'limeDepthIn'> = {
 	soilTest: readSoilTest,
 	cec: ({ layers }) => cationExchangeCapacity(layers),
-	organicMatter: readOrganicMatter,
+	organicMatter: ({ layers }) => readOrganicMatter(layers),
+	organicCarbon: ({ layers }) => readOrganicCarbon(layers),
+	clay: readClay,
+	bulkDensity: readBulkDensity,
+	layerThicknessCm: ({ layers }) =>
+		figure({
+			label: `thickness of ${layers[0]!.depthText}`,
+			value: layers[0]!.thicknessIn * CM_PER_IN,
+			unit: 'cm',
+			basis: 'measured'
+		}),
+	sampledDepthIn: sampledDepth,
 	yieldGoal: ({ yieldGoal, crop }) =>
 		figure({ label: 'yield goal', value: yieldGoal, unit: crop.yieldUnit, basis: 'adviser' }),
-	soilPh: ({ layers }) => readResult(layers, 'pH', ['water']),
+	residueShare: ({ residueShare }) =>
+		figure({ label: 'share of straw or stover taken off', value: residueShare, unit: '', basis: 'adviser' }),
+	nitrogenRate: readNitrogenRate,
+	soilPh: ({ layers }, compiled) => readSoilPh(layers, scaleOf(compiled)),
 	bufferPh: ({ layers }, { rule }) => readResult(layers, 'bufferPh', rule.soilTest?.methods),
-	targetPh: siteTargetPh
+	targetPh: readTargetPh
 };
 
-/** Organic matter, %: measured, or organic carbon x 1.72 (common practice). */
-function readOrganicMatter({ layers }: Site): Answer {
-	const measured = readResult(layers, 'OM');
-	const carbon = readResult(layers, 'OC');
-	if (measured.applies || !carbon.applies) return measured;
-	return figure({
-		label: 'organic matter',
-		value: carbon.value * OM_PER_OC,
-		unit: '%',
-		formula: `organic carbon x ${OM_PER_OC}`,
-		inputs: [carbon],
-		basis: 'practice'
-	});
+/** The pH scale a rule reads on; packs that read pH name theirs. */
+export function scaleOf({ pack }: CompiledRule): PhScale {
+	return pack.phScale ?? 'water';
 }
 
-function readSoilTest({ layers }: Site, { rule }: CompiledRule): Answer {
-	if (!rule.soilTest) return notApplicable('soil test', 'the guide names no soil test', 'Correct the pack.');
-	const { analyte, methods } = rule.soilTest;
-	const test = readResult(layers, analyte, methods);
-	const soilPh = readResult(layers, 'pH', ['water']);
-	const brayOnly = methods.every((method) => method === 'bray-p1');
-	if (test.applies && analyte === 'P' && brayOnly && soilPh.applies && soilPh.value > BRAY_FAILS_ABOVE_PH) {
-		return notApplicable(
-			test.label,
-			`Bray P1 reads wrong on calcareous soil, and pH here is ${formatNumber(soilPh.value, 'pH')} (above ${BRAY_FAILS_ABOVE_PH})`,
-			'Ask the lab for phosphorus by Olsen.'
-		);
+/** The adviser's target, else the guide's own, else the crop's, all on the guide's scale. */
+function readTargetPh(site: Site, compiled: CompiledRule): Answer {
+	const scale = scaleOf(compiled);
+	const { target } = compiled.parametersFor(site.crop.id) as { target?: { ph: number } };
+	const isSet = site.targetPh !== undefined && (site.targetPhScale ?? 'water') === scale;
+	if (!target || isSet) return siteTargetPh(site, scale);
+	const { basis, citation } = compiled.rule;
+	return figure({ label: 'target pH of the guide', value: target.ph, unit: 'pH', basis, citation });
+}
+
+function readNitrogenRate({ nitrogenRate }: Site): Answer {
+	if (nitrogenRate === undefined) {
+		return notApplicable('nitrogen', 'no nitrogen rate is settled on', 'Choose the nitrogen rate first.');
 	}
-	return test;
+	return figure({ label: 'nitrogen settled on', value: nitrogenRate, unit: 'lb/ac', basis: 'adviser' });
 }
 
 /** The value of a figure, or NaN for a reason why there is none: how `compute` sees an input. */

@@ -7,12 +7,20 @@ export interface Site {
 	yieldGoal: number;
 	previousCrop: AdviseRequest['crop']['previousCrop'];
 	layers: readonly SoilLayer[];
+	/** Older samples of the field, the newest first. */
+	earlier: readonly { date: string | undefined; layers: readonly SoilLayer[] }[];
+	/** Share of the straw or stover that is taken off the field, 0 to 1. */
+	residueShare: number;
+	/** The nitrogen settled on, lb/ac. */
+	nitrogenRate: number | undefined;
 	/** Day the sample was taken, YYYY-MM-DD. */
 	sampleDate: string | undefined;
 	/** The day on which the sample's age is judged, YYYY-MM-DD. */
 	asOf: string;
 	field: AdviseRequest['field'];
 	targetPh: number | undefined;
+	targetPhScale: AdviseRequest['targetPhScale'];
 	limeDepthIn: number | undefined;
+	limePlacement: NonNullable<AdviseRequest['limePlacement']>;
 	limingMaterial: AdviseRequest['limingMaterial'];
 }

@@ -16,10 +16,11 @@ export interface SoilLayer {
 
 /**
  * The layers of a sample from the top down.
+ * @param path where the sample stands in its request, for the problems
  * @throws InputError for upside-down layers, units or methods no lab uses for the analyte, and doubled results
  */
-export function soilLayers(sample: Sample): SoilLayer[] {
-	const problems = sample.layers.flatMap((layer, index) => layerProblems(layer, `/sample/layers/${index}`));
+export function soilLayers(sample: Sample, path = '/sample'): SoilLayer[] {
+	const problems = sample.layers.flatMap((layer, index) => layerProblems(layer, `${path}/layers/${index}`));
 	if (problems.length > 0) throw new InputError(problems);
 	return sample.layers.map(toSoilLayer).sort((a, b) => a.topIn - b.topIn);
 }

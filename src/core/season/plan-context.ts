@@ -1,5 +1,5 @@
 import type { Answer } from '../figure/figure';
-import type { Crop, Pass, Product, RateNutrient, Schedule } from '../schema-types';
+import type { Crop, Pass, Product, RateNutrient, Schedule, ScheduleExtras, ScheduleStep } from '../schema-types';
 
 /** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
 export type ChosenRates = Partial<Record<RateNutrient, number>>;
@@ -13,6 +13,11 @@ export interface PlanContext {
 	/** The limit less what is in the ground, lb N/ac. */
 	holdingRoom: Answer;
 	schedule: Schedule | undefined;
+	/** Where nutrients go that the crop's own schedule does not name. */
+	extras: ScheduleExtras;
+	/** Phosphate beside the seed as part of the total, lb/ac; undefined where none is wanted. */
+	starter: { step: ScheduleStep; p2o5: number } | undefined;
+	liming: { product: string; placement: 'incorporated' | 'surface' };
 	products: readonly Product[];
 	/** YYYY-MM-DD */
 	plantingDate: string;

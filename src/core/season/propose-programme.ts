@@ -1,4 +1,5 @@
 import { addDays, format, parseISO } from 'date-fns';
+import { limeApplications } from '../rates/lime/lime-applications';
 import { formatNumber } from '../units/display';
 import type { Nutrient, Pass, Schedule, ScheduleStep } from '../schema-types';
 import { passNutrient, productFor } from './pass-nutrients';
@@ -12,10 +13,12 @@ export interface Programme {
 
 /** Below this a pass is not worth a trip, lb/ac of nutrient: common practice. */
 const LEAST_WORTH_A_PASS = 1;
+/** Micronutrients go on by the tenth of a pound. */
+const LEAST_BY_NUTRIENT: Partial<Record<Nutrient, number>> = { B: 0.1, Zn: 0.1, Mn: 0.1, Cu: 0.1 };
 
 /**
- * Passes that put the chosen rates on by the crop's schedule: lime, P, K and S first, then what nitrogen these do
- * not already carry, over as many nitrogen passes as the ground can hold.
+ * Passes that put the chosen rates on by the crop's schedule: lime, the starter, then each nutrient less what is
+ * already carried, and nitrogen last, over as many passes as the ground can hold.
  */
 export function proposeProgramme(context: PlanContext): Programme {
 	const { schedule, crop, chosen } = context;
@@ -25,21 +28,63 @@ export function proposeProgramme(context: PlanContext): Programme {
 			notes: [`No schedule of passes is known for ${crop.name.toLowerCase()}; add the passes by hand.`]
 		};
 	}
-	const passes: Pass[] = [];
-	if (chosen.lime) passes.push(passOf(schedule.lime, context, chosen.lime, 'short ton/ac'));
-	const single = [
-		['P2O5', schedule.phosphorus],
-		['K2O', schedule.potassium],
-		['S', schedule.sulfur]
-	] as const;
-	for (const [nutrient, step] of single) {
-		const wanted = chosen[nutrient] ?? 0;
-		if (wanted >= LEAST_WORTH_A_PASS) {
+	const lime = limePass(context, schedule);
+	const passes = [...lime.passes, ...starterPasses(context)];
+	for (const [nutrient, step] of singlePasses(context, schedule)) {
+		const wanted = (chosen[nutrient] ?? 0) - carried(passes, nutrient, context);
+		if (wanted >= (LEAST_BY_NUTRIENT[nutrient] ?? LEAST_WORTH_A_PASS)) {
 			passes.push(passOf(step, context, productFor(wanted, productOf(step, context.products), nutrient), 'lb/ac'));
 		}
 	}
-	const { passes: nitrogen, notes } = nitrogenPasses(context, schedule, passes);
-	return { passes: [...passes, ...nitrogen].sort((a, b) => a.date.localeCompare(b.date)), notes };
+	const nitrogen = nitrogenPasses(context, schedule, passes);
+	return {
+		passes: [...passes, ...nitrogen.passes].sort((a, b) => a.date.localeCompare(b.date)),
+		notes: [...lime.notes, ...nitrogen.notes]
+	};
+}
+
+/** The nutrients that go on in one pass each, sulfur last, because others carry it along. */
+function singlePasses({ extras }: PlanContext, schedule: Schedule): [Nutrient, ScheduleStep][] {
+	return [
+		['P2O5', schedule.phosphorus],
+		['K2O', schedule.potassium],
+		['Mg', extras.Mg],
+		['Ca', extras.Ca],
+		['B', extras.B],
+		['Zn', extras.Zn],
+		['Mn', extras.Mn],
+		['Cu', extras.Cu],
+		['S', schedule.sulfur]
+	];
+}
+
+/** This season's share of the lime, and what is left for the next ones. */
+function limePass(context: PlanContext, { lime }: Schedule): Programme {
+	const { applications, why } = limeApplications(context.chosen.lime ?? 0, context.liming.placement);
+	const [now, ...later] = applications;
+	if (!now) return { passes: [], notes: [] };
+	const surface = context.liming.placement === 'surface';
+	const step: ScheduleStep = {
+		...lime,
+		product: context.liming.product,
+		...(surface ? { placement: 'broadcast' as const, label: 'Lime, on the surface' } : {})
+	};
+	const pass = { ...passOf(step, context, now.rate, 'short ton/ac'), reason: `${lime.reason} ${why}` };
+	if (later.length === 0) return { passes: [pass], notes: [] };
+	const left = later.reduce((sum, { rate }) => sum + rate, 0);
+	const seasons = later.length === 1 ? 'the next season' : `the next ${later.length} seasons`;
+	return {
+		passes: [pass],
+		notes: [`${why} ${formatNumber(left, 'short ton/ac')} short tons of it are left for ${seasons}.`]
+	};
+}
+
+/** The starter, which is taken off the phosphate and nitrogen passes. */
+function starterPasses(context: PlanContext): Pass[] {
+	const { starter, chosen, products } = context;
+	const p2o5 = Math.min(starter?.p2o5 ?? 0, chosen.P2O5 ?? 0);
+	if (!starter || p2o5 < LEAST_WORTH_A_PASS) return [];
+	return [passOf(starter.step, context, productFor(p2o5, productOf(starter.step, products), 'P2O5'), 'lb/ac')];
 }
 
 /** The planting date a schedule takes where the adviser has set none. */

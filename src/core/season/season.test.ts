@@ -25,6 +25,9 @@ function context(chosen: PlanContext['chosen'], change: Partial<PlanContext> & {
 		holdingLimit: limit(160),
 		holdingRoom: unknown,
 		schedule: library.schedules.find(({ crop }) => crop === id),
+		extras: library.extras,
+		starter: undefined,
+		liming: { product: 'aglime', placement: 'incorporated' },
 		products,
 		plantingDate: '2027-05-01',
 		...change

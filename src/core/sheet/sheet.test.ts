@@ -105,7 +105,7 @@ describe('the table of a sheet', () => {
 	it('has a line for each pass under its headers, with plain numbers', () => {
 		const [head, lime, uan] = sheetTable(buildSheet(source()));
 		expect(head).toHaveLength(11);
-		expect(lime?.slice(0, 5)).toEqual(['2026-12-02', 'Lime', 'Agricultural lime', '4.72', 'short ton/ac']);
+		expect(lime?.slice(0, 5)).toEqual(['2026-12-02', 'Lime', 'Agricultural lime, calcitic', '4.72', 'short ton/ac']);
 		expect(uan?.[5]).toBe('47.8');
 		expect(uan?.[8]).toBe('31,620 lb');
 	});

@@ -12,6 +12,8 @@ const DIGITS: Record<string, number> = {
 	'g/cm3': 3,
 	in: 1,
 	ac: 1,
+	ha: 1,
+	years: 1,
 	lb: 0,
 	'short tons': 2,
 	'gal/ac': 1

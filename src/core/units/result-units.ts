@@ -34,7 +34,13 @@ const CANONICAL: Record<Analyte, CanonicalUnit> = {
 	Mn: 'ppm',
 	Cu: 'ppm',
 	Fe: 'ppm',
-	EC: 'dS/m'
+	EC: 'dS/m',
+	satCa: '%',
+	satMg: '%',
+	satK: '%',
+	satNa: '%',
+	satH: '%',
+	satAl: '%'
 };
 
 export function canonicalUnit(analyte: Analyte): CanonicalUnit {

@@ -2,7 +2,7 @@ import { buildSheet } from '../../core/sheet/build-sheet';
 import { readResult } from '../../core/reading/read-result';
 import type { Analyte, SheetContent } from '../../core/schema-types';
 import type { Advice, FieldYear } from './field-year';
-import { theLibrary } from './knowledge';
+import { currentLibrary } from './current-library';
 import type { Settings } from './stores/settings';
 import { today } from './today';
 
@@ -14,7 +14,7 @@ export function draftSheet(
 	advice: Advice,
 	{ units, preparedBy }: Settings
 ): SheetContent {
-	const { packs, products, cautions } = theLibrary();
+	const { packs, products, cautions } = currentLibrary();
 	const { cec } = advice.answer.derived.worksheets;
 	const values = [...SHOWN_ANALYTES.map((analyte) => readResult(advice.site.layers, analyte)), cec!];
 	const used = new Set(advice.choices.map(({ method }) => method?.split('/')[0]));

@@ -2,7 +2,9 @@ import { error } from '@sveltejs/kit';
 import type { Database } from 'better-sqlite3';
 import type { Answer } from '../../core/figure/figure';
 import { advise, RATE_NUTRIENTS, siteOf } from '../../core/rates/advise';
+import { applyRule } from '../../core/reading/apply-rule';
 import { chosenRate, type Choice, type Chosen } from '../../core/rates/choose';
+import { inputReaders } from '../../core/rates/input-readers';
 import { checkSeason } from '../../core/season/checks/check-season';
 import { passCost, planCost } from '../../core/season/pass-cost';
 import { productOf, type PlanContext } from '../../core/season/plan-context';
@@ -58,7 +60,7 @@ export function loadFieldYear(db: Database, library: Library, fieldId: string, y
 	const prices = pricesOn(db, today);
 	const base = { field, year, samples, sample, goal, prices };
 	if (!goal || !sample) return { ...base, advice: undefined };
-	return { ...base, advice: derive(db, library, field, goal, sample, prices, today) };
+	return { ...base, advice: derive(db, library, field, goal, samples, prices, today) };
 }
 
 function derive(
@@ -66,20 +68,23 @@ function derive(
 	library: Library,
 	field: FieldRow,
 	goal: FieldYearRow,
-	sample: SampleRecord,
+	samples: readonly SampleRecord[],
 	prices: PriceList,
 	today: string
 ): Advice {
-	const request = requestOf(field, goal, sample, prices, today);
-	const answer = advise(request, library, today);
-	const site = siteOf(request, library.crops, today);
 	const order: readonly string[] = RATE_NUTRIENTS;
 	const choices = listChoices(db, goal.id).sort((a, b) => order.indexOf(a.nutrient) - order.indexOf(b.nutrient));
+	const bare = requestOf(field, goal, samples, prices, library.products, today);
+	const nitrogenRate = nitrogenSettledOn(choices, bare, library, today);
+	const request = nitrogenRate === undefined ? bare : { ...bare, nitrogenRate };
+	const answer = advise(request, library, today);
+	const site = siteOf(request, library.crops, today);
 	const chosen = choices.map((choice) => chosenRate(choice, answer.rates));
 	const passes = listPasses(db, goal.id);
 	const context = planContext(
 		library,
 		goal,
+		site,
 		site.crop,
 		answer,
 		chosen.filter((one) => one !== undefined)
@@ -114,11 +119,13 @@ function productPrice({ product }: { product: Product['id'] }, prices: PriceList
 function requestOf(
 	field: FieldRow,
 	goal: FieldYearRow,
-	sample: SampleRecord,
+	[sample, ...earlier]: readonly SampleRecord[],
 	prices: PriceList,
+	products: readonly Product[],
 	today: string
 ): AdviseRequest {
 	const price = (item: string) => prices.get(item);
+	const lime = products.find(({ id }) => id === goal.liming_product);
 	return withoutUndefined({
 		units: 'us' as UnitSystem,
 		field: withoutUndefined({
@@ -126,14 +133,17 @@ function requestOf(
 			textureClass: field.texture as AdviseRequest['field']['textureClass'] | undefined,
 			slopePercent: field.slope_percent ?? undefined,
 			drainage: field.drainage as AdviseRequest['field']['drainage'] | undefined,
-			irrigated: field.irrigated === 1
+			irrigated: field.irrigated === 1,
+			tenure: (field.tenure as AdviseRequest['field']['tenure'] | null) ?? undefined
 		}),
-		sample: sample.report,
+		sample: sample!.report,
+		earlierSamples: earlier.map(({ report }) => report),
 		crop: withoutUndefined({
 			id: goal.crop,
 			yieldGoal: goal.yield_goal,
 			previousCrop: goal.previous_crop ?? undefined,
-			rowSpacingIn: goal.row_spacing_in ?? undefined
+			rowSpacingIn: goal.row_spacing_in ?? undefined,
+			residueRemovedPercent: goal.residue_removed_percent ?? undefined
 		}),
 		prices: withoutUndefined({
 			grain: price(`grain:${goal.crop}`),
@@ -141,11 +151,38 @@ function requestOf(
 			P2O5: price('nutrient:P2O5'),
 			K2O: price('nutrient:K2O'),
 			S: price('nutrient:S'),
-			lime: price('product:aglime')
+			...Object.fromEntries(MINOR.map((nutrient) => [nutrient, price(`nutrient:${nutrient}`)])),
+			lime: price(`product:${lime?.id ?? REFERENCE_LIME}`)
 		}),
 		targetPh: goal.target_ph ?? undefined,
+		targetPhScale: goal.target_ph_scale ?? undefined,
+		limeDepthIn: goal.lime_depth_in ?? undefined,
+		limePlacement: goal.lime_placement ?? undefined,
+		limingMaterial: lime?.lime,
+		nextCrop:
+			goal.next_crop && goal.next_yield_goal ? { id: goal.next_crop, yieldGoal: goal.next_yield_goal } : undefined,
 		asOf: today
 	});
+}
+
+/** The product whose price stands for the guides' reference lime. */
+const REFERENCE_LIME = 'aglime';
+const MINOR = ['Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
+
+/** The chosen nitrogen, lb/ac; sulfur by ratio stands on it. */
+function nitrogenSettledOn(
+	choices: readonly Choice[],
+	request: AdviseRequest,
+	library: Library,
+	today: string
+): number | undefined {
+	const choice = choices.find(({ nutrient }) => nutrient === 'N');
+	if (!choice) return undefined;
+	if (choice.ownRate !== undefined) return choice.ownRate;
+	const rule = library.packs.rules.find(({ method }) => method === choice.method);
+	if (!rule) return undefined;
+	const rate = applyRule(rule, siteOf(request, library.crops, today), inputReaders);
+	return rate.applies ? rate.value : undefined;
 }
 
 /** Rows hold null, requests leave a key out. */
@@ -156,6 +193,7 @@ function withoutUndefined<T extends object>(value: T): T {
 function planContext(
 	library: Library,
 	goal: FieldYearRow,
+	site: Site,
 	crop: Crop,
 	answer: AdviseAnswer,
 	chosen: Chosen[]
@@ -167,6 +205,9 @@ function planContext(
 		holdingLimit: answer.derived.worksheets.holdingLimit!,
 		holdingRoom: answer.derived.worksheets.holdingRoom!,
 		schedule,
+		extras: library.extras,
+		starter: goal.starter_p2o5 === null ? undefined : { step: library.starter, p2o5: goal.starter_p2o5 },
+		liming: { product: goal.liming_product ?? REFERENCE_LIME, placement: site.limePlacement },
 		products: library.products,
 		plantingDate: goal.planting_date ?? (schedule ? usualPlantingDate(schedule, goal.year) : `${goal.year}-05-01`)
 	};

@@ -1,11 +1,11 @@
 import type { FieldYear } from './field-year';
-import { theLibrary } from './knowledge';
+import { currentLibrary } from './current-library';
 import { findFieldYear } from './stores/field-years';
 import { theBook } from './the-book';
 
 /** What the goal form needs: the crops there are and what stands now. */
 export function goalPage({ field, year, goal, advice }: FieldYear) {
-	const { crops } = theLibrary();
+	const { crops } = currentLibrary();
 	// Last year's crop is this year's previous crop, where the book knows it.
 	const lastYear = findFieldYear(theBook(), field.id, year - 1);
 	return {

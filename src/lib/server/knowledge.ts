@@ -5,12 +5,23 @@ import { validator } from '../../core/check/validator';
 import { compilePacks } from '../../core/packs/compile-packs';
 import type { Knowledge } from '../../core/rates/advise';
 import { ruleKinds } from '../../core/rates/kinds';
-import type { CautionList, CropList, Product, ProductList, Schedule, ScheduleList } from '../../core/schema-types';
+import type {
+	CautionList,
+	CropList,
+	Product,
+	ProductList,
+	Schedule,
+	ScheduleExtras,
+	ScheduleList,
+	ScheduleStep
+} from '../../core/schema-types';
 
 /** All that the program knows beside the book: guides, crops, products and schedules. */
 export interface Library extends Knowledge {
 	products: readonly Product[];
 	schedules: readonly Schedule[];
+	extras: ScheduleExtras;
+	starter: ScheduleStep;
 	cautions: CautionList;
 }
 
@@ -30,7 +41,7 @@ export function readLibrary(folder: string): Library {
 		),
 		crops: reference<CropList>('crops').crops,
 		products: reference<ProductList>('products').products,
-		schedules: reference<ScheduleList>('schedules').schedules,
+		...reference<ScheduleList>('schedules'),
 		cautions: reference<CautionList>('cautions')
 	};
 }

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { theLibrary } from './knowledge';
+import { currentLibrary } from './current-library';
 import { loadFieldYear, type Advice, type FieldYear } from './field-year';
 import { ActionError } from './book/action-error';
 import { findFieldYear, type FieldYearRow } from './stores/field-years';
@@ -14,7 +14,7 @@ export function yearOf(text: string): number {
 
 /** The field-year of an address with all that follows from it. */
 export function fieldYearOf({ field, year }: { field: string; year: string }): FieldYear {
-	return loadFieldYear(theBook(), theLibrary(), field, yearOf(year), today());
+	return loadFieldYear(theBook(), currentLibrary(), field, yearOf(year), today());
 }
 
 /** The same where a change needs rates: a sample and a goal. */

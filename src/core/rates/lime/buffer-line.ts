@@ -1,12 +1,14 @@
 import type { FromSchema } from 'json-schema-to-ts';
-import { figure, notApplicable, type Figure } from '../../figure/figure';
-import type { RuleKind, RuleWords } from '../../packs/rule-kind';
-import { formatNumber } from '../../units/display';
+import { figure, notApplicable } from '../../figure/figure';
+import { phValue } from '../../packs/ph-value';
+import { sourceOf, type RuleKind } from '../../packs/rule-kind';
+import { callsForLime, gateParameters, noLime } from './lime-gate';
+import { depthAndMaterialSteps, referenceParameters, toDepthAndMaterial } from './lime-material-steps';
 
 const parameters = {
 	type: 'object',
 	additionalProperties: false,
-	required: ['lines', 'referenceDepthIn', 'referenceEffectiveFraction', 'triggerBelowTarget'],
+	required: ['lines', 'referenceDepthIn', 'referenceEffectiveFraction'],
 	properties: {
 		lines: {
 			type: 'array',
@@ -15,28 +17,20 @@ const parameters = {
 			items: {
 				type: 'object',
 				additionalProperties: false,
-				required: ['targetPh', 'constant', 'perIndex'],
+				required: ['target', 'constant', 'perIndex'],
 				properties: {
-					targetPh: { type: 'number', minimum: 4, maximum: 8 },
+					target: phValue,
 					constant: { type: 'number' },
 					perIndex: { type: 'number', exclusiveMinimum: 0 }
 				}
 			}
 		},
-		referenceDepthIn: { type: 'number', exclusiveMinimum: 0 },
-		referenceEffectiveFraction: { type: 'number', exclusiveMinimum: 0, maximum: 2 },
-		triggerBelowTarget: {
-			type: 'number',
-			minimum: 0,
-			description: 'no lime unless pH is further below target than this'
-		}
+		...referenceParameters,
+		...gateParameters
 	}
 } as const;
 
 type Parameters = FromSchema<typeof parameters>;
-
-/** pH is reported to a tenth; the sum 6.5 - 0.2 in binary must not move a reported 6.3 across the line. */
-const PH_SLACK = 1e-9;
 
 /**
  * Buffer line: short tons of lime per acre from the lime test index (10 x SMP or Sikora buffer pH), between two
@@ -49,82 +43,50 @@ export const bufferLine: RuleKind<Parameters> = {
 	kind: 'buffer-line',
 	parameters,
 	needs: () => ['soilPh', 'bufferPh', 'targetPh', 'limeDepthIn', 'effectiveFraction'],
-	compute(p, { soilPh, bufferPh, targetPh, limeDepthIn, effectiveFraction }) {
-		const reference = atReference(p, targetPh, 10 * bufferPh);
-		if (Number.isNaN(reference + soilPh + limeDepthIn + effectiveFraction)) return NaN;
-		if (soilPh >= targetPh - p.triggerBelowTarget - PH_SLACK) return 0;
-		const scaled = reference * (limeDepthIn / p.referenceDepthIn);
-		return scaled * (p.referenceEffectiveFraction / effectiveFraction);
+	compute(p, numbers) {
+		const rate = toDepthAndMaterial(p, atReference(p, numbers.targetPh, 10 * numbers.bufferPh), numbers);
+		if (Number.isNaN(rate + numbers.soilPh)) return NaN;
+		return callsForLime(p, numbers.soilPh, numbers.targetPh) ? rate : 0;
 	},
-	explain(p, { soilPh, bufferPh, targetPh, limeDepthIn, effectiveFraction }, words) {
-		const index = source(words, 'lime test index', 10 * bufferPh.value, '', '10 x buffer pH', [bufferPh]);
+	explain(p, figures, words) {
+		const { soilPh, bufferPh, targetPh } = figures;
+		const source = sourceOf(words);
+		const index = figure({
+			label: 'lime test index',
+			value: 10 * bufferPh.value,
+			unit: '',
+			formula: '10 x buffer pH',
+			inputs: [bufferPh],
+			...source
+		});
 		const reference = atReference(p, targetPh.value, index.value);
 		if (Number.isNaN(reference)) {
-			const first = p.lines[0]!.targetPh;
-			const last = p.lines[p.lines.length - 1]!.targetPh;
+			const first = p.lines[0]!.target.ph;
+			const last = p.lines[p.lines.length - 1]!.target.ph;
 			return notApplicable(
 				words.title,
 				`the guide's lines run from a target pH of ${first} to ${last}, and the target here is ${targetPh.value}`,
 				`Set a target between ${first} and ${last}, or choose another lime method.`
 			);
 		}
-		const trigger = targetPh.value - p.triggerBelowTarget;
-		if (soilPh.value >= trigger - PH_SLACK) {
-			const why = `soil pH ${formatNumber(soilPh.value, 'pH')} is not below the trigger of ${formatNumber(trigger, 'pH')} (target ${formatNumber(targetPh.value, 'pH')} less ${p.triggerBelowTarget}): no lime, whatever the buffer says`;
-			return source(words, words.title, 0, words.unit, why, [soilPh, targetPh], words.cautions);
-		}
-		const line = source(words, 'reference lime, reference depth', reference, words.unit, lineText(p, targetPh.value), [
-			soilPh,
-			targetPh,
-			index
-		]);
-		const depth = source(
-			words,
-			'for the depth limed',
-			reference * (limeDepthIn.value / p.referenceDepthIn),
-			words.unit,
-			`x depth / ${p.referenceDepthIn} in`,
-			[line, limeDepthIn]
-		);
-		const referenceFraction = source(
-			words,
-			'effective fraction of the reference lime',
-			p.referenceEffectiveFraction,
-			'',
-			'',
-			[]
-		);
-		const value = depth.value * (p.referenceEffectiveFraction / effectiveFraction.value);
-		const formula = 'x effective fraction of the reference lime / of this lime';
-		return source(
-			words,
-			words.title,
-			value,
-			words.unit,
-			formula,
-			[depth, referenceFraction, effectiveFraction],
-			words.cautions
-		);
+		if (!callsForLime(p, soilPh.value, targetPh.value)) return noLime(p, soilPh, targetPh, words);
+		const line = figure({
+			label: 'reference lime, reference depth',
+			value: reference,
+			unit: words.unit,
+			formula: lineText(p, targetPh.value),
+			inputs: [soilPh, targetPh, index],
+			...source
+		});
+		return depthAndMaterialSteps(p, line, figures, words);
 	}
 };
 
-function source(
-	words: RuleWords,
-	label: string,
-	value: number,
-	unit: string,
-	formula: string,
-	inputs: Figure[],
-	cautions: string[] = []
-): Figure {
-	return figure({ label, value, unit, formula, inputs, cautions, basis: words.basis, citation: words.citation });
-}
-
 /** Index of the line at or just below the target; -1 outside the lines. */
 function lowerLine({ lines }: Parameters, targetPh: number): number {
-	if (!(targetPh >= lines[0]!.targetPh && targetPh <= lines[lines.length - 1]!.targetPh)) return -1;
+	if (!(targetPh >= lines[0]!.target.ph && targetPh <= lines[lines.length - 1]!.target.ph)) return -1;
 	let index = 0;
-	while (index < lines.length - 1 && lines[index + 1]!.targetPh <= targetPh) index++;
+	while (index < lines.length - 1 && lines[index + 1]!.target.ph <= targetPh) index++;
 	return index;
 }
 
@@ -134,9 +96,9 @@ function atReference(p: Parameters, targetPh: number, limeTestIndex: number): nu
 	const lower = p.lines[index]!;
 	const upper = p.lines[Math.min(index + 1, p.lines.length - 1)]!;
 	const low = lower.constant - lower.perIndex * limeTestIndex;
-	if (upper === lower || targetPh === lower.targetPh) return Math.max(0, low);
+	if (upper === lower || targetPh === lower.target.ph) return Math.max(0, low);
 	const high = upper.constant - upper.perIndex * limeTestIndex;
-	const share = (targetPh - lower.targetPh) / (upper.targetPh - lower.targetPh);
+	const share = (targetPh - lower.target.ph) / (upper.target.ph - lower.target.ph);
 	return Math.max(0, low + (high - low) * share);
 }
 
@@ -145,7 +107,7 @@ function lineText(p: Parameters, targetPh: number): string {
 	const lower = p.lines[index]!;
 	const text = `${lower.constant} - ${lower.perIndex} x index`;
 	const upper = p.lines[index + 1];
-	if (!upper || targetPh === lower.targetPh) return `${text}, never below 0`;
+	if (!upper || targetPh === lower.target.ph) return `${text}, never below 0`;
 	const upperText = `${upper.constant} - ${upper.perIndex} x index`;
-	return `between ${text} (to pH ${lower.targetPh}) and ${upperText} (to pH ${upper.targetPh}), never below 0`;
+	return `between ${text} (to pH ${lower.target.ph}) and ${upperText} (to pH ${upper.target.ph}), never below 0`;
 }

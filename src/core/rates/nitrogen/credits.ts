@@ -1,7 +1,8 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
-import { soilNitrate } from '../../reading/mineral-nitrogen';
+import { readOrganicMatter } from '../../reading/organic-matter';
+import { soilNitrate, soilSulfate } from '../../reading/soil-pounds';
 import type { Site } from '../../reading/site';
 
 /** The credits a guide allows, so that nothing is credited twice: only these are taken off. */
@@ -18,6 +19,20 @@ export const creditParameters = {
 			type: 'number',
 			exclusiveMinimum: 0,
 			description: 'nitrate-N from the surface to this depth counts in full'
+		},
+		soilSulfateDepthIn: {
+			type: 'number',
+			exclusiveMinimum: 0,
+			description: 'sulfate-S from the surface to this depth counts in full'
+		},
+		organicMatter: {
+			type: 'object',
+			additionalProperties: false,
+			required: ['lbPerPercent'],
+			properties: {
+				lbPerPercent: { type: 'number', minimum: 0, description: 'lb/ac for each % of organic matter' },
+				mostPercent: { type: 'number', exclusiveMinimum: 0, description: 'organic matter counts to this at most' }
+			}
 		}
 	}
 } as const;
@@ -25,8 +40,8 @@ export const creditParameters = {
 type Credits = FromSchema<typeof creditParameters>;
 
 /**
- * The sum of a guide's credits, lb N/ac, each credit a line of its own.
- * @returns does not apply where the guide counts on a nitrate test that was not made
+ * The sum of a guide's credits, lb/ac of nitrogen or sulfur, each credit a line of its own.
+ * @returns does not apply where the guide counts on a test that was not made
  */
 export function readCredits(site: Site, { rule, parametersFor }: CompiledRule): Answer {
 	const allowed = ((parametersFor(site.crop.id) as { credits?: Credits } | undefined)?.credits ?? {}) as Credits;
@@ -41,6 +56,16 @@ export function readCredits(site: Site, { rule, parametersFor }: CompiledRule): 
 		const nitrate = soilNitrate(site.layers, allowed.soilNitrateDepthIn);
 		if (!nitrate.applies) return nitrate;
 		lines.push(nitrate);
+	}
+	if (allowed.soilSulfateDepthIn !== undefined) {
+		const sulfate = soilSulfate(site.layers, allowed.soilSulfateDepthIn);
+		if (!sulfate.applies) return sulfate;
+		lines.push(sulfate);
+	}
+	if (allowed.organicMatter) {
+		const line = organicMatterCredit(allowed.organicMatter, site, rule);
+		if (!line.applies) return line;
+		lines.push(line);
 	}
 	return figure({
 		label: 'credits',
@@ -65,5 +90,23 @@ function previousCropCredit(pounds: Record<string, number>, site: Site, rule: Co
 		unit: 'lb/ac',
 		basis: rule.basis,
 		citation: rule.citation
+	});
+}
+
+function organicMatterCredit(
+	{ lbPerPercent, mostPercent = Infinity }: NonNullable<Credits['organicMatter']>,
+	{ layers }: Site,
+	{ basis, citation }: CompiledRule['rule']
+): Answer {
+	const measured = readOrganicMatter(layers);
+	if (!measured.applies) return measured;
+	return figure({
+		label: 'from organic matter',
+		value: Math.min(measured.value, mostPercent) * lbPerPercent,
+		unit: 'lb/ac',
+		formula: `${lbPerPercent} lb for each %${mostPercent < Infinity ? `, to ${mostPercent} % at most` : ''}`,
+		inputs: [measured],
+		basis,
+		citation
 	});
 }

@@ -1,47 +1,95 @@
 import type { FromSchema } from 'json-schema-to-ts';
-import { figure } from '../../figure/figure';
-import type { RuleKind } from '../../packs/rule-kind';
+import { figure, type Figure } from '../../figure/figure';
+import { sourceOf, type RuleKind } from '../../packs/rule-kind';
 
 const parameters = {
 	type: 'object',
 	additionalProperties: false,
-	required: ['perYield', 'perYieldAndPpm'],
 	properties: {
+		constant: { type: 'number', description: 'lb/ac whatever the yield' },
+		perPpm: { type: 'number', exclusiveMinimum: 0, description: 'lb/ac less for each ppm, whatever the yield' },
 		perYield: { type: 'number', exclusiveMinimum: 0, description: 'lb per yield unit at a soil test of 0' },
-		perYieldAndPpm: { type: 'number', exclusiveMinimum: 0, description: 'lb per yield unit less for each ppm' }
-	}
+		perYieldAndPpm: { type: 'number', exclusiveMinimum: 0, description: 'lb per yield unit less for each ppm' },
+		noneAbovePpm: { type: 'number', exclusiveMinimum: 0, description: 'nothing above this soil test' },
+		leastRate: { type: 'number', exclusiveMinimum: 0, description: 'lb/ac, never less where anything is called for' }
+	},
+	anyOf: [{ required: ['perYield'] }, { required: ['constant'] }]
 } as const;
 
+type Parameters = FromSchema<typeof parameters>;
+
 /**
- * Feed the crop: (a - b x soil test) x yield goal, lb/ac of the oxide, never below zero. Soil test in ppm by the
- * rule's method, yield in the crop's unit. Form of the Great Plains state guides (NDSU SF882, SDSU EC750).
+ * Feed the crop: constant - b x soil test + (a - c x soil test) x yield goal, lb/ac of the oxide, never below zero.
+ * Soil test in ppm by the rule's method, yield in the crop's unit. The Great Plains state guides (NDSU SF882,
+ * SDSU EC750) have the second part alone; the guides of the central plains (KSU MF-2586) have both, with an end.
  */
-export const linearSufficiency: RuleKind<FromSchema<typeof parameters>> = {
+export const linearSufficiency: RuleKind<Parameters> = {
 	kind: 'linear-sufficiency',
 	parameters,
-	needs: () => ['soilTest', 'yieldGoal'],
-	compute(p, { soilTest, yieldGoal }) {
-		return Math.max(0, (p.perYield - p.perYieldAndPpm * soilTest) * yieldGoal);
-	},
+	needs: (p) => (p.perYield === undefined ? ['soilTest'] : ['soilTest', 'yieldGoal']),
+	compute: (p, { soilTest, yieldGoal }) => rateAt(p, soilTest, yieldGoal),
 	explain(p, { soilTest, yieldGoal }, words) {
-		const perUnit = figure({
-			label: 'needed for each unit of yield',
-			value: p.perYield - p.perYieldAndPpm * soilTest.value,
-			unit: `lb per ${yieldGoal.unit.replace('/ac', '')}`,
-			formula: `${p.perYield} - ${p.perYieldAndPpm} x soil test`,
-			inputs: [soilTest],
-			basis: words.basis,
-			citation: words.citation
-		});
+		const source = sourceOf(words);
+		const inputs: Figure[] = [];
+		if (p.constant !== undefined) {
+			inputs.push(
+				figure({
+					label: 'needed whatever the yield',
+					value: perAcre(p, soilTest.value),
+					unit: words.unit,
+					formula: `${p.constant} - ${p.perPpm ?? 0} x soil test`,
+					inputs: [soilTest],
+					...source
+				})
+			);
+		}
+		if (p.perYield !== undefined) {
+			const perUnitFigure = figure({
+				label: 'needed for each unit of yield',
+				value: perUnit(p, soilTest.value),
+				unit: `lb per ${yieldGoal.unit.replace('/ac', '')}`,
+				formula: `${p.perYield} - ${p.perYieldAndPpm ?? 0} x soil test`,
+				inputs: [soilTest],
+				...source
+			});
+			inputs.push(perUnitFigure, yieldGoal);
+		}
+		const value = rateAt(p, soilTest.value, p.perYield === undefined ? 0 : yieldGoal.value);
 		return figure({
 			label: words.title,
-			value: Math.max(0, perUnit.value * yieldGoal.value),
+			value,
 			unit: words.unit,
-			formula: perUnit.value > 0 ? 'need per unit x yield goal' : 'the soil feeds the crop: none',
-			inputs: [perUnit, yieldGoal],
-			basis: words.basis,
-			citation: words.citation,
-			cautions: words.cautions
+			formula: value > 0 ? formulaText(p) : 'the soil feeds the crop: none',
+			inputs,
+			...source,
+			cautions: words.cautions ?? []
 		});
 	}
 };
+
+function perAcre({ constant = 0, perPpm = 0 }: Parameters, soilTest: number): number {
+	return constant - perPpm * soilTest;
+}
+
+function perUnit({ perYield = 0, perYieldAndPpm = 0 }: Parameters, soilTest: number): number {
+	return perYield - perYieldAndPpm * soilTest;
+}
+
+function rateAt(p: Parameters, soilTest: number, yieldGoal: number): number {
+	const rate = perAcre(p, soilTest) + (p.perYield === undefined ? 0 : perUnit(p, soilTest) * yieldGoal);
+	if (Number.isNaN(rate)) return NaN;
+	if (rate <= 0 || (p.noneAbovePpm !== undefined && soilTest > p.noneAbovePpm)) return 0;
+	return Math.max(p.leastRate ?? 0, rate);
+}
+
+function formulaText({ constant, perYield, noneAbovePpm, leastRate }: Parameters): string {
+	const parts = [
+		constant === undefined ? '' : 'need whatever the yield',
+		perYield === undefined ? '' : 'need per unit x yield goal'
+	];
+	const ends = [
+		leastRate === undefined ? '' : `at least ${leastRate}`,
+		noneAbovePpm === undefined ? '' : `none above ${noneAbovePpm} ppm`
+	];
+	return [parts.filter(Boolean).join(' + '), ...ends.filter(Boolean)].join(', ');
+}

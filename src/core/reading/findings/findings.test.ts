@@ -82,8 +82,8 @@ describe('each finding fires, and its near miss does not', () => {
 		const at = (value: number) => codes(cornRequestWith({ pH: { method: 'water', value, unit: 'pH' } }));
 		expect(at(6.2)).toContain('ph-low');
 		expect(at(6.3)).not.toContain('ph-low');
-		expect(at(7.4)).toContain('ph-high');
-		expect(at(7.3)).not.toContain('ph-high');
+		expect(at(7.4)).toContain('high-ph-manage');
+		expect(at(7.3)).not.toContain('high-ph-manage');
 	});
 
 	it('pH on the CaCl2 scale alone, which is then held against nothing', () => {
@@ -108,4 +108,135 @@ it('puts the gravest first, each with a remedy', () => {
 	expect(all[0]?.severity).toBe('stop');
 	expect(all.at(-1)?.severity).toBe('note');
 	for (const { remedy } of all) expect(remedy.length).toBeGreaterThan(10);
+});
+
+/** A sample in layers of pH on one scale, 5 cm each. */
+function layered(method: 'water' | 'cacl2', values: number[]): AdviseRequest {
+	const request = { ...cornRequest(), crop: { id: 'apple' as const, yieldGoal: 20 } };
+	const layers = values.map((value, index) => ({
+		top: index * 5,
+		bottom: index * 5 + 5,
+		depthUnit: 'cm' as const,
+		results: [{ analyte: 'pH' as const, method, value, unit: 'pH' as const }]
+	}));
+	return { ...request, sample: { ...request.sample, layers } };
+}
+
+describe('acid ground below the surface', () => {
+	it('is named with its depth where the layers were sampled', () => {
+		const [band] = findings(layered('cacl2', [5.9, 4.7, 4.6, 5.0])).filter(({ code }) => code === 'acid-band');
+		expect(band?.text).toContain('4.7 at 5-10 cm, 4.6 at 10-15 cm, 5 at 15-20 cm');
+		expect(band?.text).toContain('surface of pH 5.9 (CaCl2)');
+		expect(band?.remedy).toContain('Aluminium likely stunts the roots from 5 down');
+	});
+	it('is no band where the layers are alike, or fine', () => {
+		expect(codes(layered('cacl2', [5.2, 5.2, 5.3, 5.2]))).not.toContain('acid-band');
+		expect(codes(layered('cacl2', [5.9, 5.6, 5.5, 5.8]))).not.toContain('acid-band');
+	});
+	it('is asked for where only the surface was taken', () => {
+		expect(codes(layered('cacl2', [5.9]))).toContain('ask-for-layers');
+		expect(codes(layered('cacl2', [5.9, 5.8]))).not.toContain('ask-for-layers');
+		const plough = (value: number) => {
+			const request = layered('cacl2', [value]);
+			request.sample.layers[0]!.bottom = 10;
+			return codes(request);
+		};
+		expect(plough(5.7)).toContain('ask-for-layers');
+		expect(plough(5.8)).not.toContain('ask-for-layers');
+	});
+	it('asks for nothing on the usual sample in water', () =>
+		expect(codes(cornRequest())).not.toContain('ask-for-layers'));
+
+	it('warns of aluminium by pH on each scale, and by the share the lab gives', () => {
+		expect(codes(layered('cacl2', [4.7]))).toContain('aluminium');
+		expect(codes(layered('cacl2', [4.8]))).not.toContain('aluminium');
+		expect(codes(layered('water', [5.2]))).toContain('aluminium');
+		expect(codes(layered('water', [5.4]))).not.toContain('aluminium');
+		expect(codes(cornRequestWith({ satAl: { value: 12, unit: '%' } }))).toContain('aluminium');
+		expect(codes(cornRequestWith({ satAl: { value: 9, unit: '%' } }))).not.toContain('aluminium');
+	});
+});
+
+describe('high pH is a diagnosis', () => {
+	const high = (changes: Parameters<typeof cornRequestWith>[0]) =>
+		codes(cornRequestWith({ pH: { method: 'water', value: 8.1, unit: 'pH' }, ...changes }));
+	it('salts or sodium: drainage', () => {
+		expect(high({ EC: { value: 4.5, unit: 'dS/m' } })).toContain('high-ph-drainage');
+		expect(high({ EC: { value: 0.6, unit: 'dS/m' } })).not.toContain('high-ph-drainage');
+		expect(high({ Na: { value: 460, unit: 'ppm' } })).toContain('high-ph-drainage');
+	});
+	it('carbonate and little organic matter: lost topsoil', () => {
+		const lime = { carbonate: { value: 8, unit: '%' as const } };
+		expect(high({ ...lime, OM: { value: 1.4, unit: '%' } })).toContain('high-ph-lost-topsoil');
+		expect(high({ ...lime, OM: { value: 4, unit: '%' } })).toContain('high-ph-manage');
+	});
+	it('otherwise manage around it, and say what would make it surer', () => {
+		const [found] = findings(cornRequestWith({ pH: { method: 'water', value: 8.1, unit: 'pH' } })).filter(
+			({ code }) => code === 'high-ph-manage'
+		);
+		expect(found?.remedy).toContain('ask the lab for EC, sodium, carbonate');
+	});
+});
+
+describe('how the cations stand to each other', () => {
+	const cations = (Ca: number, Mg: number, K: number, Na = 10) =>
+		codes(
+			cornRequestWith({
+				Ca: { value: Ca, unit: 'ppm' },
+				Mg: { value: Mg, unit: 'ppm' },
+				K: { method: 'ammonium-acetate', value: K, unit: 'ppm' },
+				Na: { value: Na, unit: 'ppm' }
+			})
+		);
+	it('K over Mg, or Mg under a tenth of CEC', () => {
+		expect(cations(2000, 230, 250)).toContain('magnesium-low');
+		expect(cations(2000, 150, 120)).toContain('magnesium-low');
+		expect(cations(2000, 230, 120)).not.toContain('magnesium-low');
+	});
+	it('more Mg than Ca: serpentine', () => {
+		expect(cations(600, 500, 120)).toContain('calcium-under-magnesium');
+		expect(cations(2000, 500, 120)).not.toContain('calcium-under-magnesium');
+	});
+	it('sodium over 5 % of CEC', () => {
+		expect(cations(2000, 230, 120, 200)).toContain('sodium-high');
+		expect(cations(2000, 230, 120, 180)).not.toContain('sodium-high');
+	});
+	it('shares by the lab that do not make 100', () => {
+		const shares = (H: number) =>
+			codes(
+				cornRequestWith({
+					satCa: { value: 60, unit: '%' },
+					satMg: { value: 14, unit: '%' },
+					satK: { value: 3, unit: '%' },
+					satH: { value: H, unit: '%' }
+				})
+			);
+		expect(shares(18)).toContain('lab-shares-sum');
+		expect(shares(21.5)).not.toContain('lab-shares-sum');
+		expect(codes(cornRequestWith({ satCa: { value: 60, unit: '%' } }))).not.toContain('lab-shares-sum');
+	});
+});
+
+describe('held against what is known already', () => {
+	const afterAnother = (P: number, before: number) => {
+		const request = cornRequestWith({ P: { method: 'bray-p1', value: P, unit: 'ppm' } });
+		const earlier = cornRequestWith({ P: { method: 'bray-p1', value: before, unit: 'ppm' } }).sample;
+		return codes({ ...request, earlierSamples: [{ ...earlier, date: '2023-10-01' }] });
+	};
+	it('a value near twice the last one', () => {
+		expect(afterAnother(40, 20)).toContain('unit-slip');
+		expect(afterAnother(30, 20)).not.toContain('unit-slip');
+	});
+	it('a target above the band of the crop', () => {
+		expect(codes({ ...cornRequest(), targetPh: 7 })).toContain('target-above-band');
+		expect(codes({ ...cornRequest(), targetPh: 6.8 })).not.toContain('target-above-band');
+	});
+	it('light ground, and metals that run short', () => {
+		expect(codes(cornRequestWith({ CEC: { value: 6, unit: 'meq/100g' } }))).toContain('light-ground');
+		expect(codes(cornRequest())).not.toContain('light-ground');
+		expect(codes(cornRequestWith({ Zn: { method: 'dtpa', value: 0.6, unit: 'ppm' } }))).toContain('short-zn');
+		expect(codes(cornRequestWith({ Zn: { method: 'dtpa', value: 0.9, unit: 'ppm' } }))).not.toContain('short-zn');
+		const peat = cornRequestWith({ OM: { value: 30, unit: '%' } });
+		expect(codes(peat)).toContain('ask-for-metals');
+	});
 });

@@ -7,7 +7,7 @@ import type { ReportCheck } from './finding';
 export const missingBufferPh: ReportCheck = ({ site }) => {
 	const soilPh = readResult(site.layers, 'pH', ['water']);
 	const bufferPh = readResult(site.layers, 'bufferPh');
-	const target = siteTargetPh(site);
+	const target = siteTargetPh(site, 'water');
 	if (bufferPh.applies || !soilPh.applies || !target.applies || soilPh.value >= target.value) return [];
 	return [
 		{

@@ -9,9 +9,9 @@ export const phOtherScale: ReportCheck = ({ site: { layers } }) => {
 	return [
 		{
 			code: 'ph-other-scale',
-			severity: 'mind',
-			text: 'The report gives pH in CaCl2 only, and the guides in use read pH in water: neither the band of the crop nor lime can be judged by them.',
-			remedy: 'Ask the lab for pH in water as well.'
+			severity: 'note',
+			text: 'The report gives pH in CaCl2 only. Guides that read pH in water, and the band of the crop, say nothing about it; the acid-soil guide on the CaCl2 scale does.',
+			remedy: 'For the other guides ask the lab for pH in water as well.'
 		}
 	];
 };

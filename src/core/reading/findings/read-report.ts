@@ -1,19 +1,31 @@
 import { gravestFirst } from '../../figure/gravest-first';
+import { acidBelow, aluminium, askForLayers } from './acid-below';
+import { cationBalance } from './cation-balance';
 import { cationsOverCec } from './cations-over-cec';
 import type { Finding, ReportCheck, ReportContext } from './finding';
+import { highPh } from './high-ph';
 import { impossibleValue } from './impossible-value';
+import { labShares } from './lab-shares';
+import { lightGround } from './light-ground';
 import { missingBufferPh } from './missing-buffer-ph';
 import { missingCec } from './missing-cec';
 import { oldNitrate } from './old-nitrate';
 import { oldSample } from './old-sample';
 import { otherDepth } from './other-depth';
 import { phOtherScale } from './ph-other-scale';
-import { phOutsideBand } from './ph-outside-band';
+import { phLow } from './ph-low';
+import { targetAboveBand } from './over-liming';
+import { tiedUpMetals } from './tied-up-metals';
 import { unitSlip } from './unit-slip';
 
 const CHECKS: readonly ReportCheck[] = [
 	impossibleValue,
-	phOutsideBand,
+	phLow,
+	acidBelow,
+	aluminium,
+	askForLayers,
+	highPh,
+	targetAboveBand,
 	phOtherScale,
 	missingCec,
 	missingBufferPh,
@@ -21,6 +33,10 @@ const CHECKS: readonly ReportCheck[] = [
 	oldNitrate,
 	unitSlip,
 	cationsOverCec,
+	labShares,
+	cationBalance,
+	tiedUpMetals,
+	lightGround,
 	otherDepth
 ];
 

@@ -1,22 +1,53 @@
-import { readInLayer } from '../read-result';
-import type { ReportCheck } from './finding';
+import type { Analyte } from '../../schema-types';
+import { analyteName } from '../../ground/analyte-names';
+import { formatNumber } from '../../units/display';
+import { readInLayer, readResult } from '../read-result';
+import type { Finding, ReportCheck } from './finding';
 
 /** ppm above which a value was more likely in other units: common practice. */
 const LIKELY_MOST_PPM = { P: 300, K: 2000 } as const;
+/** Pounds in the furrow slice are twice the ppm; a value this near to twice the last one was perhaps in pounds. */
+const NEAR_TWICE = [1.8, 2.2] as const;
+const COMPARED: readonly Analyte[] = ['P', 'K', 'Ca', 'Mg'];
 
-/** A soil test so high that it was probably written in other units. */
-export const unitSlip: ReportCheck = ({ site: { layers } }) =>
+/** A soil test that was probably written in other units: too high to be true, or about twice the last one. */
+export const unitSlip: ReportCheck = (context) => [...tooHigh(context), ...twiceTheLast(context)];
+
+const tooHigh: ReportCheck = ({ site: { layers } }) =>
 	layers.flatMap((layer) =>
 		(['P', 'K'] as const).flatMap((analyte) => {
 			const ppm = readInLayer(layer, analyte);
 			if (!ppm.applies || ppm.value <= LIKELY_MOST_PPM[analyte]) return [];
 			return [
-				{
-					code: 'unit-slip',
-					severity: 'mind' as const,
-					text: `${analyte} of ${Math.round(ppm.value)} ppm in ${layer.depthText} is above ${LIKELY_MOST_PPM[analyte]}; was it in lb/ac?`,
-					remedy: 'Check the unit on the report and correct the sample.'
-				}
+				slip(
+					`${analyte} of ${Math.round(ppm.value)} ppm in ${layer.depthText} is above ${LIKELY_MOST_PPM[analyte]}; was it in lb/ac?`
+				)
 			];
 		})
 	);
+
+const twiceTheLast: ReportCheck = ({ site: { layers, earlier } }) =>
+	COMPARED.flatMap((analyte) => {
+		const now = readResult(layers, analyte);
+		const method = now.applies && methodOf(layers, analyte);
+		if (!now.applies || !method) return [];
+		const last = earlier.find((sample) => readResult(sample.layers, analyte, [method]).applies);
+		const before = last && readResult(last.layers, analyte, [method]);
+		if (!before?.applies || before.value === 0) return [];
+		const ratio = now.value / before.value;
+		if (ratio < NEAR_TWICE[0] || ratio > NEAR_TWICE[1]) return [];
+		const name = analyteName(analyte);
+		return [
+			slip(
+				`${name.charAt(0).toUpperCase()}${name.slice(1)} of ${formatNumber(now.value, 'ppm')} ppm is about twice the ${formatNumber(before.value, 'ppm')} of ${last?.date ?? 'the last sample'}; was it in lb/ac?`
+			)
+		];
+	});
+
+function slip(text: string): Finding {
+	return { code: 'unit-slip', severity: 'mind', text, remedy: 'Check the unit on the report and correct the sample.' };
+}
+
+function methodOf(layers: Parameters<typeof readResult>[0], analyte: Analyte) {
+	return layers.flatMap(({ results }) => results).find((result) => result.analyte === analyte)?.method;
+}

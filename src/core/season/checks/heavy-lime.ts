@@ -6,9 +6,9 @@ import type { SeasonCheck } from './check';
 const MOST_AT_ONCE = 4;
 
 /** Very heavy lime in one go does not mix and overshoots in streaks. */
-export const heavyLimeCheck: SeasonCheck = (passes) =>
+export const heavyLimeCheck: SeasonCheck = (passes, { liming }) =>
 	passes.flatMap((pass) => {
-		if (pass.unit !== 'short ton/ac' || pass.rate <= MOST_AT_ONCE) return [];
+		if (liming.placement === 'surface' || pass.unit !== 'short ton/ac' || pass.rate <= MOST_AT_ONCE) return [];
 		const half = { ...pass, rate: pass.rate / 2 };
 		const next = format(addYears(parseISO(pass.date), 1), 'yyyy-MM-dd');
 		return [

@@ -13,7 +13,9 @@ export type BookTable =
 	| 'lab_mapping'
 	| 'lab_import'
 	| 'lab_import_row'
-	| 'setting';
+	| 'setting'
+	| 'guide'
+	| 'guide_version';
 
 type Value = string | number | null;
 type Row = Record<string, Value>;

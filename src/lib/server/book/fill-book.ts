@@ -35,7 +35,8 @@ function writeField(writer: Writer, growerId: string, field: BookField): void {
 		drainage: field.drainage ?? null,
 		slope_percent: field.slopePercent ?? null,
 		irrigated: field.irrigated ? 1 : 0,
-		note: field.note ?? ''
+		note: field.note ?? '',
+		tenure: field.tenure ?? null
 	});
 	for (const { lab = '', labNumber = '', report } of field.samples) {
 		const row = { id: randomUUID(), field_id: id, lab, lab_number: labNumber, report: JSON.stringify(report) };
@@ -56,7 +57,12 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
 		planting_date: year.plantingDate ?? null,
 		row_spacing_in: year.rowSpacingIn ?? null,
 		target_ph: year.targetPh ?? null,
-		harvested_yield: year.harvestedYield ?? null
+		harvested_yield: year.harvestedYield ?? null,
+		residue_removed_percent: year.residueRemovedPercent ?? null,
+		liming_product: year.limingProduct ?? null,
+		lime_placement: year.limePlacement ?? null,
+		next_crop: year.nextCrop ?? null,
+		next_yield_goal: year.nextYieldGoal ?? null
 	});
 	for (const { nutrient, method, ownRate, reason } of year.choices ?? []) {
 		writer.insert('choice', {

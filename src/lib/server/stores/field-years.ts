@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
-import type { CropId, Pass, PreviousCropId, RateNutrient } from '../../../core/schema-types';
+import type { CropId, Pass, PhScale, PreviousCropId, RateNutrient } from '../../../core/schema-types';
 import { act } from '../book/act';
 
 export interface FieldYearRow {
@@ -15,6 +15,14 @@ export interface FieldYearRow {
 	row_spacing_in: number | null;
 	target_ph: number | null;
 	harvested_yield: number | null;
+	residue_removed_percent: number | null;
+	starter_p2o5: number | null;
+	target_ph_scale: PhScale | null;
+	liming_product: string | null;
+	lime_depth_in: number | null;
+	lime_placement: 'incorporated' | 'surface' | null;
+	next_crop: CropId | null;
+	next_yield_goal: number | null;
 }
 
 /** A pass as it stands in the book. */
@@ -40,7 +48,8 @@ export function listFieldYears(db: Database, fieldId: string): FieldYearRow[] {
 export type Goal = Pick<
 	FieldYearRow,
 	'crop' | 'yield_goal' | 'previous_crop' | 'planting_date' | 'row_spacing_in' | 'target_ph'
->;
+> &
+	Partial<Pick<FieldYearRow, 'target_ph_scale' | 'residue_removed_percent' | 'starter_p2o5'>>;
 
 export function setGoal(db: Database, fieldId: string, year: number, goal: Goal): void {
 	act(db, { label: `Set the goal for ${year}`, fieldId }, (writer) => {
@@ -50,29 +59,57 @@ export function setGoal(db: Database, fieldId: string, year: number, goal: Goal)
 	});
 }
 
+/** How the field is limed this year; what is left out is as usual. */
+export type LimingChoice = Pick<FieldYearRow, 'liming_product' | 'lime_depth_in' | 'lime_placement'>;
+
+export function setLiming(db: Database, fieldYear: FieldYearRow, liming: LimingChoice): void {
+	act(db, { label: 'Changed how the field is limed', fieldId: fieldYear.field_id }, (writer) =>
+		writer.update('field_year', fieldYear.id, { ...liming })
+	);
+}
+
+/** Names the crop of the year after, or takes it back. */
+export function setNextCrop(
+	db: Database,
+	fieldYear: FieldYearRow,
+	next: Pick<FieldYearRow, 'next_crop' | 'next_yield_goal'>
+): void {
+	const label = next.next_crop ? `Named ${next.next_crop.replace('-', ' ')} as next crop` : 'Took the next crop back';
+	act(db, { label, fieldId: fieldYear.field_id }, (writer) => writer.update('field_year', fieldYear.id, { ...next }));
+}
+
 export function listChoices(db: Database, fieldYearId: string): Choice[] {
 	return db
 		.prepare<
 			[string],
-			{ nutrient: RateNutrient; method: string | null; own_rate: number | null; reason: string | null }
-		>('SELECT nutrient, method, own_rate, reason FROM choice WHERE field_year_id = ?')
+			{
+				nutrient: RateNutrient;
+				method: string | null;
+				own_rate: number | null;
+				reason: string | null;
+				both_years: number;
+			}
+		>('SELECT nutrient, method, own_rate, reason, both_years FROM choice WHERE field_year_id = ?')
 		.all(fieldYearId)
-		.map(({ nutrient, method, own_rate, reason }) =>
-			method === null ? { nutrient, ownRate: own_rate!, reason: reason! } : { nutrient, method }
+		.map(({ nutrient, method, own_rate, reason, both_years }) =>
+			method === null
+				? { nutrient, ownRate: own_rate!, reason: reason! }
+				: { nutrient, method, ...(both_years === 1 ? { bothYears: true as const } : {}) }
 		);
 }
 
 /** Settles nutrients of a year at once. */
 export function choose(db: Database, fieldYear: FieldYearRow, choices: readonly Choice[], label: string): void {
 	act(db, { label, fieldId: fieldYear.field_id }, (writer) => {
-		for (const { nutrient, method, ownRate, reason } of choices) {
+		for (const { nutrient, method, ownRate, reason, bothYears } of choices) {
 			writer.put('choice', {
 				id: `${fieldYear.id}:${nutrient}`,
 				field_year_id: fieldYear.id,
 				nutrient,
 				method: method ?? null,
 				own_rate: ownRate ?? null,
-				reason: reason ?? null
+				reason: reason ?? null,
+				both_years: bothYears ? 1 : 0
 			});
 		}
 	});

@@ -16,6 +16,7 @@ export interface FieldRow {
 	slope_percent: number | null;
 	irrigated: 0 | 1;
 	note: string;
+	tenure: string | null;
 }
 
 export interface SampleRecord {
@@ -102,7 +103,7 @@ export function fieldByName(db: Database, grower: string, name: string): { id: s
 /** What an adviser may change about a field. */
 export type FieldFacts = Pick<
 	FieldRow,
-	'name' | 'area_ac' | 'texture' | 'drainage' | 'slope_percent' | 'irrigated' | 'note'
+	'name' | 'area_ac' | 'texture' | 'drainage' | 'slope_percent' | 'irrigated' | 'note' | 'tenure'
 >;
 
 export function updateField(db: Database, id: string, facts: FieldFacts): void {

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { theLibrary } from '$lib/server/knowledge';
+import { currentLibrary } from '$lib/server/current-library';
 import { loadFieldYear } from '$lib/server/field-year';
 import { yearOf } from '$lib/server/params';
 import { theBook } from '$lib/server/the-book';
@@ -13,7 +13,7 @@ export const GET: RequestHandler = ({ url }) => {
 	const year = yearOf(url.searchParams.get('year') ?? '');
 	const fields = url.searchParams.getAll('field').slice(0, MOST_FIELDS);
 	const open = fields.map((field) => {
-		const { advice } = loadFieldYear(theBook(), theLibrary(), field, year, today());
+		const { advice } = loadFieldYear(theBook(), currentLibrary(), field, year, today());
 		const severities = [...(advice?.answer.findings ?? []), ...(advice?.checks ?? [])].map(({ severity }) => severity);
 		const count = (wanted: string) => severities.filter((severity) => severity === wanted).length;
 		return [field, { stop: count('stop'), mind: count('mind') }];

@@ -2,7 +2,7 @@ import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { PricesAction } from '$core/schema-types';
 import { answerJson } from '$lib/server/answer';
-import { theLibrary } from '$lib/server/knowledge';
+import { currentLibrary } from '$lib/server/current-library';
 import { setPrices } from '$lib/server/stores/prices';
 import { theBook } from '$lib/server/the-book';
 import { today } from '$lib/server/today';
@@ -19,7 +19,7 @@ export const POST: RequestHandler = ({ request }) =>
 
 function checkItem(item: string): void {
 	const [kind, name = ''] = item.split(':');
-	const { crops, products } = theLibrary();
+	const { crops, products } = currentLibrary();
 	const known = {
 		grain: crops.map(({ id }) => id as string),
 		product: products.map(({ id }) => id),

@@ -23,6 +23,7 @@ export const POST: RequestHandler = ({ request, params }) =>
 			drainage: facts.drainage ?? null,
 			slope_percent: facts.slopePercent ?? null,
 			irrigated: facts.irrigated ? 1 : 0,
-			note: facts.note
+			note: facts.note,
+			tenure: facts.tenure ?? null
 		});
 	});

@@ -1,4 +1,4 @@
-import { theLibrary } from '$lib/server/knowledge';
+import { currentLibrary } from '$lib/server/current-library';
 import { fieldYearOf } from '$lib/server/params';
 import { listEvents } from '$lib/server/stores/events';
 import { listPasses } from '$lib/server/stores/field-years';
@@ -11,7 +11,7 @@ const MOST_EVENTS = 200;
 
 export const load: PageServerLoad = ({ params }) => {
 	const { field, year, goal } = fieldYearOf(params);
-	const { crops, products } = theLibrary();
+	const { crops, products } = currentLibrary();
 	const { units } = readSettings(theBook());
 	const crop = crops.find(({ id }) => id === goal?.crop);
 	const passes = goal ? listPasses(theBook(), goal.id) : [];

@@ -1,4 +1,4 @@
-import { theLibrary } from '$lib/server/knowledge';
+import { currentLibrary } from '$lib/server/current-library';
 import { fieldYearOf } from '$lib/server/params';
 import { listFieldYears } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';
@@ -6,7 +6,7 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) => {
 	const { field, samples, year } = fieldYearOf(params);
-	const { crops } = theLibrary();
+	const { crops } = currentLibrary();
 	return {
 		field: { ...field, boundary: field.boundary ? (JSON.parse(field.boundary) as unknown) : null },
 		year,

@@ -9,7 +9,7 @@ import { siteInputs } from '$core/reading/site-inputs';
 import { inSystem } from '$core/units/rate-units';
 import type { Advice } from '$lib/server/field-year';
 import { goalPage } from '$lib/server/goal-page';
-import { theLibrary } from '$lib/server/knowledge';
+import { currentLibrary } from '$lib/server/current-library';
 import { fieldYearOf } from '$lib/server/params';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
@@ -29,7 +29,7 @@ export const load: PageServerLoad = ({ params }) => {
 };
 
 function readingOf({ site, answer, crop, chosen }: Advice) {
-	const { packs } = theLibrary();
+	const { packs } = currentLibrary();
 	const { units } = readSettings(theBook());
 	const { worksheets } = answer.derived;
 	const lime = answer.rates
@@ -57,7 +57,7 @@ function readingOf({ site, answer, crop, chosen }: Advice) {
 	};
 }
 
-function phReading(site: Advice['site'], packs: ReturnType<typeof theLibrary>['packs']) {
+function phReading(site: Advice['site'], packs: ReturnType<typeof currentLibrary>['packs']) {
 	const rule = rulesGiving(packs, 'relative-yield')[0];
 	const parameters = rule?.parametersFor(site.crop.id);
 	const relativeYield = rule

@@ -1,7 +1,7 @@
 import { cautionsFor } from '$core/season/hazards';
 import { passCeiling, productOf } from '$core/season/plan-context';
 import { inSystem } from '$core/units/rate-units';
-import { theLibrary } from '$lib/server/knowledge';
+import { currentLibrary } from '$lib/server/current-library';
 import { fieldYearOf } from '$lib/server/params';
 import { passView } from '$lib/server/pass-view';
 import { readSettings } from '$lib/server/stores/settings';
@@ -10,7 +10,7 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) => {
 	const { field, year, advice, goal } = fieldYearOf(params);
-	const { products, cautions } = theLibrary();
+	const { products, cautions } = currentLibrary();
 	const { units } = readSettings(theBook());
 	const catalogue = products.map(({ id, name, placements, hazards, lime }) => ({
 		id,

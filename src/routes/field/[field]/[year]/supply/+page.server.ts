@@ -1,13 +1,13 @@
 import { pricePerPound, productNeeds } from '$core/supply/product-needs';
 import { fieldYearOf } from '$lib/server/params';
-import { theLibrary } from '$lib/server/knowledge';
+import { currentLibrary } from '$lib/server/current-library';
 import type { PageServerLoad } from './$types';
 
 const PRICED = ['N', 'P2O5', 'K2O', 'S'] as const;
 
 export const load: PageServerLoad = ({ params }) => {
 	const { field, year, advice, prices, goal } = fieldYearOf(params);
-	const { products, crops } = theLibrary();
+	const { products, crops } = currentLibrary();
 	const open = (advice?.passes ?? []).filter(({ doneOn }) => doneOn === null).map(({ plan }) => plan);
 	return {
 		fieldId: field.id,

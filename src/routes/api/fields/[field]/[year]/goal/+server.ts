@@ -19,6 +19,9 @@ export const POST: RequestHandler = ({ request, params }) =>
 			previous_crop: goal.previousCrop ?? null,
 			planting_date: goal.plantingDate ?? null,
 			row_spacing_in: goal.rowSpacingIn ?? null,
-			target_ph: goal.targetPh ?? null
+			target_ph: goal.targetPh ?? null,
+			target_ph_scale: goal.targetPhScale ?? null,
+			residue_removed_percent: goal.residueRemovedPercent ?? null,
+			starter_p2o5: goal.starterP2O5 ?? null
 		});
 	});

@@ -2,7 +2,7 @@ import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { PassesAction } from '$core/schema-types';
 import { answerJson } from '$lib/server/answer';
-import { theLibrary } from '$lib/server/knowledge';
+import { currentLibrary } from '$lib/server/current-library';
 import { goalOf } from '$lib/server/params';
 import { changePasses } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';
@@ -12,7 +12,7 @@ const asPasses = validator<PassesAction>('actions#/definitions/PassesAction');
 
 export const POST: RequestHandler = ({ request, params }) =>
 	answerJson(request, asPasses, ({ label, removed, added }) => {
-		const { products } = theLibrary();
+		const { products } = currentLibrary();
 		const problems = added.flatMap(({ product }, index) =>
 			products.some(({ id }) => id === product)
 				? []

@@ -1,0 +1,250 @@
+import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
+import type { CompiledRule, PackSet } from '../../packs/pack';
+import { rulesGiving } from '../../packs/pack';
+import { baseSaturation, cationExchangeCapacity } from '../../reading/cec';
+import { readBulkDensity, readClay } from '../../reading/clay-and-density';
+import { readOrganicCarbon } from '../../reading/organic-matter';
+import { readSoilPh } from '../../reading/ph-scale';
+import type { Site } from '../../reading/site';
+import { scaleOf, siteInputs } from '../../reading/site-inputs';
+import { noNumbers } from '../../packs/rule-kind';
+import type { Liming } from '../../schema-types';
+import { formatNumber } from '../../units/display';
+import { CACO3_T_HA_PER_CMOL, CM_PER_IN, KG_HA_PER_LB_AC } from '../../units/factors';
+import { bufferCapacity } from './buffer-capacity';
+import { triggerPh, type Gate } from './lime-gate';
+import { readEffectiveFraction, readLimeDepth } from './liming-material';
+
+/** lb of pure CaCO3 that undo one lb of N as urea, UAN, ammonia or ammonium nitrate: Pierre 1933, memory. */
+const CACO3_PER_LB_N = 1.8;
+/** lb CaCO3/ac that leaching and harvests take in a year beside the nitrogen: judgement, stated as such. */
+const BACKGROUND_CACO3_LB = 100;
+/** % of CEC under which lime should bring magnesium, and above which it should not: common practice. */
+const MAGNESIUM_PERCENT = { low: 10, high: 20 } as const;
+/** Yield is never priced down above this pH: the fall there was of one site. Common practice. */
+const NO_GAIN_ABOVE_PH = 6.8;
+
+/** What stands around a lime rate: the material, what it costs, what it brings, how long it lasts. */
+export function limingOf(
+	compiled: CompiledRule,
+	rate: Answer,
+	site: Site,
+	packs: PackSet,
+	prices: { lime?: number; grain?: number }
+): Liming {
+	const fraction = readEffectiveFraction(site, compiled);
+	const years = yearsUntilNext(compiled, rate, site, packs);
+	return {
+		effectiveFraction: fraction,
+		pricePerEffectiveTon: pricePerEffectiveTon(fraction, prices.lime),
+		kind: limeKind(site),
+		payBack: payBack(compiled, rate, site, packs, prices, years),
+		yearsUntilNext: years
+	};
+}
+
+/** Price of a material for each ton of it that acts; $ per short ton as delivered and spread / effective fraction. */
+export function pricePerEffectiveTon(fraction: Answer, price: number | undefined): Answer {
+	const label = 'price per effective ton';
+	if (!fraction.applies) return notApplicable(label, fraction.reason, fraction.remedy);
+	if (price === undefined)
+		return notApplicable(label, 'no price for this lime is known', 'Enter prices for this year.');
+	return figure({
+		label,
+		value: price / fraction.value,
+		unit: '$ per effective short ton',
+		formula: 'price / effective fraction',
+		inputs: [figure({ label: 'price, spread', value: price, unit: '$ per short ton', basis: 'adviser' }), fraction],
+		basis: 'adviser'
+	});
+}
+
+/** Dolomitic where magnesium is low, calcitic where it is high: common practice. */
+export function limeKind({ layers }: Pick<Site, 'layers'>): Liming['kind'] {
+	const share = baseSaturation(layers, cationExchangeCapacity(layers)).Mg;
+	if (!share) return { take: 'either', why: 'Magnesium’s share of CEC is not known; ask the lab for Mg and CEC.' };
+	const text = `Magnesium is ${formatNumber(share.value, '%')} % of CEC`;
+	if (share.value < MAGNESIUM_PERCENT.low) {
+		return { take: 'dolomitic', why: `${text}, below ${MAGNESIUM_PERCENT.low}: dolomitic lime brings it along.` };
+	}
+	if (share.value > MAGNESIUM_PERCENT.high) {
+		return { take: 'calcitic', why: `${text}, above ${MAGNESIUM_PERCENT.high}: calcitic lime adds no more.` };
+	}
+	return { take: 'either', why: `${text}: take the lime that is cheapest per effective ton.` };
+}
+
+/**
+ * Years until pH falls back to the trigger: the pH between over the pH lost in a year, which is nitrogen's lime debt
+ * and a stated background (lb CaCO3/ac) over the soil's buffer capacity.
+ */
+function yearsUntilNext(compiled: CompiledRule, rate: Answer, site: Site, packs: PackSet): Answer {
+	const label = 'years until the next lime';
+	if (!rate.applies) return notApplicable(label, rate.reason, rate.remedy);
+	const target = siteInputs.targetPh(site, compiled);
+	const soilPh = readSoilPh(site.layers, scaleOf(compiled));
+	if (!target.applies) return notApplicable(label, target.reason, target.remedy);
+	if (!soilPh.applies) return notApplicable(label, soilPh.reason, soilPh.remedy);
+	const lost = phLostInAYear(site, packs);
+	if (!lost.applies) return notApplicable(label, lost.reason, lost.remedy);
+	const start = rate.value > 0 ? target : soilPh;
+	const { basis, citation } = compiled.rule;
+	const trigger = figure({
+		label: 'trigger of the guide',
+		value: triggerPh(compiled.parametersFor(site.crop.id) as Gate, target.value),
+		unit: 'pH',
+		basis,
+		citation
+	});
+	return figure({
+		label,
+		value: Math.max(0, start.value - trigger.value) / lost.value,
+		unit: 'years',
+		formula: `(${rate.value > 0 ? 'target' : 'soil pH'} - trigger) / pH lost in a year`,
+		inputs: [start, trigger, lost],
+		basis: 'practice',
+		cautions: ['Illustrative: soils differ in what they lose beside the nitrogen.']
+	});
+}
+
+function phLostInAYear(site: Site, packs: PackSet): Answer {
+	const label = 'pH lost in a year';
+	const rule = packs.rules.find(({ kind }) => kind.kind === 'buffer-capacity');
+	if (!rule) return notApplicable(label, 'no pack gives the buffer capacity of soils', 'Add one.');
+	const carbon = readOrganicCarbon(site.layers);
+	const clay = readClay(site);
+	const density = readBulkDensity(site);
+	const depth = readLimeDepth(site);
+	for (const input of [carbon, clay, density, depth]) {
+		if (!input.applies) return notApplicable(label, input.reason, input.remedy);
+	}
+	const [c, cl, d, depthIn] = [carbon, clay, density, depth] as Figure[];
+	const p = rule.parametersFor(site.crop.id) as { perOrganicCarbon: number; perClay: number };
+	const { basis, citation } = rule.rule;
+	const capacity = figure({
+		label: 'pH buffer capacity',
+		value: bufferCapacity(p, c!.value, cl!.value),
+		unit: 'cmol/kg per pH',
+		formula: `${p.perOrganicCarbon} x organic carbon + ${p.perClay} x clay`,
+		inputs: [c!, cl!],
+		basis,
+		citation
+	});
+	const debt = limeDebt(site.nitrogenRate);
+	const perPh = capacity.value * d!.value * depthIn!.value * CM_PER_IN * CACO3_T_HA_PER_CMOL;
+	return figure({
+		label,
+		value: (debt.value * KG_HA_PER_LB_AC) / 1000 / perPh,
+		unit: 'pH a year',
+		formula: `CaCO3 t/ha / (capacity x bulk density x depth cm x ${CACO3_T_HA_PER_CMOL})`,
+		inputs: [debt, capacity, d!, depthIn!],
+		basis: 'practice'
+	});
+}
+
+/** lb of pure CaCO3 per acre that a year takes: 1.8 for each lb of N as urea or UAN, and the background. */
+function limeDebt(nitrogenRate: number | undefined): Figure {
+	const background = figure({ label: 'background', value: BACKGROUND_CACO3_LB, unit: 'lb/ac', basis: 'practice' });
+	const perPound = figure({
+		label: 'CaCO3 for each lb of N as urea or UAN',
+		value: CACO3_PER_LB_N,
+		unit: 'lb per lb N',
+		basis: 'memory',
+		citation: 'Pierre 1933'
+	});
+	const nitrogen = figure({
+		label: nitrogenRate === undefined ? 'nitrogen (none settled on)' : 'nitrogen settled on',
+		value: nitrogenRate ?? 0,
+		unit: 'lb/ac',
+		basis: 'adviser'
+	});
+	return figure({
+		label: 'lime debt of a year',
+		value: nitrogen.value * CACO3_PER_LB_N + BACKGROUND_CACO3_LB,
+		unit: 'lb/ac',
+		formula: 'nitrogen x 1.8 + background',
+		inputs: [nitrogen, perPound, background],
+		basis: 'memory',
+		citation: 'Pierre 1933',
+		cautions: nitrogenRate === undefined ? ['No nitrogen is settled on; only the background is counted.'] : []
+	});
+}
+
+/**
+ * What liming to the target is worth in a year less its yearly cost, $/ac: (relative yield at target / now - 1)
+ * x goal x price - cost / years it lasts. pH is clamped to the yield table and to 6.8. Illustrative: the table is one
+ * old rotation on one site (Ohio Special Circular 53, memory).
+ */
+function payBack(
+	compiled: CompiledRule,
+	rate: Answer,
+	site: Site,
+	packs: PackSet,
+	{ lime, grain }: { lime?: number; grain?: number },
+	years: Answer
+): Answer {
+	const label = 'what lime brings in a year, less its cost';
+	const no = (reason: string, remedy: string) => notApplicable(label, reason, remedy);
+	if (!rate.applies) return no(rate.reason, rate.remedy);
+	if (rate.value === 0) return no('no lime is called for', 'Test again in two years.');
+	if (scaleOf(compiled) !== 'water') return no('the yield table is on pH in water', 'Judge it by the crop.');
+	const table = rulesGiving(packs, 'relative-yield').find(({ parametersFor }) => parametersFor(site.crop.id));
+	if (!table) return no(`no table gives the yield of ${site.crop.name.toLowerCase()} by pH`, 'Judge it by the crop.');
+	const soilPh = readSoilPh(site.layers, 'water');
+	const target = siteInputs.targetPh(site, compiled);
+	if (!soilPh.applies || !target.applies) return no('soil pH or target is not known', 'Ask the lab for pH.');
+	if (grain === undefined)
+		return no(`no price for ${site.crop.name.toLowerCase()} is known`, 'Enter prices for this year.');
+	if (lime === undefined) return no('no price for lime is known', 'Enter prices for this year.');
+	if (!years.applies) return no(years.reason, years.remedy);
+	const yieldAt = (name: string, ph: Figure) =>
+		figure({
+			label: `yield at ${name}`,
+			value: table.kind.compute(table.parametersFor(site.crop.id), {
+				...noNumbers(),
+				soilPh: Math.min(ph.value, NO_GAIN_ABOVE_PH)
+			}),
+			unit: '%',
+			formula: `${table.rule.title}; no gain is counted above pH ${NO_GAIN_ABOVE_PH}`,
+			inputs: [ph],
+			basis: table.rule.basis,
+			citation: table.rule.citation
+		});
+	const now = yieldAt('this pH', soilPh);
+	const then = yieldAt('the target', target);
+	if (now.value <= 0) return no('the table gives no yield at this pH to hold the gain against', 'Lime first.');
+	const goal = siteInputs.yieldGoal(site, compiled) as Figure;
+	const price = figure({
+		label: 'price of the crop',
+		value: grain,
+		unit: `$ per ${goal.unit.replace('/ac', '')}`,
+		basis: 'adviser'
+	});
+	const gain = figure({
+		label: 'worth of the yield in a year',
+		value: Math.max(0, then.value / now.value - 1) * goal.value * grain,
+		unit: '$/ac',
+		formula: '(yield at target / yield now - 1) x goal x price',
+		inputs: [then, now, goal, price],
+		basis: 'memory',
+		citation: table.rule.citation
+	});
+	const tonPrice = figure({ label: 'price of lime, spread', value: lime, unit: '$ per short ton', basis: 'adviser' });
+	const cost = figure({
+		label: 'cost of the lime',
+		value: rate.value * lime,
+		unit: '$/ac',
+		formula: 'rate x price',
+		inputs: [rate, tonPrice],
+		basis: 'adviser'
+	});
+	return figure({
+		label,
+		value: gain.value - cost.value / Math.max(1, years.value),
+		unit: '$/ac',
+		formula: 'worth of the yield - cost / years it lasts (one at least)',
+		inputs: [gain, cost, years],
+		basis: 'memory',
+		citation: table.rule.citation,
+		cautions: ['Illustrative: one old rotation on one site gives the yields, and the goal stands for the yield now.']
+	});
+}

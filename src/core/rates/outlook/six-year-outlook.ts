@@ -1,0 +1,143 @@
+import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
+import { atCec } from '../../packs/cec-line';
+import type { CompiledRule, PackSet } from '../../packs/pack';
+import { noNumbers } from '../../packs/rule-kind';
+import { cationExchangeCapacity } from '../../reading/cec';
+import type { Site } from '../../reading/site';
+import { readSoilTest } from '../../reading/soil-test';
+import type { CropId, LabMethod, Outlook } from '../../schema-types';
+import { inputReaders } from '../input-readers';
+
+/** A crop of the rotation with its goal. */
+export interface RotationCrop {
+	id: CropId;
+	yieldGoal: number;
+}
+
+type PhosphateOrPotash = 'P2O5' | 'K2O';
+
+/**
+ * lb of the oxide that move the soil test by 1 ppm, for the two methods the tri-state equations were made on: four
+ * years of 5 lb for P by Bray P1, four years of 1 + 0.05 CEC for K by ammonium acetate (bulletin E-2567, memory).
+ */
+const USUAL_LB_PER_PPM: Record<PhosphateOrPotash, { method: LabMethod; line: { constant: number; perCec?: number } }> =
+	{
+		P2O5: { method: 'bray-p1', line: { constant: 20 } },
+		K2O: { method: 'ammonium-acetate', line: { constant: 4, perCec: 0.2 } }
+	};
+const USUAL_CITATION = 'Tri-state bulletin E-2567 (1995), build-up over four years';
+
+/**
+ * Where one school takes the soil test: each year its rate goes on, the crop takes off, and the test moves by the
+ * difference over the lb for each ppm; never below zero.
+ * @param rotation the crops in turn, the coming year's first
+ * @returns `applies: false` with the reason where the guide, the removal or the lb for each ppm is not known
+ */
+export function outlookOf(
+	compiled: CompiledRule,
+	nutrient: PhosphateOrPotash,
+	site: Site,
+	rotation: readonly RotationCrop[],
+	years: number,
+	packs: PackSet
+): Outlook {
+	const { method, rule, pack } = compiled;
+	const head = { nutrient, method, school: rule.school!, packTitle: pack.title };
+	const no = (reason: string): Outlook => ({ ...head, applies: false, reason, years: [] });
+	const start = startingTest(compiled, nutrient, site, packs);
+	if (!start.applies) return no(`${start.reason}. ${start.remedy}`);
+	const perPpm = lbPerPpm(compiled, nutrient, site);
+	if (!perPpm.applies) return no(`${perPpm.reason}. ${perPpm.remedy}`);
+	const turns: Turn[] = [];
+	for (const crop of rotation) {
+		const turn = turnOf(compiled, nutrient, site, crop, packs);
+		if (typeof turn === 'string') return no(turn);
+		turns.push(turn);
+	}
+	const points: Outlook['years'] = [];
+	let soilTest = start.value;
+	for (let index = 0; index < years; index++) {
+		const { crop, removal, rateAt } = turns[index % turns.length]!;
+		const rate = rateAt(soilTest);
+		points.push({ year: index + 1, crop, soilTest, rate, removal });
+		soilTest = Math.max(0, soilTest + (rate - removal) / perPpm.value);
+	}
+	return { ...head, applies: true, years: points, end: soilTest, lbPerPpm: perPpm, soilTestLabel: start.label };
+}
+
+interface Turn {
+	crop: CropId;
+	removal: number;
+	rateAt(soilTest: number): number;
+}
+
+function turnOf(
+	compiled: CompiledRule,
+	nutrient: PhosphateOrPotash,
+	site: Site,
+	{ id, yieldGoal }: RotationCrop,
+	packs: PackSet
+): Turn | string {
+	const parameters = compiled.parametersFor(id);
+	const name = id.replace('-', ' ');
+	if (parameters === undefined) return `${compiled.pack.title} says nothing about ${name}`;
+	const then = { ...site, yieldGoal };
+	const remover = packs.rules.find(
+		({ rule, kind, parametersFor }) => kind.kind === 'removal' && rule.gives === nutrient && parametersFor(id)
+	);
+	if (!remover) return `no pack gives what ${name} takes off`;
+	const removal = remover.kind.compute(remover.parametersFor(id), numbersAt(remover, then));
+	const numbers = numbersAt(compiled, then, parameters);
+	return {
+		crop: id,
+		removal,
+		rateAt: (soilTest) => compiled.kind.compute(parameters, { ...numbers, soilTest })
+	};
+}
+
+function numbersAt(compiled: CompiledRule, site: Site, parameters = compiled.parametersFor(site.crop.id)) {
+	const numbers = noNumbers();
+	numbers.residueShare = site.residueShare;
+	for (const name of compiled.kind.needs(parameters)) {
+		const input = inputReaders[name](site, compiled);
+		if (input.applies) numbers[name] = input.value;
+	}
+	return numbers;
+}
+
+/** The rule's own soil test, or, for a rule that looks at none, the test by the method the usual buffer was made on. */
+function startingTest(compiled: CompiledRule, nutrient: PhosphateOrPotash, site: Site, packs: PackSet): Answer {
+	if (compiled.rule.soilTest) return readSoilTest(site, compiled);
+	const { method } = USUAL_LB_PER_PPM[nutrient];
+	const usual = packs.rules.find(
+		({ rule }) => rule.gives === nutrient && rule.soilTest?.methods.length === 1 && rule.soilTest.methods[0] === method
+	);
+	return usual ? readSoilTest(site, usual) : notApplicable('soil test', 'no pack reads this soil test', 'Add one.');
+}
+
+function lbPerPpm({ rule }: CompiledRule, nutrient: PhosphateOrPotash, { layers }: Site): Answer {
+	const label = 'lb/ac that move the soil test by 1 ppm';
+	const own = rule.soilTest?.lbPerPpm;
+	const usual = USUAL_LB_PER_PPM[nutrient];
+	const fits = !rule.soilTest || rule.soilTest.methods.includes(usual.method);
+	if (!own && !fits) {
+		return notApplicable(
+			label,
+			`the guide does not say how many lb/ac move its soil test by 1 ppm`,
+			'Write it into a copy of the guide (soilTest, lbPerPpm).'
+		);
+	}
+	const line = own ?? usual.line;
+	const cec = cationExchangeCapacity(layers);
+	if (line.perCec !== undefined && !cec.applies) return notApplicable(label, cec.reason, cec.remedy);
+	const inputs: Figure[] = line.perCec !== undefined && cec.applies ? [cec] : [];
+	return figure({
+		label,
+		value: atCec(line, cec.applies ? cec.value : NaN),
+		unit: 'lb/ac',
+		formula: line.perCec === undefined ? '' : `${line.constant} + ${line.perCec} x CEC`,
+		inputs,
+		basis: own ? rule.basis : 'memory',
+		citation: own ? rule.citation : USUAL_CITATION
+	});
+}

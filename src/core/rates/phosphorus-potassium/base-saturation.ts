@@ -1,0 +1,81 @@
+import type { FromSchema } from 'json-schema-to-ts';
+import { figure } from '../../figure/figure';
+import { sourceOf, type RuleKind } from '../../packs/rule-kind';
+import { K2O_PER_K, LB_AC_PER_PPM_INCH, PPM_PER_MEQ } from '../../units/factors';
+
+const parameters = {
+	type: 'object',
+	additionalProperties: false,
+	required: ['cation', 'leastPercent'],
+	properties: {
+		cation: { enum: ['K', 'Mg', 'Ca'] },
+		leastPercent: {
+			type: 'number',
+			exclusiveMinimum: 0,
+			exclusiveMaximum: 100,
+			description: 'share of CEC aimed for; of a range its low end'
+		},
+		mostPercent: { type: 'number', exclusiveMinimum: 0, exclusiveMaximum: 100, description: 'high end of the range' },
+		maximum: { type: 'number', exclusiveMinimum: 0, description: 'lb/ac, never more in a year' }
+	}
+} as const;
+
+type Parameters = FromSchema<typeof parameters>;
+
+/** K is bought as K2O; Mg and Ca as themselves. */
+const AS_BOUGHT = { K: K2O_PER_K, Mg: 1, Ca: 1 } as const;
+
+/**
+ * Balance the cations: what the exchange lacks of a cation's share of CEC, lb/ac (K as K2O) = (target - actual) / 100
+ * x CEC x ppm in one meq x 0.3 lb for each ppm and inch sampled; never below zero. Soil test in ppm, CEC in
+ * meq/100 g. Targets: Bear and co-workers 1945, Graham 1959, from memory.
+ */
+export const cationShare: RuleKind<Parameters> = {
+	kind: 'base-saturation',
+	parameters,
+	needs: () => ['soilTest', 'cec', 'sampledDepthIn'],
+	compute(p, { soilTest, cec, sampledDepthIn }) {
+		const perPpm = LB_AC_PER_PPM_INCH * sampledDepthIn * AS_BOUGHT[p.cation];
+		const rate = Math.max(0, wantedPpm(p, cec) - soilTest) * perPpm;
+		return p.maximum !== undefined && rate > p.maximum ? p.maximum : rate;
+	},
+	explain(p, { soilTest, cec, sampledDepthIn }, words) {
+		const source = sourceOf(words);
+		const perMeq = PPM_PER_MEQ[p.cation];
+		const share = figure({
+			label: `${p.cation} share of CEC now`,
+			value: (soilTest.value / perMeq / cec.value) * 100,
+			unit: '%',
+			formula: `ppm / ${perMeq} / CEC x 100`,
+			inputs: [soilTest, cec],
+			...source
+		});
+		const range = p.mostPercent === undefined ? '' : ` (low end of ${p.leastPercent} to ${p.mostPercent})`;
+		const target = figure({ label: `target share${range}`, value: p.leastPercent, unit: '%', ...source });
+		const lack = figure({
+			label: `${p.cation} lacking`,
+			value: Math.max(0, wantedPpm(p, cec.value) - soilTest.value),
+			unit: 'ppm',
+			formula: `(target - share now) / 100 x CEC x ${perMeq}, never below 0`,
+			inputs: [target, share, cec],
+			...source
+		});
+		const perPpm = LB_AC_PER_PPM_INCH * sampledDepthIn.value * AS_BOUGHT[p.cation];
+		const full = lack.value * perPpm;
+		const capped = p.maximum !== undefined && full > p.maximum;
+		const oxide = p.cation === 'K' ? ` x ${K2O_PER_K}` : '';
+		return figure({
+			label: words.title,
+			value: capped ? p.maximum! : full,
+			unit: words.unit,
+			formula: `lacking ppm x 0.3 x inches sampled${oxide}${capped ? `, at most ${p.maximum}` : ''}`,
+			inputs: [lack, sampledDepthIn],
+			...source,
+			cautions: words.cautions ?? []
+		});
+	}
+};
+
+function wantedPpm({ leastPercent, cation }: Parameters, cec: number): number {
+	return (leastPercent / 100) * cec * PPM_PER_MEQ[cation];
+}

@@ -1,0 +1,45 @@
+import { figure, notApplicable, type Answer } from '../../figure/figure';
+import type { CompiledRule } from '../../packs/pack';
+import { applyRule } from '../../reading/apply-rule';
+import type { InputReaders } from '../../reading/site-inputs';
+import type { Site } from '../../reading/site';
+import type { Crop } from '../../schema-types';
+
+/**
+ * P2O5 or K2O for this crop and the next one in one pass: the two rates from this year's soil test, added; a guide's
+ * yearly limit holds for the application. Source of the sum: common practice.
+ * @returns does not apply where the guide gives no rate for one of the two
+ */
+export function bothYears(
+	compiled: CompiledRule,
+	site: Site,
+	next: { crop: Crop; yieldGoal: number },
+	readers: InputReaders
+): Answer {
+	const first = applyRule(compiled, site, readers);
+	const label = `${compiled.rule.title}, two years in one pass`;
+	if (!first.applies) return notApplicable(label, first.reason, first.remedy);
+	const second = applyRule(compiled, { ...site, ...next }, readers);
+	if (!second.applies)
+		return notApplicable(label, `for ${next.crop.name.toLowerCase()}: ${second.reason}`, second.remedy);
+	const { maximum = Infinity } = compiled.parametersFor(site.crop.id) as { maximum?: number };
+	const sum = first.value + second.value;
+	const capped = sum > maximum;
+	const later = { ...second, label: `for ${next.crop.name.toLowerCase()} the year after (carried over)` };
+	return figure({
+		label,
+		value: capped ? maximum : sum,
+		unit: first.unit,
+		formula: `this year + the year after${capped ? `, at most ${maximum} in one application` : ''}`,
+		inputs: [{ ...first, label: `for ${site.crop.name.toLowerCase()} this year` }, later],
+		basis: 'practice',
+		cautions: [
+			...(capped
+				? [
+						`The guide's limit of ${maximum} lb holds for one application: ${Math.round(sum - maximum)} lb are left for later.`
+					]
+				: []),
+			'Take the second year off the plan when that year comes: it is already in the ground.'
+		]
+	});
+}

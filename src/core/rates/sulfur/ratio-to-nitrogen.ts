@@ -1,0 +1,28 @@
+import type { FromSchema } from 'json-schema-to-ts';
+import { figure } from '../../figure/figure';
+import { sourceOf, type RuleKind } from '../../packs/rule-kind';
+
+const parameters = {
+	type: 'object',
+	additionalProperties: false,
+	required: ['nitrogenPerSulfur'],
+	properties: { nitrogenPerSulfur: { type: 'number', exclusiveMinimum: 0, description: 'lb N to each lb S' } }
+} as const;
+
+/** Never nitrogen without sulfur: S, lb/ac = nitrogen settled on / N:S ratio. Common practice. */
+export const ratioToNitrogen: RuleKind<FromSchema<typeof parameters>> = {
+	kind: 'ratio-to-nitrogen',
+	parameters,
+	needs: () => ['nitrogenRate'],
+	compute: (p, { nitrogenRate }) => nitrogenRate / p.nitrogenPerSulfur,
+	explain: (p, { nitrogenRate }, words) =>
+		figure({
+			label: words.title,
+			value: nitrogenRate.value / p.nitrogenPerSulfur,
+			unit: words.unit,
+			formula: `nitrogen / ${p.nitrogenPerSulfur}`,
+			inputs: [nitrogenRate],
+			...sourceOf(words),
+			cautions: words.cautions ?? []
+		})
+};

@@ -1,0 +1,65 @@
+import { formatNumber } from '../../units/display';
+import { baseSaturation } from '../cec';
+import { readOrganicMatter } from '../organic-matter';
+import { readResult } from '../read-result';
+import { numberOf } from '../site-inputs';
+import type { ReportCheck } from './finding';
+
+/** Above this pH (water) free lime is likely, and high pH becomes a diagnosis: common practice. */
+const FREE_LIME_PH = 7.3;
+/** dS/m above which salts are at work, and % sodium of CEC above which structure is at risk: common practice. */
+const SALTY_EC = 2;
+const SODIUM_PERCENT = 5;
+/** % organic matter below which carbonate at the surface speaks of lost topsoil: common practice. */
+const THIN_TOPSOIL_PERCENT = 2.5;
+
+/** High pH is a diagnosis, not a lime line: drainage, lost topsoil, or a soil to be managed around. */
+export const highPh: ReportCheck = ({ site: { layers, crop }, cec }) => {
+	const soilPh = readResult(layers, 'pH', ['water']);
+	if (!soilPh.applies || soilPh.value <= Math.max(crop.preferredPh?.high ?? 0, FREE_LIME_PH)) return [];
+	const reads = `pH ${formatNumber(soilPh.value, 'pH')} is high`;
+	const salinity = numberOf(readResult(layers, 'EC'));
+	const sodium = baseSaturation(layers, cec).Na?.value ?? NaN;
+	if (salinity > SALTY_EC || sodium > SODIUM_PERCENT) {
+		const signs = [
+			salinity > SALTY_EC ? `EC ${formatNumber(salinity, 'dS/m')} dS/m` : '',
+			sodium > SODIUM_PERCENT ? `sodium ${formatNumber(sodium, '%')} % of CEC` : ''
+		];
+		return [
+			{
+				code: 'high-ph-drainage',
+				severity: 'mind',
+				text: `${reads}, with ${signs.filter(Boolean).join(' and ')}: salts and poor drainage.`,
+				remedy:
+					'Drain it first; then gypsum where sodium is high, and water to leach. No acidifying product pays before that.'
+			}
+		];
+	}
+	const carbonate = numberOf(readResult(layers, 'carbonate'));
+	const organicMatter = numberOf(readOrganicMatter(layers));
+	if (carbonate > 0 && organicMatter < THIN_TOPSOIL_PERCENT) {
+		return [
+			{
+				code: 'high-ph-lost-topsoil',
+				severity: 'mind',
+				text: `${reads}, with ${formatNumber(carbonate, '%')} % carbonate at the surface and only ${formatNumber(organicMatter, '%')} % organic matter: the topsoil is lost.`,
+				remedy:
+					'Rebuild it with manure, cover crops and less tillage; until then band phosphorus and feed zinc and iron to the leaf.'
+			}
+		];
+	}
+	const unknown = [
+		...(Number.isNaN(salinity) ? ['EC'] : []),
+		...(Number.isNaN(sodium) ? ['sodium'] : []),
+		...(Number.isNaN(carbonate) ? ['carbonate'] : [])
+	];
+	const ask = unknown.length > 0 ? ` To be surer, ask the lab for ${unknown.join(', ')}.` : '';
+	return [
+		{
+			code: 'high-ph-manage',
+			severity: 'note',
+			text: `${reads}, and neither salts nor lost topsoil show in the report: manage around it.`,
+			remedy: `Band phosphorus, use chelated or leaf-fed iron and zinc, choose tolerant varieties.${ask}`
+		}
+	];
+};

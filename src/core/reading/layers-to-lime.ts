@@ -1,0 +1,21 @@
+import type { CompiledRule } from '../packs/pack';
+import { readSoilPh } from './ph-scale';
+import type { Site } from './site';
+import { scaleOf } from './site-inputs';
+import type { SoilLayer } from './soil-layers';
+
+/**
+ * The site once for each layer that gives a pH on the rule's scale, cut off at the depth to be limed. What a layer
+ * does not report is read from the others, the uppermost first.
+ */
+export function sitesByLayer(site: Site, compiled: CompiledRule): Site[] {
+	const depthIn = site.limeDepthIn ?? Infinity;
+	return site.layers
+		.filter((layer) => layer.topIn < depthIn && readSoilPh([layer], scaleOf(compiled)).applies)
+		.map((layer) => ({ ...site, layers: [cutAt(layer, depthIn), ...site.layers.filter((other) => other !== layer)] }));
+}
+
+function cutAt(layer: SoilLayer, depthIn: number): SoilLayer {
+	if (layer.bottomIn <= depthIn) return layer;
+	return { ...layer, bottomIn: depthIn, thicknessIn: depthIn - layer.topIn };
+}
