@@ -5,6 +5,8 @@ import { execFileSync } from 'node:child_process';
 const ROUNDS = 5;
 const MOST_ADVISE_MS = 2;
 const MOST_SHARE_OF_NUMPY = 0.5;
+const MOST_ZONES_MS = 2000;
+const MOST_BENT = 0.15;
 
 function median(values: number[]): number {
 	return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
@@ -41,6 +43,33 @@ function benchRaster(): boolean {
 	return report('K rule against numpy', median(ours) / median(numpy), 'of its time', MOST_SHARE_OF_NUMPY);
 }
 
+/** Reading and all rates in one worker: 10,000 zones, and whether time grows as the number of zones does. */
+function benchZones(): boolean[] {
+	const text = execFileSync('npx', ['--no-install', 'tsx', 'bench/zones.ts'], { encoding: 'utf8' });
+	const { times, reports, cancelledAt } = JSON.parse(text) as {
+		times: { count: number; ms: number; methods: number }[];
+		reports: number;
+		cancelledAt?: number;
+	};
+	for (const { count, ms, methods } of times) {
+		console.log(
+			`       ${count} zones by ${methods} methods: ${ms.toFixed(0)} ms, ${((ms / count) * 1000).toFixed(0)} us each`
+		);
+	}
+	console.log(`       progress told ${reports} times; cancelled at ${cancelledAt ?? 'nothing'} of 100000 zones`);
+	const each = times.map(({ count, ms }) => ms / count);
+	const bent = Math.max(...each) / Math.min(...each) - 1;
+	return [
+		report('10,000 zones, reading and all rates', times[1]!.ms, 'ms', MOST_ZONES_MS),
+		report('time for each zone, from 1,000 to 100,000', bent, 'spread', MOST_BENT),
+		cancelledAt !== undefined && cancelledAt < 10_000
+	];
+}
+
 const advise = measure('npx', '--no-install', 'tsx', 'bench/advise.ts');
-const met = [report('one advise with all methods', advise.ms, 'ms median', MOST_ADVISE_MS), benchRaster()];
+const met = [
+	report('one advise with all methods', advise.ms, 'ms median', MOST_ADVISE_MS),
+	benchRaster(),
+	...benchZones()
+];
 process.exitCode = met.every(Boolean) ? 0 : 1;

@@ -33,7 +33,7 @@ export function compilePacks(documents: readonly unknown[], kinds: readonly Rule
 }
 
 /** The rules of a pack that can be worked with, and everything that keeps it from being taken. */
-interface InspectedPack {
+export interface InspectedPack {
 	rules: CompiledRule[];
 	problems: Problem[];
 }

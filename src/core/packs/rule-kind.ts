@@ -56,7 +56,26 @@ export interface RuleKind<P> {
 
 /** A set of numbers with nothing known yet. */
 export function noNumbers(): RuleNumbers {
-	return Object.fromEntries(INPUT_NAMES.map((name) => [name, NaN])) as RuleNumbers;
+	// Written out: a literal is made many times faster than an object from entries, and whole rasters ask for it.
+	return {
+		soilTest: NaN,
+		cec: NaN,
+		organicMatter: NaN,
+		organicCarbon: NaN,
+		clay: NaN,
+		bulkDensity: NaN,
+		layerThicknessCm: NaN,
+		sampledDepthIn: NaN,
+		yieldGoal: NaN,
+		residueShare: NaN,
+		nitrogenRate: NaN,
+		soilPh: NaN,
+		bufferPh: NaN,
+		targetPh: NaN,
+		limeDepthIn: NaN,
+		effectiveFraction: NaN,
+		credits: NaN
+	};
 }
 
 /** What every figure of a rule says of where it comes from. */

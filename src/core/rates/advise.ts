@@ -54,7 +54,7 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 			.filter(({ rule }) => rule.gives === nutrient)
 			.map((compiled) => {
 				const rate = rateOf(compiled, nutrient, site, prices, request.units, inputReaders);
-				if (!next || !isTwoYear(nutrient)) return rate;
+				if (!next || !isTwoYear(nutrient) || !isByTheYear(compiled, site)) return rate;
 				return { ...rate, bothYears: inSystem(bothYears(compiled, site, next, inputReaders), request.units) };
 			})
 	);
@@ -67,6 +67,12 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 		...(liming ? { liming } : {}),
 		...(request.outlookYears === undefined ? {} : { outlooks: adviseOutlooks(request, wanted, site, knowledge.packs) })
 	};
+}
+
+/** A rate that the goal of the year moves; a deficit of the exchange is made good once, whatever grows. */
+function isByTheYear({ kind, parametersFor }: CompiledRule, { crop }: Site): boolean {
+	const parameters = parametersFor(crop.id);
+	return parameters !== undefined && kind.needs(parameters).includes('yieldGoal');
 }
 
 function isTwoYear(nutrient: RateNutrient): nutrient is 'P2O5' | 'K2O' {
@@ -150,6 +156,11 @@ function wantedRules({ methods }: AdviseRequest, { rules }: PackSet) {
 			{ path: `/methods/${index}`, message: `"${method}" is no method; known: ${known.join(', ')}` }
 		]);
 	});
+}
+
+/** Whether a rule gives a rate, and not a part of the reading. */
+export function isRateRule({ rule }: CompiledRule): boolean {
+	return isRate(rule.gives);
 }
 
 function isRate(gives: string): boolean {

@@ -1,5 +1,6 @@
 import type { PhScale } from '../schema-types';
-import { readResult } from './read-result';
+import { alone, readResult } from './read-result';
+import { remember } from './remember';
 import { readSoilPh, reportedScale } from './ph-scale';
 import type { SoilLayer } from './soil-layers';
 
@@ -37,10 +38,17 @@ const STEP = 0.3;
 
 /** The layers with a pH from the top down, on the scale the report is on. */
 export function readProfile(layers: readonly SoilLayer[]): Profile {
+	return known(layers, profileOf);
+}
+
+/** Several findings look at it, and layers never change. */
+const known = remember<readonly SoilLayer[], Profile>();
+
+function profileOf(layers: readonly SoilLayer[]): Profile {
 	const scale = reportedScale(layers);
 	const lines = ACID_BELOW[scale];
 	const read = layers.flatMap((layer): ProfileLayer[] => {
-		const soilPh = readSoilPh([layer], scale);
+		const soilPh = readSoilPh(alone(layer), scale);
 		if (!soilPh.applies) return [];
 		const { depthText, topIn, bottomIn } = layer;
 		const ph = soilPh.value;

@@ -12,12 +12,12 @@ import { whatWouldChange } from './what-would-change';
  * @returns does not apply where the guide is silent on the crop or an input is missing, saying which and what to do
  */
 export function applyRule(compiled: CompiledRule, site: Site, readers: Partial<InputReaders>): Answer {
-	const { rule, pack, kind } = compiled;
+	const { rule, kind } = compiled;
 	if (compiled.parametersFor(site.crop.id) === undefined) {
 		return notApplicable(
 			rule.title,
 			`this guide says nothing about ${site.crop.name.toLowerCase()}`,
-			`Choose another guide, or add ${site.crop.name.toLowerCase()} to a copy of ${pack.title}.`
+			`Choose another guide, or add ${site.crop.name.toLowerCase()} to a copy of it.`
 		);
 	}
 	return kind.byLayer ? sumOverLayers(compiled, site, readers) : applyOnce(compiled, site, readers);

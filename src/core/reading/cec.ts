@@ -4,6 +4,7 @@ import { PPM_PER_MEQ } from '../units/factors';
 import { formatNumber } from '../units/display';
 import { methodName } from '../ground/lab-methods';
 import { readResult } from './read-result';
+import { remember } from './remember';
 import type { SoilLayer } from './soil-layers';
 
 const ASK_FOR_CEC = 'Ask the lab for CEC (a report without it is half a report).';
@@ -33,13 +34,11 @@ export function baseCation(layers: readonly SoilLayer[], cation: BaseCation): An
  * @returns does not apply without Ca, Mg, K and, below pH 7.0, a buffer pH
  */
 export function cationExchangeCapacity(layers: readonly SoilLayer[]): Answer {
-	let cec = knownCec.get(layers);
-	if (!cec) knownCec.set(layers, (cec = findCec(layers)));
-	return cec;
+	return cecOf(layers, findCec);
 }
 
 /** Half of the rules ask for it, of layers that never change. */
-const knownCec = new WeakMap<readonly SoilLayer[], Answer>();
+const cecOf = remember<readonly SoilLayer[], Answer>();
 
 function findCec(layers: readonly SoilLayer[]): Answer {
 	const measured = readResult(layers, 'CEC');
@@ -71,9 +70,19 @@ function findCec(layers: readonly SoilLayer[]): Answer {
 const LAB_SHARE = { Ca: 'satCa', Mg: 'satMg', K: 'satK', Na: 'satNa' } as const;
 
 /** Ca, Mg, K and, where reported, Na as percent of CEC; figures by cation. */
-export function baseSaturation(layers: readonly SoilLayer[], cec: Answer): Partial<Record<BaseCation, Figure>> {
+export function baseSaturation(layers: readonly SoilLayer[], cec: Answer): Shares {
+	const known = sharesOf(layers, () => ({ cec, shares: findShares(layers, cec) }));
+	return known.cec === cec ? known.shares : findShares(layers, cec);
+}
+
+type Shares = Partial<Record<BaseCation, Figure>>;
+
+/** Findings, rates and screens all look at the shares of the same report. */
+const sharesOf = remember<readonly SoilLayer[], { cec: Answer; shares: Shares }>();
+
+function findShares(layers: readonly SoilLayer[], cec: Answer): Shares {
 	if (!cec.applies) return {};
-	const shares: Partial<Record<BaseCation, Figure>> = {};
+	const shares: Shares = {};
 	for (const cation of ['Ca', 'Mg', 'K', 'Na'] as const) {
 		const held = baseCation(layers, cation);
 		if (!held.applies) {

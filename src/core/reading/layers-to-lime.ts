@@ -1,4 +1,5 @@
 import type { CompiledRule } from '../packs/pack';
+import { alone } from './read-result';
 import { readSoilPh } from './ph-scale';
 import type { Site } from './site';
 import { scaleOf } from './site-inputs';
@@ -11,8 +12,12 @@ import type { SoilLayer } from './soil-layers';
 export function sitesByLayer(site: Site, compiled: CompiledRule): Site[] {
 	const depthIn = site.limeDepthIn ?? Infinity;
 	return site.layers
-		.filter((layer) => layer.topIn < depthIn && readSoilPh([layer], scaleOf(compiled)).applies)
-		.map((layer) => ({ ...site, layers: [cutAt(layer, depthIn), ...site.layers.filter((other) => other !== layer)] }));
+		.filter((layer) => layer.topIn < depthIn && readSoilPh(alone(layer), scaleOf(compiled)).applies)
+		.map((layer) => {
+			const cut = cutAt(layer, depthIn);
+			if (cut === site.layers[0]) return site;
+			return { ...site, layers: [cut, ...site.layers.filter((other) => other !== layer)] };
+		});
 }
 
 function cutAt(layer: SoilLayer, depthIn: number): SoilLayer {

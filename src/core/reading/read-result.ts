@@ -4,6 +4,7 @@ import { canonicalUnit, conversionOf } from '../units/result-units';
 import { analyteName } from '../ground/analyte-names';
 import { methodName, usualMethod } from '../ground/lab-methods';
 import { possibleRange } from '../ground/possible-range';
+import { remember } from './remember';
 import type { SoilLayer } from './soil-layers';
 
 /** Share of the limit that stands in for "less than the limit": common practice. */
@@ -15,39 +16,65 @@ const SHARE_OF_DETECTION_LIMIT = 0.5;
  * @returns does not apply where it was not reported, was measured by another method, or cannot be true
  */
 export function readResult(layers: readonly SoilLayer[], analyte: Analyte, methods?: readonly LabMethod[]): Answer {
-	let known = readBefore.get(layers);
-	if (!known) readBefore.set(layers, (known = new Map()));
-	const key = methods ? `${analyte} ${methods.join(' ')}` : analyte;
-	let answer = known.get(key);
-	if (!answer) known.set(key, (answer = readAnew(layers, analyte, methods)));
+	const report = reportOf(layers, byAnalyte);
+	let given = report.get(analyte);
+	if (!given) report.set(analyte, (given = { results: [], answers: new Map() }));
+	const key = methods ? (methods.length === 1 ? methods[0]! : methods.join(' ')) : '';
+	let answer = given.answers.get(key);
+	if (!answer) given.answers.set(key, (answer = readAnew(given.results, analyte, methods)));
 	return answer;
 }
 
-/** Every rule asks the same few results of the same layers, which never change. */
-const readBefore = new WeakMap<readonly SoilLayer[], Map<string, Answer>>();
+/** What a report says of one analyte, from the top down, and what was made of it before. */
+interface Reported {
+	results: { layer: SoilLayer; result: Result }[];
+	answers: Map<string, Answer>;
+}
 
-function readAnew(layers: readonly SoilLayer[], analyte: Analyte, methods: readonly LabMethod[] | undefined): Answer {
+/** Every rule asks the same few results of the same layers, which never change. */
+const reportOf = remember<readonly SoilLayer[], Map<Analyte, Reported>>();
+
+function byAnalyte(layers: readonly SoilLayer[]): Map<Analyte, Reported> {
+	const report = new Map<Analyte, Reported>();
+	for (const layer of layers) {
+		for (const result of layer.results) {
+			const given = report.get(result.analyte);
+			if (given) given.results.push({ layer, result });
+			else report.set(result.analyte, { results: [{ layer, result }], answers: new Map() });
+		}
+	}
+	return report;
+}
+
+function notReported(analyte: Analyte, methods: readonly LabMethod[] | undefined): Answer {
+	const name = analyteName(analyte);
+	return notApplicable(name, `the report gives no ${name}`, `Ask the lab for ${name}${wantedText(methods)}.`);
+}
+
+function readAnew(given: Reported['results'], analyte: Analyte, methods: readonly LabMethod[] | undefined): Answer {
+	if (given.length === 0) return notReported(analyte, methods);
+	const fitting = given.find(({ result }) => fits(result, methods));
+	if (fitting) return readFrom(fitting.layer, fitting.result);
 	const label = analyteName(analyte);
-	const reported = layers.filter(({ results }) => results.some((result) => result.analyte === analyte));
-	for (const layer of reported) {
-		const result = layer.results.find((candidate) => candidate.analyte === analyte && fits(candidate, methods));
-		if (result) return readFrom(layer, result);
-	}
-	if (reported.length === 0) {
-		return notApplicable(label, `the report gives no ${label}`, `Ask the lab for ${label}${wantedText(methods)}.`);
-	}
-	const given = reported[0]!.results.find((result) => result.analyte === analyte)!;
-	const was = given.method ? methodName(given.method) : 'a method the report does not name';
+	const { result } = given[0]!;
+	const was = result.method ? methodName(result.method) : 'a method the report does not name';
 	return notApplicable(
 		label,
 		`the report gives ${label} by ${was}, and this is calibrated on ${(methods ?? []).map(methodName).join(' or ')}`,
-		given.method ? `Ask the lab for ${label}${wantedText(methods)}.` : `Ask the lab which method it used for ${label}.`
+		result.method ? `Ask the lab for ${label}${wantedText(methods)}.` : `Ask the lab which method it used for ${label}.`
 	);
+}
+
+const listOf = remember<SoilLayer, readonly SoilLayer[]>();
+
+/** A layer as a list of one; always the same list, so that what was read from it is known. */
+export function alone(layer: SoilLayer): readonly SoilLayer[] {
+	return listOf(layer, (only) => [only]);
 }
 
 /** The same from one layer alone. */
 export function readInLayer(layer: SoilLayer, analyte: Analyte): Answer {
-	return readResult([layer], analyte);
+	return readResult(alone(layer), analyte);
 }
 
 function fits(result: Result, methods: readonly LabMethod[] | undefined): boolean {

@@ -67,7 +67,7 @@ describe('a field-year', () => {
 
 	it('says on the work line where it stands', () => {
 		expect(workLine(load('Kingfisher Bend'), [], 'us')).toMatchObject({
-			ground: '62 ac, silt loam, 2 samples',
+			ground: '62 ac, silt loam, 4 samples',
 			reading: 'pH 5.6, CEC 16',
 			rates: 'N 161 P 84 K 63 lime 4.7 ton',
 			season: 'no passes',

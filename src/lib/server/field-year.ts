@@ -134,7 +134,7 @@ function requestOf(
 			slopePercent: field.slope_percent ?? undefined,
 			drainage: field.drainage as AdviseRequest['field']['drainage'] | undefined,
 			irrigated: field.irrigated === 1,
-			tenure: (field.tenure as AdviseRequest['field']['tenure'] | null) ?? undefined
+			tenure: field.tenure ?? undefined
 		}),
 		sample: sample!.report,
 		earlierSamples: earlier.map(({ report }) => report),

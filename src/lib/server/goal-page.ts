@@ -26,7 +26,10 @@ export function goalPage({ field, year, goal, advice }: FieldYear) {
 					previousCrop: goal.previous_crop,
 					plantingDate: goal.planting_date,
 					rowSpacingIn: goal.row_spacing_in,
-					targetPh: goal.target_ph
+					targetPh: goal.target_ph,
+					targetPhScale: goal.target_ph_scale,
+					residueRemovedPercent: goal.residue_removed_percent,
+					starterP2O5: goal.starter_p2o5
 				}
 			: undefined,
 		usualPlanting: advice?.context.plantingDate,

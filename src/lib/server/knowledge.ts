@@ -3,6 +3,7 @@ import path from 'node:path';
 import { InputError } from '../../core/check/problem';
 import { validator } from '../../core/check/validator';
 import { compilePacks } from '../../core/packs/compile-packs';
+import { readPackText } from '../../core/packs/read-pack-text';
 import type { Knowledge } from '../../core/rates/advise';
 import { ruleKinds } from '../../core/rates/kinds';
 import type {
@@ -36,7 +37,7 @@ export function readLibrary(folder: string): Library {
 	const reference = <T>(name: string) => inFile(path.join(folder, 'reference', `${name}.json`), validator<T>(name));
 	return {
 		packs: compilePacks(
-			guides.map((name) => inFile(path.join(folder, name), (document) => compilePacks([document], ruleKinds).packs[0])),
+			guides.map((name) => packIn(path.join(folder, name))),
 			ruleKinds
 		),
 		crops: reference<CropList>('crops').crops,
@@ -52,6 +53,14 @@ let library: Library | undefined;
 export function theLibrary(): Library {
 	library ??= readLibrary(process.env.COSECHA_PACKS ?? 'packs');
 	return library;
+}
+
+/** A pack's document; its problems are told with file and line. */
+function packIn(file: string): unknown {
+	const { document, problems } = readPackText(readFileSync(file, 'utf8'), ruleKinds);
+	const [first] = problems;
+	if (first) throw new Error(`${file}:${first.line}: ${first.path} ${first.message}`);
+	return document;
 }
 
 function inFile<T>(file: string, use: (document: unknown) => T): T {

@@ -52,7 +52,10 @@
 			previousCrop: PREVIOUS.includes(previous ?? '') ? (previous as string) : '',
 			plantingDate: goal?.plantingDate ?? '',
 			rowSpacingIn: goal?.rowSpacingIn ? String(goal.rowSpacingIn) : '',
-			targetPh: goal?.targetPh ? String(goal.targetPh) : ''
+			targetPh: goal?.targetPh ? String(goal.targetPh) : '',
+			targetPhScale: goal?.targetPhScale ?? 'water',
+			residue: goal?.residueRemovedPercent ? String(goal.residueRemovedPercent) : '',
+			starter: goal?.starterP2O5 ? String(goal.starterP2O5) : ''
 		};
 	}
 
@@ -71,6 +74,15 @@
 			return void (problem = `The row spacing “${form.rowSpacingIn}” must be a number of inches.`);
 		if (form.targetPh !== '' && (targetPh === undefined || targetPh < 4 || targetPh > 8))
 			return void (problem = `The target pH “${form.targetPh}” must lie between 4 and 8.`);
+		const residueRemovedPercent = numberOrUndefined(form.residue);
+		if (
+			form.residue !== '' &&
+			!(residueRemovedPercent !== undefined && residueRemovedPercent >= 0 && residueRemovedPercent <= 100)
+		)
+			return void (problem = `The straw taken off “${form.residue}” must lie between 0 and 100 %.`);
+		const starterP2O5 = numberOrUndefined(form.starter);
+		if (form.starter !== '' && !(starterP2O5 && starterP2O5 > 0 && starterP2O5 <= 200))
+			return void (problem = `The starter “${form.starter}” must be a number of lb P2O5/ac, up to 200.`);
 		if (form.plantingDate !== '' && !/^\d{4}-\d\d-\d\d$/.test(form.plantingDate))
 			return void (problem = `The planting date “${form.plantingDate}” must be written as 2027-05-01.`);
 		problem =
@@ -80,7 +92,9 @@
 				...(form.previousCrop ? { previousCrop: form.previousCrop } : {}),
 				...(form.plantingDate ? { plantingDate: form.plantingDate } : {}),
 				...(rowSpacingIn === undefined ? {} : { rowSpacingIn }),
-				...(targetPh === undefined ? {} : { targetPh })
+				...(targetPh === undefined ? {} : { targetPh, targetPhScale: form.targetPhScale }),
+				...(residueRemovedPercent ? { residueRemovedPercent } : {}),
+				...(starterP2O5 ? { starterP2O5 } : {})
 			})) ?? '';
 		if (problem === '') open = false;
 	}
@@ -93,7 +107,10 @@
 		{#if page.goal.plantingDate}planted {longDate(page.goal.plantingDate)}{:else if page.usualPlanting}planted about {longDate(
 				page.usualPlanting
 			)}{/if}{#if page.goal.rowSpacingIn}, {page.goal.rowSpacingIn} in rows{/if}{#if page.goal.targetPh}, target pH {page
-				.goal.targetPh}{/if}
+				.goal.targetPh}{page.goal.targetPhScale === 'cacl2'
+				? ' in CaCl2'
+				: ''}{/if}{#if page.goal.residueRemovedPercent}, {page.goal.residueRemovedPercent} % of the straw taken off{/if}{#if page.goal.starterP2O5},
+			starter with {page.goal.starterP2O5} lb P2O5{/if}
 		<button
 			type="button"
 			class="plain"
@@ -135,6 +152,12 @@
 				inputmode="decimal"
 				bind:value={form.targetPh}
 			/>
+			<Select size="sm" labelText="Target is in" bind:selected={form.targetPhScale}>
+				<SelectItem value="water" text="water" />
+				<SelectItem value="cacl2" text="CaCl2" />
+			</Select>
+			<TextInput size="sm" labelText="Straw or stover taken off, %" inputmode="decimal" bind:value={form.residue} />
+			<TextInput size="sm" labelText="In the starter, lb P2O5/ac" inputmode="decimal" bind:value={form.starter} />
 		</div>
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 		<div class="row">

@@ -1,6 +1,8 @@
 <!-- One nutrient: every school's rate side by side, and the adviser's own. -->
 <script lang="ts">
 	import { Button, InlineNotification, TextInput } from 'carbon-components-svelte';
+	import type { Snippet } from 'svelte';
+	import { SvelteMap } from 'svelte/reactivity';
 	import { valueFromSystem, type UnitSystem } from '$core/units/rate-units';
 	import type { PageData } from '../../routes/field/[field]/[year]/rates/$types';
 	import { nutrientColor } from './nutrient-color';
@@ -12,17 +14,36 @@
 		row: PageData['rows'][number];
 		base: string;
 		units: UnitSystem;
+		/** The school that suits who holds the ground, with the reason. */
+		suits?: PageData['tenure'];
+		/** What opens under the row, and what its button says. */
+		panel?: Snippet;
+		panelLabel?: string;
 	}
-	const { row, base, units }: Props = $props();
+	const { row, base, units, suits, panel, panelLabel = '' }: Props = $props();
+
+	const giving = $derived(row.opinions.filter(({ answer }) => answer.applies));
+	/** Schools that do not apply, those with the same reason together. */
+	const silent = $derived.by(() => {
+		const reasons = new SvelteMap<string, string[]>();
+		for (const { answer, school, guide } of row.opinions) {
+			if (answer.applies) continue;
+			const why = `${answer.reason}. ${answer.remedy}`;
+			reasons.set(why, [...(reasons.get(why) ?? []), `${school} (${guide})`]);
+		}
+		return [...reasons].map(([why, schools]) => ({ why, schools: schools.join(', ') }));
+	});
+	let open = $state(false);
 
 	let writing = $state(false);
 	let rate = $state('');
 	let reason = $state('');
 	let problem = $state('');
 
-	async function choose(method: string, school: string): Promise<void> {
-		const label = `Chose ${school.toLowerCase()} for ${row.nutrient}`;
-		problem = (await post(base, { label, choices: [{ nutrient: row.nutrient, method }] })) ?? '';
+	async function choose(method: string, school: string, bothYears = false): Promise<void> {
+		const label = `Chose ${school.toLowerCase()} for ${row.nutrient}${bothYears ? ', two years in one pass' : ''}`;
+		const choice = { nutrient: row.nutrient, method, ...(bothYears ? { bothYears } : {}) };
+		problem = (await post(base, { label, choices: [choice] })) ?? '';
 	}
 
 	async function leaveOpen(): Promise<void> {
@@ -57,33 +78,53 @@
 		{#if row.choice}
 			<button type="button" class="plain small" onclick={leaveOpen}>Leave open</button>
 		{/if}
+		{#if panel}
+			<button type="button" class="plain small" aria-expanded={open} onclick={() => (open = !open)}>
+				{open ? 'Close' : panelLabel}
+			</button>
+		{/if}
 	</div>
 	<div class="cells">
-		{#each row.opinions as opinion (opinion.method)}
+		{#each giving as opinion (opinion.method)}
 			{@const chosen = row.choice?.method === opinion.method}
-			<div class="cell" class:chosen class:silent={!opinion.answer.applies}>
+			{@const single = chosen && !row.choice?.bothYears}
+			{@const both = chosen && row.choice?.bothYears === true}
+			<div class="cell" class:chosen>
 				<div class="school">{opinion.school} <span class="soft">{opinion.guide}</span></div>
-				{#if opinion.answer.applies}
-					<div class="rate">
-						{#if opinion.none}<span>none</span>{/if}
-						<Quantity answer={opinion.answer} bare label={`${row.name} by ${opinion.guide}`} />
+				<div class="rate">
+					{#if opinion.none}<span>none</span>{/if}
+					<Quantity answer={opinion.answer} bare label={`${row.name} by ${opinion.guide}: ${opinion.title}`} />
+				</div>
+				<div class="small soft">
+					{#if opinion.none}{opinion.none}{:else if opinion.cost.applies}<Quantity
+							answer={opinion.cost}
+						/>{:else}{opinion.cost.reason}{/if}
+				</div>
+				{#if opinion.of && !opinion.none}<div class="small soft">{opinion.of}</div>{/if}
+				{#if row.repeats.has(opinion.title)}<div class="small soft">{opinion.title}</div>{/if}
+				{#if opinion.approximate}<div class="small mark-about">≈ approximate: {opinion.approximate}</div>{/if}
+				{#if suits?.school === opinion.schoolId}<div class="small mark-suits">{suits.why}</div>{/if}
+				<div class="pick">
+					{#if single}
+						<span class="mark">✓ chosen</span>
+					{:else}
+						<button
+							type="button"
+							class="plain"
+							aria-label={`Choose ${opinion.title}, ${opinion.guide}`}
+							onclick={() => choose(opinion.method, opinion.school)}>Choose</button
+						>
+					{/if}
+				</div>
+				{#if opinion.bothYears?.applies}
+					<div class="both small">
+						Both years in one pass: <strong><Quantity answer={opinion.bothYears} bare /></strong>
+						{#if both}<span class="mark">✓ chosen</span>{:else}<button
+								type="button"
+								class="plain"
+								onclick={() => choose(opinion.method, opinion.school, true)}>Choose both years</button
+							>{/if}
 					</div>
-					<div class="small soft">
-						{#if opinion.none}{opinion.none}{:else if opinion.cost.applies}<Quantity
-								answer={opinion.cost}
-							/>{:else}{opinion.cost.reason}{/if}
-					</div>
-					<div class="pick">
-						{#if chosen}
-							<span class="mark">✓ chosen</span>
-						{:else}
-							<button type="button" class="plain" onclick={() => choose(opinion.method, opinion.school)}>Choose</button>
-						{/if}
-					</div>
-				{:else}
-					<div class="none">does not apply</div>
-					<div class="small soft">{opinion.answer.reason}. {opinion.answer.remedy}</div>
-					{#if chosen}<div class="small lapsed">This was chosen, and no longer gives a rate.</div>{/if}
 				{/if}
 			</div>
 		{/each}
@@ -111,6 +152,15 @@
 			{/if}
 		</div>
 	</div>
+	{#if silent.length > 0 || row.lapsed}
+		<ul class="silent small">
+			{#if row.lapsed}<li class="lapsed">What was chosen here no longer gives a rate.</li>{/if}
+			{#each silent as { why, schools } (why)}
+				<li><strong>{schools}</strong> <span class="soft">does not apply: {why}</span></li>
+			{/each}
+		</ul>
+	{/if}
+	{#if panel && open}<div class="panel">{@render panel()}</div>{/if}
 	{#if problem && !writing}<p class="problem" role="alert">{problem}</p>{/if}
 </section>
 
@@ -126,6 +176,7 @@
 		display: grid;
 		align-content: start;
 		justify-items: start;
+		text-align: left;
 		gap: 0.15rem;
 	}
 	h2 {
@@ -151,7 +202,6 @@
 		background: var(--action-wash);
 		padding: calc(0.6rem - 1px) calc(0.8rem - 1px) calc(0.7rem - 1px);
 	}
-	.silent,
 	.own:not(.chosen) {
 		background: transparent;
 	}
@@ -167,14 +217,42 @@
 		font-weight: 650;
 		line-height: 1.25;
 	}
-	.none {
-		font-size: 1rem;
+	.silent {
+		grid-column: 2;
+		list-style: none;
+		margin: 0;
+		padding: 0;
+		display: grid;
+		gap: 0.15rem;
+	}
+	.silent strong {
+		font-weight: 600;
+	}
+	.panel {
+		grid-column: 1 / -1;
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		padding: 0.9rem 1.1rem 1.1rem;
+	}
+	.both {
+		border-top: 1px solid var(--rule);
+		margin-top: 0.35rem;
+		padding-top: 0.35rem;
+	}
+	.mark-about {
+		color: var(--accent-ink);
+	}
+	.mark-suits {
+		color: var(--action);
 	}
 	.pick {
 		margin-top: auto;
 		padding-top: 0.3rem;
 		display: flex;
 		gap: 1rem;
+	}
+	.name button {
+		text-align: left;
 	}
 	.cell > button {
 		align-self: start;
@@ -194,6 +272,9 @@
 	@media (max-width: 640px) {
 		section {
 			grid-template-columns: 1fr;
+		}
+		.silent {
+			grid-column: 1;
 		}
 	}
 </style>

@@ -15,7 +15,8 @@ const ALUMINIUM_PERCENT = 10;
 export const acidBelow: ReportCheck = ({ site: { layers } }) => {
 	const { scale, layers: profile, hidden } = readProfile(layers);
 	if (hidden.length === 0) return [];
-	const from = hidden[0]!.depthText.split('-')[0];
+	const [top, unit] = [hidden[0]!.depthText.split('-')[0], hidden[0]!.depthText.split(' ')[1]];
+	const from = `${top} ${unit}`;
 	const worst = Math.min(...hidden.map(({ ph }) => ph));
 	const where = hidden.map(({ depthText, ph }) => `${formatNumber(ph, 'pH')} at ${depthText}`).join(', ');
 	return [

@@ -127,7 +127,7 @@ describe('acid ground below the surface', () => {
 		const [band] = findings(layered('cacl2', [5.9, 4.7, 4.6, 5.0])).filter(({ code }) => code === 'acid-band');
 		expect(band?.text).toContain('4.7 at 5-10 cm, 4.6 at 10-15 cm, 5 at 15-20 cm');
 		expect(band?.text).toContain('surface of pH 5.9 (CaCl2)');
-		expect(band?.remedy).toContain('Aluminium likely stunts the roots from 5 down');
+		expect(band?.remedy).toContain('Aluminium likely stunts the roots from 5 cm down');
 	});
 	it('is no band where the layers are alike, or fine', () => {
 		expect(codes(layered('cacl2', [5.2, 5.2, 5.3, 5.2]))).not.toContain('acid-band');

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
-import type { Sample, SampleAction } from '../../../core/schema-types';
+import type { AdviseRequest, Sample, SampleAction } from '../../../core/schema-types';
 import { act, type Writer } from '../book/act';
 import { ActionError } from '../book/action-error';
 
@@ -16,7 +16,7 @@ export interface FieldRow {
 	slope_percent: number | null;
 	irrigated: 0 | 1;
 	note: string;
-	tenure: string | null;
+	tenure: NonNullable<AdviseRequest['field']['tenure']> | null;
 }
 
 export interface SampleRecord {

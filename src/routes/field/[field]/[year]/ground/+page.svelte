@@ -34,6 +34,7 @@
 		'silty clay',
 		'clay'
 	];
+	const TENURES = ['owned', 'rented long', 'rented by the year'];
 	const DRAINAGE = ['well', 'moderate', 'somewhat poor', 'poor'];
 
 	let editing = $state(false);
@@ -43,7 +44,7 @@
 	let form = $state(untrack(start));
 
 	function start() {
-		const { name, area_ac, texture, drainage, slope_percent, irrigated, note } = data.field;
+		const { name, area_ac, texture, drainage, slope_percent, irrigated, note, tenure } = data.field;
 		return {
 			name,
 			area: area_ac === null ? '' : String(area_ac),
@@ -51,6 +52,7 @@
 			drainage: drainage ?? '',
 			slope: slope_percent === null ? '' : String(slope_percent),
 			irrigated: irrigated === 1,
+			tenure: tenure ?? '',
 			note
 		};
 	}
@@ -86,6 +88,7 @@
 				note: form.note,
 				...(areaAcres === undefined ? {} : { areaAcres }),
 				...(form.texture ? { texture: form.texture } : {}),
+				...(form.tenure ? { tenure: form.tenure } : {}),
 				...(form.drainage ? { drainage: form.drainage } : {}),
 				...(slopePercent === undefined ? {} : { slopePercent })
 			})) ?? '';
@@ -114,6 +117,10 @@
 							<SelectItem value="" text="Not known" />
 							{#each DRAINAGE as drainage (drainage)}<SelectItem value={drainage} text={drainage} />{/each}
 						</Select>
+						<Select size="sm" labelText="Held" bind:selected={form.tenure}>
+							<SelectItem value="" text="Not known" />
+							{#each TENURES as tenure (tenure)}<SelectItem value={tenure} text={tenure} />{/each}
+						</Select>
 						<TextInput size="sm" labelText="Slope, %" inputmode="decimal" bind:value={form.slope} />
 						<Checkbox labelText="Irrigated" bind:checked={form.irrigated} />
 					</div>
@@ -141,6 +148,10 @@
 					<div>
 						<dt>Slope</dt>
 						<dd>{data.field.slope_percent === null ? 'not known' : `${data.field.slope_percent} %`}</dd>
+					</div>
+					<div>
+						<dt>Held</dt>
+						<dd>{data.field.tenure ?? 'not known'}</dd>
 					</div>
 					<div>
 						<dt>Irrigated</dt>

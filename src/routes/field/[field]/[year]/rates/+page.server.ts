@@ -1,4 +1,15 @@
-import { inSystem, unitInSystem } from '$core/units/rate-units';
+import type { Answer, Figure } from '$core/figure/figure';
+import { limeApplications } from '$core/rates/lime/lime-applications';
+import { effectiveFraction } from '$core/rates/lime/liming-material';
+import { pricePerEffectiveTon } from '$core/rates/lime/liming';
+import { outlookOf } from '$core/rates/outlook/six-year-outlook';
+import { tenureAdvice } from '$core/rates/phosphorus-potassium/tenure-advice';
+import { readSoilPh } from '$core/reading/ph-scale';
+import { siteTargetPh } from '$core/reading/target-ph';
+import { formatNumber } from '$core/units/display';
+import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+import { currentLibrary } from '$lib/server/current-library';
+import type { Advice, FieldYear } from '$lib/server/field-year';
 import { goalPage } from '$lib/server/goal-page';
 import { fieldYearOf } from '$lib/server/params';
 import { readSettings } from '$lib/server/stores/settings';
@@ -7,47 +18,135 @@ import { SCHOOL_ORDER, schoolName } from '$lib/school-names';
 import type { PageServerLoad } from './$types';
 
 const ROWS = [
-	{ nutrient: 'N', name: 'Nitrogen', unit: 'lb/ac' },
-	{ nutrient: 'P2O5', name: 'Phosphate', unit: 'lb/ac' },
-	{ nutrient: 'K2O', name: 'Potash', unit: 'lb/ac' },
-	{ nutrient: 'S', name: 'Sulfur', unit: 'lb/ac' },
-	{ nutrient: 'lime', name: 'Lime', unit: 'short ton/ac' }
+	{ nutrient: 'N', name: 'Nitrogen', unit: 'lb/ac', always: true },
+	{ nutrient: 'P2O5', name: 'Phosphate', unit: 'lb/ac', always: true },
+	{ nutrient: 'K2O', name: 'Potash', unit: 'lb/ac', always: true },
+	{ nutrient: 'S', name: 'Sulfur', unit: 'lb/ac', always: true },
+	{ nutrient: 'Mg', name: 'Magnesium', unit: 'lb/ac', always: false },
+	{ nutrient: 'Ca', name: 'Calcium', unit: 'lb/ac', always: false },
+	{ nutrient: 'lime', name: 'Lime', unit: 'short ton/ac', always: true },
+	{ nutrient: 'B', name: 'Boron', unit: 'lb/ac', always: false },
+	{ nutrient: 'Zn', name: 'Zinc', unit: 'lb/ac', always: false },
+	{ nutrient: 'Mn', name: 'Manganese', unit: 'lb/ac', always: false },
+	{ nutrient: 'Cu', name: 'Copper', unit: 'lb/ac', always: false }
 ] as const;
+
+const OUTLOOK_YEARS = 6;
 
 export const load: PageServerLoad = ({ params }) => {
 	const fieldYear = fieldYearOf(params);
 	const { advice } = fieldYear;
 	const { units } = readSettings(theBook());
-	const rows = ROWS.map(({ nutrient, name, unit }) => {
-		const choice = advice?.choices.find((one) => one.nutrient === nutrient);
-		const chosen = advice?.chosen.find((one) => one.nutrient === nutrient);
-		return {
-			nutrient,
-			name,
-			unit: unitInSystem(unit, units),
-			ownUnit: unit,
-			choice,
-			lapsed: advice?.lapsed.some((one) => one.nutrient === nutrient) ?? false,
-			own: choice?.ownRate !== undefined && chosen ? inSystem(chosen.rate, units) : undefined,
-			opinions: (advice?.answer.rates ?? [])
-				.filter((rate) => rate.nutrient === nutrient)
-				.sort((a, b) => SCHOOL_ORDER.indexOf(a.school) - SCHOOL_ORDER.indexOf(b.school))
-				.map((rate) => ({
-					method: rate.method,
-					school: schoolName(rate.school),
-					guide: rate.packTitle,
-					answer: inSystem(rate.worksheet, units),
-					cost: rate.cost,
-					none: rate.applies && rate.rate === 0 ? rate.reason : undefined
-				}))
-		};
-	});
+	const rows = ROWS.map((row) => rowOf(row, advice, units));
 	const guides = (advice?.answer.rates ?? []).filter(({ applies }) => applies).map(({ packTitle }) => packTitle);
 	return {
 		goalPage: goalPage(fieldYear),
 		rows,
 		guides: [...new Set(guides)],
+		tenure: tenureAdvice(fieldYear.field.tenure ?? undefined),
+		outlooks: advice ? outlooks(advice) : [],
+		nextCrop: advice?.request.nextCrop,
+		lime: advice ? limeOf(fieldYear, advice, units) : undefined,
 		hasPasses: (advice?.passes.length ?? 0) > 0,
 		units
 	};
 };
+
+function rowOf({ nutrient, name, unit, always }: (typeof ROWS)[number], advice: Advice | undefined, units: UnitSystem) {
+	const choice = advice?.choices.find((one) => one.nutrient === nutrient);
+	const chosen = advice?.chosen.find((one) => one.nutrient === nutrient);
+	const opinions = (advice?.answer.rates ?? [])
+		.filter((rate) => rate.nutrient === nutrient)
+		.sort((a, b) => SCHOOL_ORDER.indexOf(a.school) - SCHOOL_ORDER.indexOf(b.school))
+		.map((rate) => ({
+			method: rate.method,
+			schoolId: rate.school,
+			school: schoolName(rate.school),
+			title: rate.worksheet.label,
+			guide: rate.packTitle,
+			answer: inSystem(rate.worksheet, units),
+			cost: inSystem(rate.cost, units),
+			approximate: rate.approximate,
+			of: nutrient === 'lime' ? limeText(rate.worksheet) : undefined,
+			bothYears: rate.bothYears && inSystem(rate.bothYears, units),
+			none: rate.applies && rate.rate === 0 ? rate.reason : undefined
+		}));
+	const rules = opinions.map(({ guide, schoolId }) => `${guide} ${schoolId}`);
+	return {
+		nutrient,
+		name,
+		always,
+		/** Rules that share a guide and a school with another one; their titles tell them apart. */
+		repeats: new Set(
+			opinions
+				.filter((_, index) => rules.indexOf(rules[index]!) !== rules.lastIndexOf(rules[index]!))
+				.map(({ title }) => title)
+		),
+		unit: unitInSystem(unit, units),
+		ownUnit: unit,
+		choice,
+		lapsed: advice?.lapsed.some((one) => one.nutrient === nutrient) ?? false,
+		own: choice?.ownRate !== undefined && chosen ? inSystem(chosen.rate, units) : undefined,
+		chosen: chosen && inSystem(chosen.rate, units),
+		opinions
+	};
+}
+
+/** Which lime a rate is of: guides differ in their reference. */
+function limeText(worksheet: Answer): string | undefined {
+	const fraction = worksheet.applies ? effectiveFractionIn(worksheet) : undefined;
+	if (!fraction) return undefined;
+	return fraction.value === 1 ? 'of pure CaCO3' : `of lime that acts to ${formatNumber(fraction.value * 100, '%')} %`;
+}
+
+function effectiveFractionIn(root: Figure): Figure | undefined {
+	if (/^effective fraction of (this|pure|the guide)/.test(root.label)) return root;
+	for (const input of root.inputs) {
+		const found = effectiveFractionIn(input);
+		if (found) return found;
+	}
+	return undefined;
+}
+
+/** Where each school takes the soil test of P and K in six years, this crop and the next one in turn. */
+function outlooks({ site, request }: Advice) {
+	const { packs } = currentLibrary();
+	const { crop, nextCrop } = request;
+	const rotation = [{ id: crop.id, yieldGoal: crop.yieldGoal }, ...(nextCrop ? [nextCrop] : [])];
+	return (['P2O5', 'K2O'] as const).map((nutrient) => ({
+		nutrient,
+		schools: packs.rules
+			.filter(({ rule, parametersFor }) => rule.gives === nutrient && parametersFor(site.crop.id) !== undefined)
+			.map((compiled) => outlookOf(compiled, nutrient, site, rotation, OUTLOOK_YEARS, packs))
+			.map((outlook) => ({ ...outlook, name: `${schoolName(outlook.school)}, ${outlook.packTitle}` }))
+	}));
+}
+
+/** All that stands around the lime row: what it is limed with and how, what it brings, how it is put on. */
+function limeOf({ goal, prices }: FieldYear, { site, answer, chosen }: Advice, units: UnitSystem) {
+	const { products } = currentLibrary();
+	const rate = chosen.find(({ nutrient }) => nutrient === 'lime')?.rate;
+	const plan = rate && limeApplications(rate.value, site.limePlacement);
+	const scale = site.targetPhScale ?? site.crop.preferredPh?.scale ?? 'water';
+	return {
+		materials: products.flatMap(({ id, name, lime }) => {
+			if (!lime) return [];
+			const fraction = effectiveFraction(lime);
+			return [{ id, name, fraction, price: pricePerEffectiveTon(fraction, prices.get(`product:${id}`)) }];
+		}),
+		material: goal?.liming_product ?? '',
+		depthIn: goal?.lime_depth_in ?? null,
+		placement: site.limePlacement,
+		soilPh: readSoilPh(site.layers, scale),
+		target: siteTargetPh(site, scale),
+		liming: answer.liming && { ...answer.liming, payBack: inSystem(answer.liming.payBack, units) },
+		plan: plan && {
+			why: plan.why,
+			unit: unitInSystem('short ton/ac', units),
+			applications: plan.applications.map(({ season, rate: tons }) => ({
+				season,
+				rate: valueInSystem(tons, 'short ton/ac', units)
+			}))
+		}
+	};
+}

@@ -2,12 +2,24 @@
 	import { Button } from 'carbon-components-svelte';
 	import GoalForm from '$lib/ui/GoalForm.svelte';
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
+	import LimePanel from '$lib/ui/LimePanel.svelte';
 	import OpinionRow from '$lib/ui/OpinionRow.svelte';
+	import OutlookPanel from '$lib/ui/OutlookPanel.svelte';
 	import { post } from '$lib/ui/post';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 	let problem = $state('');
+	/** Nutrients without a rate that were asked for all the same. */
+	let asked = $state<string[]>([]);
+
+	const isShown = (row: PageData['rows'][number]) =>
+		row.always ||
+		row.choice !== undefined ||
+		asked.includes(row.nutrient) ||
+		row.opinions.some(({ answer, none }) => answer.applies && !none);
+	const shown = $derived(data.rows.filter(isShown));
+	const others = $derived(data.rows.filter((row) => !isShown(row)));
 
 	const base = $derived(`/api/fields/${data.goalPage.fieldId}/${data.goalPage.year}/choices`);
 
@@ -39,9 +51,31 @@
 			</div>
 		{/if}
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-		{#each data.rows as row (row.nutrient)}
-			<OpinionRow {row} {base} units={data.units} />
+		{#each shown as row (row.nutrient)}
+			{@const outlook = data.outlooks.find(({ nutrient }) => nutrient === row.nutrient)}
+			{#if outlook}
+				<OpinionRow {row} {base} units={data.units} suits={data.tenure} panelLabel="Six years on">
+					{#snippet panel()}<OutlookPanel {outlook} nextCrop={data.nextCrop} page={data.goalPage} />{/snippet}
+				</OpinionRow>
+			{:else if row.nutrient === 'lime' && data.lime}
+				{@const lime = data.lime}
+				<OpinionRow {row} {base} units={data.units} panelLabel="Lime and pay-back">
+					{#snippet panel()}<LimePanel {lime} page={data.goalPage} />{/snippet}
+				</OpinionRow>
+			{:else}
+				<OpinionRow {row} {base} units={data.units} />
+			{/if}
 		{/each}
+		{#if others.length > 0}
+			<p class="soft others">
+				Without a rate here:
+				{#each others as row (row.nutrient)}<button
+						type="button"
+						class="plain"
+						onclick={() => (asked = [...asked, row.nutrient])}>{row.name.toLowerCase()}</button
+					>{/each}
+			</p>
+		{/if}
 		<p class="next">
 			<Button size="small" href={`/field/${data.goalPage.fieldId}/${data.goalPage.year}/season`}>
 				{data.hasPasses ? 'To the season' : 'Plan the season with these rates'}
@@ -55,6 +89,13 @@
 		align-items: center;
 		gap: 0.25rem;
 		margin-bottom: 0.4rem;
+	}
+	.others {
+		border-top: 1px solid var(--rule);
+		padding-top: 0.7rem;
+	}
+	.others button {
+		margin-left: 0.7rem;
 	}
 	.problem {
 		color: var(--stop);

@@ -1,11 +1,17 @@
 import { notApplicable } from '$core/figure/figure';
 import { rulesGiving } from '$core/packs/pack';
 import { noNumbers } from '$core/packs/rule-kind';
+import { analyteName } from '$core/ground/analyte-names';
+import { ACID_BELOW, readProfile } from '$core/reading/acid-layers';
+import { allResults } from '$core/reading/all-results';
 import { applyRule } from '$core/reading/apply-rule';
 import { mineralNitrogen } from '$core/reading/mineral-nitrogen';
+import { PH_SCALE_NAME } from '$core/reading/ph-scale';
 import { readResult } from '$core/reading/read-result';
 import { readResponseCurve } from '$core/reading/response-curve';
 import { siteInputs } from '$core/reading/site-inputs';
+import { readTrends } from '$core/reading/trends';
+import type { Sample } from '$core/schema-types';
 import { inSystem } from '$core/units/rate-units';
 import type { Advice } from '$lib/server/field-year';
 import { goalPage } from '$lib/server/goal-page';
@@ -13,6 +19,7 @@ import { currentLibrary } from '$lib/server/current-library';
 import { fieldYearOf } from '$lib/server/params';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
+import { schoolName } from '$lib/school-names';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) => {
@@ -25,16 +32,27 @@ export const load: PageServerLoad = ({ params }) => {
 		lab: sample?.lab
 	};
 	if (!advice) return { ...base, reading: undefined };
-	return { ...base, reading: readingOf(advice) };
+	return {
+		...base,
+		reading: readingOf(
+			advice,
+			fieldYear.samples.map(({ report }) => report)
+		)
+	};
 };
 
-function readingOf({ site, answer, crop, chosen }: Advice) {
+function readingOf({ site, answer, crop, chosen }: Advice, samples: readonly Sample[]) {
 	const { packs } = currentLibrary();
 	const { units } = readSettings(theBook());
 	const { worksheets } = answer.derived;
 	const lime = answer.rates
 		.filter(({ nutrient }) => nutrient === 'lime')
-		.map((rate) => ({ guide: rate.packTitle, answer: inSystem(rate.worksheet, units) }));
+		.map((rate) => ({
+			guide: rate.packTitle,
+			school: schoolName(rate.school),
+			answer: inSystem(rate.worksheet, units)
+		}));
+	const profile = readProfile(site.layers);
 	return {
 		cropName: crop.name,
 		ph: { ...phReading(site, packs), band: crop.preferredPh, target: site.targetPh ?? crop.preferredPh?.target, lime },
@@ -49,12 +67,34 @@ function readingOf({ site, answer, crop, chosen }: Advice) {
 			test: readResult(site.layers, analyte),
 			chosen: chosen.find(({ nutrient }) => nutrient.startsWith(analyte))?.rate
 		})),
+		profile: { ...profile, lines: ACID_BELOW[profile.scale], scaleName: PH_SCALE_NAME[profile.scale] },
+		inCm: site.layers.every(({ depthText }) => depthText.endsWith('cm')),
 		cations: (['Ca', 'Mg', 'K', 'Na'] as const).flatMap((cation) => {
 			const share = worksheets[`${cation}Share`];
-			return share ? [{ cation, share }] : [];
+			return share ? [{ cation, name: analyteName(cation), share, ppm: readResult(site.layers, cation) }] : [];
 		}),
+		others: otherNutrients(site, answer),
+		results: allResults(site.layers),
+		trends: readTrends(samples),
 		findings: answer.findings
 	};
+}
+
+/** Sulfur and the micronutrients that were measured, with what the guides make of them. */
+function otherNutrients({ layers }: Advice['site'], { rates }: Advice['answer']) {
+	const analytes = [
+		['SO4-S', 'S'],
+		['B', 'B'],
+		['Zn', 'Zn'],
+		['Mn', 'Mn'],
+		['Cu', 'Cu']
+	] as const;
+	return analytes.flatMap(([analyte, nutrient]) => {
+		const test = readResult(layers, analyte);
+		if (!test.applies) return [];
+		const says = rates.find((rate) => rate.nutrient === nutrient && rate.school === 'class-table' && rate.applies);
+		return [{ name: analyteName(analyte), test, says: says?.worksheet.applies ? says.worksheet.formula : undefined }];
+	});
 }
 
 function phReading(site: Advice['site'], packs: ReturnType<typeof currentLibrary>['packs']) {

@@ -1,7 +1,10 @@
 <script lang="ts">
 	import { formatNumber } from '$core/units/display';
+	import { CM_PER_IN } from '$core/units/factors';
 	import Chart from '$lib/ui/charts/Chart.svelte';
 	import { phStrip } from '$lib/ui/charts/ph-strip';
+	import { profileChart } from '$lib/ui/charts/profile';
+	import { trendChart } from '$lib/ui/charts/trend';
 	import { longDate } from '$lib/ui/dates';
 	import Findings from '$lib/ui/Findings.svelte';
 	import GoalForm from '$lib/ui/GoalForm.svelte';
@@ -9,10 +12,13 @@
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
 	import NutrientReading from '$lib/ui/NutrientReading.svelte';
 	import Quantity from '$lib/ui/Quantity.svelte';
+	import { unitText } from '$lib/ui/unit-text';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 	const reading = $derived(data.reading);
+	const limeGiven = $derived(reading?.ph.lime.filter(({ answer }) => answer.applies) ?? []);
+	const limeSilent = $derived(reading?.ph.lime.filter(({ answer }) => !answer.applies) ?? []);
 </script>
 
 <div class="page">
@@ -42,16 +48,16 @@
 							target: reading.ph.target
 						})}
 					/>
-				{:else if !reading.ph.soilPh.applies}
-					<div class="empty">
-						{#if reading.ph.calciumChloride.applies}
-							<p>
-								pH <Quantity answer={reading.ph.calciumChloride} /> in CaCl2. That scale reads 0.5 to 1 lower than water and
-								is never held against a target in water.
-							</p>
-						{/if}
-						{#if !reading.ph.calciumChloride.applies}<p>{reading.ph.soilPh.reason}. {reading.ph.soilPh.remedy}</p>{/if}
-					</div>
+				{:else if reading.ph.soilPh.applies}
+					<p class="soft">No table gives the yield of {reading.cropName.toLowerCase()} by pH.</p>
+				{:else if reading.ph.calciumChloride.applies}
+					<p class="reading">pH <strong><Quantity answer={reading.ph.calciumChloride} /></strong> in CaCl2</p>
+					<p>
+						That scale reads 0.5 to 1 lower than water and is never held against a target in water. On its own scale:
+						lime when below {reading.profile.lines.acid}, aim for 6 (common practice).
+					</p>
+				{:else}
+					<p class="empty">{reading.ph.soilPh.reason}. {reading.ph.soilPh.remedy}</p>
 				{/if}
 			</div>
 			<div class="facts">
@@ -70,16 +76,61 @@
 					</p>
 				{/if}
 				<h3>Lime</h3>
-				{#each reading.ph.lime as { guide, answer } (guide)}
+				{#each limeGiven as { guide, school, answer } (guide)}
 					<p>
-						{guide}:
+						{school} <span class="soft">({guide})</span>:
 						{#if answer.applies && answer.value === 0}<strong>none</strong> (<Quantity {answer} />): {answer.formula}{:else}<strong
 								><Quantity {answer} /></strong
 							>{/if}
 					</p>
+				{:else}
+					<p>
+						No school gives a rate. {limeSilent[0] && !limeSilent[0].answer.applies ? limeSilent[0].answer.remedy : ''}
+					</p>
 				{/each}
+				{#if limeSilent.length > 0}
+					<p class="soft small">
+						Silent here: {limeSilent.map(({ school, guide }) => `${school.toLowerCase()} (${guide})`).join(', ')}; Rates
+						says why.
+					</p>
+				{/if}
 			</div>
 		</section>
+
+		{#if reading.profile.layers.length > 1}
+			<section class="section two">
+				<div>
+					<h2>pH by depth</h2>
+					<Chart
+						label={`pH in ${reading.profile.scaleName} by depth: ${reading.profile.layers.map(({ ph, depthText }) => `${formatNumber(ph, 'pH')} at ${depthText}`).join(', ')}`}
+						option={profileChart({
+							layers: reading.profile.layers,
+							lines: reading.profile.lines,
+							scaleName: reading.profile.scaleName,
+							unit: reading.inCm ? 'cm' : 'in',
+							perInch: reading.inCm ? CM_PER_IN : 1
+						})}
+						height="300px"
+					/>
+				</div>
+				<div class="facts">
+					{#if reading.profile.hidden.length > 0}
+						<p class="band">
+							▲ An acid band lies hidden under the surface: {reading.profile.hidden
+								.map(({ ph, depthText }) => `${formatNumber(ph, 'pH')} at ${depthText}`)
+								.join(', ')}.
+						</p>
+						<p>A sample of the surface alone ({formatNumber(reading.profile.layers[0]!.ph, 'pH')}) does not show it.</p>
+					{:else}
+						<p>No acid band lies under the surface.</p>
+					{/if}
+					<p class="soft">
+						On the {reading.profile.scaleName} scale, aluminium is likely below {reading.profile.lines.aluminium}, and
+						ground is limed below {reading.profile.lines.acid} (common practice). Lime is summed layer by layer.
+					</p>
+				</div>
+			</section>
+		{/if}
 
 		<section class="section">
 			<h2>What the ground can hold</h2>
@@ -97,18 +148,98 @@
 			{#if reading.cations.length === 0}
 				<p class="soft">The report gives no cations with a CEC to hold them against.</p>
 			{:else}
-				<p>
+				<div class="exchange" aria-hidden="true">
 					{#each reading.cations as { cation, share } (cation)}
-						<span class="cation">{cation} <strong><Quantity answer={share} /></strong></span>
+						{#if share.applies}<div
+								style:width={`${Math.min(100, share.value)}%`}
+								style:background={`var(--cation-${cation.toLowerCase()})`}
+							>
+								{share.value > 6 ? cation : ''}
+							</div>{/if}
 					{/each}
-					of CEC.
+				</div>
+				<table class="ledger cations">
+					<thead><tr><th>Cation</th><th class="num">ppm</th><th class="num">share of CEC</th></tr></thead>
+					<tbody>
+						{#each reading.cations as { name, share, ppm } (name)}
+							<tr>
+								<td>{name}</td>
+								<td class="num"
+									>{#if ppm.applies}<Quantity answer={ppm} bare />{/if}</td
+								>
+								<td class="num"><Quantity answer={share} /></td>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+				<p class="small soft">
+					The rest is acidity, or was not measured. See Rates for what the balancing schools make of it.
 				</p>
 			{/if}
 		</section>
 
+		{#if reading.others.length > 0}
+			<section class="section">
+				<h2>Sulfur and micronutrients</h2>
+				{#each reading.others as { name, test, says } (name)}
+					<p>
+						{name.charAt(0).toUpperCase()}{name.slice(1)} <strong><Quantity answer={test} /></strong>{#if says}: {says}{/if}
+					</p>
+				{/each}
+			</section>
+		{/if}
+
 		<section class="section">
-			<h2>What the report lacks</h2>
+			<h2>What stands out, and what the report lacks</h2>
 			<Findings findings={reading.findings} />
+		</section>
+
+		{#if reading.trends.length > 0}
+			<section class="section">
+				<h2>Over the years</h2>
+				<p class="soft small">Only like is held against like: the same method in the same layer.</p>
+				<div class="trends">
+					{#each reading.trends as trend (trend.label)}
+						<figure>
+							<figcaption class="small">
+								{trend.label.charAt(0).toUpperCase()}{trend.label.slice(1)}{trend.unit === 'pH'
+									? ''
+									: `, ${trend.unit}`}
+							</figcaption>
+							<Chart
+								label={`${trend.label}: ${trend.points.map(({ date, value }) => `${formatNumber(value, trend.unit)} in ${date.slice(0, 4)}`).join(', ')}`}
+								option={trendChart(trend)}
+								height="120px"
+							/>
+						</figure>
+					{/each}
+				</div>
+			</section>
+		{/if}
+
+		<section class="section">
+			<details>
+				<summary>The whole report, as it is read ({reading.results.length} results)</summary>
+				<table class="ledger">
+					<thead>
+						<tr
+							><th>Depth</th><th>Analyte</th><th>Method</th><th class="num">Lab wrote</th><th class="num">Read as</th
+							></tr
+						>
+					</thead>
+					<tbody>
+						{#each reading.results as { depthText, name, method, written, read }, index (index)}
+							<tr>
+								<td>{depthText}</td>
+								<td>{name}</td>
+								<td>{method}</td>
+								<td class="num">{written.qualifier ?? ''}{written.value} {unitText(written.unit)}</td>
+								<td class="num"><Quantity answer={read} /></td>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			</details>
 		</section>
 	{/if}
 </div>
@@ -125,7 +256,45 @@
 	.facts {
 		padding-top: 1.6rem;
 	}
-	.cation {
-		margin-right: 1.2rem;
+	.reading {
+		font-size: 1.3rem;
+	}
+	.band {
+		color: var(--accent-ink);
+		font-weight: 600;
+	}
+	.exchange {
+		display: flex;
+		max-width: 44rem;
+		height: 1.5rem;
+		border: 1px solid var(--rule-strong);
+		background: var(--sheet);
+		margin-bottom: 0.6rem;
+	}
+	.exchange div {
+		color: #fff;
+		font-size: 0.82rem;
+		font-weight: 600;
+		padding-left: 0.35rem;
+		overflow: hidden;
+	}
+	.cations {
+		max-width: 28rem;
+	}
+	.trends {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+		gap: 0.8rem 1.2rem;
+	}
+	figure {
+		margin: 0;
+		min-width: 0;
+	}
+	summary {
+		cursor: pointer;
+		font-weight: 600;
+	}
+	details table {
+		margin-top: 0.8rem;
 	}
 </style>

@@ -3,7 +3,7 @@ import { fieldYearOf } from '$lib/server/params';
 import { currentLibrary } from '$lib/server/current-library';
 import type { PageServerLoad } from './$types';
 
-const PRICED = ['N', 'P2O5', 'K2O', 'S'] as const;
+const PRICED = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
 
 export const load: PageServerLoad = ({ params }) => {
 	const { field, year, advice, prices, goal } = fieldYearOf(params);

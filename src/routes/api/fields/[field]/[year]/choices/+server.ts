@@ -14,10 +14,11 @@ const asUnchoose = validator<UnchooseAction>('actions#/definitions/UnchooseActio
 export const POST: RequestHandler = ({ request, params }) =>
 	answerJson(request, asChoose, ({ label, choices }) => {
 		const { goal, answer } = adviceOf(params);
-		for (const { nutrient, method } of choices) {
+		for (const { nutrient, method, bothYears } of choices) {
 			if (method === undefined) continue;
 			const rate = answer.rates.find((candidate) => candidate.method === method && candidate.nutrient === nutrient);
-			if (!rate?.applies) throw new ActionError(`${method} gives no rate for ${nutrient} here.`);
+			const given = bothYears ? rate?.bothYears?.applies : rate?.applies;
+			if (!given) throw new ActionError(`${method} gives no rate for ${nutrient} here.`);
 		}
 		choose(theBook(), goal, choices as Choice[], label);
 	});

@@ -1,0 +1,67 @@
+import {
+	findNodeAtLocation,
+	getNodeValue,
+	parseTree,
+	printParseErrorCode,
+	type Node,
+	type ParseError
+} from 'jsonc-parser';
+import { InputError, type Problem } from '../check/problem';
+import { inspectPack, type InspectedPack } from './compile-packs';
+import type { RuleKind } from './rule-kind';
+
+/** A problem with the line of the file on which it stands. */
+export interface LineProblem extends Problem {
+	/** From 1. */
+	line: number;
+}
+
+/** A pack's text read as far as it can be. */
+export interface ReadPack {
+	/** Undefined where the text is no JSON. */
+	document: unknown;
+	rules: InspectedPack['rules'];
+	problems: LineProblem[];
+}
+
+/** Reads a pack from its text, each problem with its line: JSON, shape, kinds, units, scales, worked examples. */
+export function readPackText(text: string, kinds: readonly RuleKind<never>[]): ReadPack {
+	const errors: ParseError[] = [];
+	const tree = parseTree(text, errors, { disallowComments: true });
+	if (!tree || errors.length > 0) {
+		const problems = errors.map(({ error, offset }) => ({
+			path: '',
+			line: lineAt(text, offset),
+			message: `is not JSON: ${printParseErrorCode(error)}`
+		}));
+		return {
+			document: undefined,
+			rules: [],
+			problems: problems.length > 0 ? problems : [{ path: '', line: 1, message: 'is empty' }]
+		};
+	}
+	const document: unknown = getNodeValue(tree);
+	const withLine = (problem: Problem) => ({ ...problem, line: lineAt(text, nodeAt(tree, problem.path).offset) });
+	try {
+		const { rules, problems } = inspectPack(document, kinds);
+		return { document, rules, problems: problems.map(withLine) };
+	} catch (error) {
+		if (!(error instanceof InputError)) throw error;
+		return { document, rules: [], problems: error.problems.map(withLine) };
+	}
+}
+
+/** The node of a JSON pointer, or the nearest one above it that is there. */
+function nodeAt(tree: Node, pointer: string): Node {
+	const keys = pointer.split('/').slice(1);
+	for (let length = keys.length; length > 0; length--) {
+		const path = keys.slice(0, length).map((key) => (/^\d+$/.test(key) ? Number(key) : key));
+		const node = findNodeAtLocation(tree, path);
+		if (node) return node;
+	}
+	return tree;
+}
+
+function lineAt(text: string, offset: number): number {
+	return text.slice(0, offset).split('\n').length;
+}

@@ -1,0 +1,15 @@
+import { validator } from '$core/check/validator';
+import type { NextCropAction } from '$core/schema-types';
+import { answerJson } from '$lib/server/answer';
+import { goalOf } from '$lib/server/params';
+import { setNextCrop } from '$lib/server/stores/field-years';
+import { theBook } from '$lib/server/the-book';
+import type { RequestHandler } from './$types';
+
+const asNextCrop = validator<NextCropAction>('actions#/definitions/NextCropAction');
+
+/** The crop of the year after: the outlook takes the two in turn, and one pass can feed both. */
+export const POST: RequestHandler = ({ request, params }) =>
+	answerJson(request, asNextCrop, ({ crop, yieldGoal }) =>
+		setNextCrop(theBook(), goalOf(params), { next_crop: crop ?? null, next_yield_goal: yieldGoal ?? null })
+	);
