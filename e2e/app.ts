@@ -3,6 +3,8 @@ import { bookFolder, startServer, type RunningServer } from './server';
 
 interface App {
 	server: RunningServer;
+	/** The book's file, for a look at what is kept. */
+	bookFile: string;
 	/** Opens a page of a field by the field's name. */
 	openField: (name: string, word: string, year?: number) => Promise<void>;
 	fieldId: (name: string) => Promise<string>;
@@ -24,6 +26,7 @@ export const test = base.extend<{ app: App; demo: boolean }>({
 		};
 		await use({
 			server,
+			bookFile: book.file,
 			fieldId,
 			openField: async (name, word, year = 2027) => {
 				await page.goto(`${server.origin}/field/${await fieldId(name)}/${year}/${word}`);

@@ -36,7 +36,9 @@ test('a newcomer goes from the roster to the grower’s sheet, and a reload lose
 	// Rates by one guide; the worksheet opens behind the number.
 	await page.getByRole('button', { name: 'Tri-state guide 1995', exact: true }).click();
 	await expect(page.getByText('✓ chosen')).toHaveCount(4);
-	await page.getByRole('button', { name: 'Nitrogen by Tri-state guide 1995: 187.8 lb/ac; open the worksheet' }).click();
+	await page
+		.getByRole('button', { name: 'Nitrogen by Tri-state guide 1995: N by yield goal: 187.8 lb/ac; open the worksheet' })
+		.click();
 	const worksheet = page.getByRole('complementary', { name: 'Worksheet' });
 	await expect(worksheet).toContainText('-27 + 1.36 x yield goal');
 	await expect(worksheet).toContainText('after soybean');

@@ -80,6 +80,7 @@
 		</div>
 	{/if}
 	<a href="/import">Import a lab file</a>
+	<a href="/guides">Guides</a>
 	<div class="right">
 		{#if message}<span class="soft small" role="status">{message}</span>{/if}
 		{#if data.undoable}

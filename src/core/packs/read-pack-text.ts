@@ -34,11 +34,7 @@ export function readPackText(text: string, kinds: readonly RuleKind<never>[]): R
 			line: lineAt(text, offset),
 			message: `is not JSON: ${printParseErrorCode(error)}`
 		}));
-		return {
-			document: undefined,
-			rules: [],
-			problems: problems.length > 0 ? problems : [{ path: '', line: 1, message: 'is empty' }]
-		};
+		return { document: undefined, rules: [], problems };
 	}
 	const document: unknown = getNodeValue(tree);
 	const withLine = (problem: Problem) => ({ ...problem, line: lineAt(text, nodeAt(tree, problem.path).offset) });

@@ -1,13 +1,12 @@
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { CompiledRule, PackSet } from '../packs/pack';
-import { applyRule } from '../reading/apply-rule';
 import { baseSaturation, cationExchangeCapacity } from '../reading/cec';
 import { readReport } from '../reading/findings/read-report';
 import { readHoldingRoom } from '../reading/holding-room';
 import type { Site } from '../reading/site';
 import { soilLayers } from '../reading/soil-layers';
 import { InputError } from '../check/problem';
-import type { AdviseAnswer, AdviseRequest, Crop, Liming, Outlook, RateNutrient } from '../schema-types';
+import type { AdviseAnswer, AdviseRequest, Crop, Outlook, RateNutrient } from '../schema-types';
 import { HA_PER_ACRE } from '../units/factors';
 import { tidy } from '../units/display';
 import { inSystem } from '../units/rate-units';
@@ -52,19 +51,19 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 	const rates = RATE_NUTRIENTS.flatMap((nutrient) =>
 		wanted
 			.filter(({ rule }) => rule.gives === nutrient)
-			.map((compiled) => {
-				const rate = rateOf(compiled, nutrient, site, prices, request.units, inputReaders);
-				if (!next || !isTwoYear(nutrient) || !isByTheYear(compiled, site)) return rate;
-				return { ...rate, bothYears: inSystem(bothYears(compiled, site, next, inputReaders), request.units) };
-			})
+			.map((compiled) => ({
+				...rateOf(compiled, nutrient, site, prices, request.units, inputReaders),
+				...(nutrient === 'lime' ? { liming: limingOf(compiled, site, knowledge.packs, prices, request.units) } : {}),
+				...(next && isTwoYear(nutrient) && isByTheYear(compiled, site)
+					? { bothYears: inSystem(bothYears(compiled, site, next, inputReaders), request.units) }
+					: {})
+			}))
 	);
 	const cec = cationExchangeCapacity(site.layers);
-	const liming = adviseLiming(wanted, site, knowledge.packs, prices);
 	return {
 		rates,
 		findings: readReport({ site, cec, packs: knowledge.packs }),
 		derived: derivedOf(site, cec, knowledge.packs, request.units),
-		...(liming ? { liming } : {}),
 		...(request.outlookYears === undefined ? {} : { outlooks: adviseOutlooks(request, wanted, site, knowledge.packs) })
 	};
 }
@@ -77,19 +76,6 @@ function isByTheYear({ kind, parametersFor }: CompiledRule, { crop }: Site): boo
 
 function isTwoYear(nutrient: RateNutrient): nutrient is 'P2O5' | 'K2O' {
 	return nutrient === 'P2O5' || nutrient === 'K2O';
-}
-
-/** The lime of the first method that gives a rate; of the first at all where none does. */
-function adviseLiming(
-	wanted: readonly CompiledRule[],
-	site: Site,
-	packs: PackSet,
-	prices: NonNullable<AdviseRequest['prices']>
-): Liming | undefined {
-	const methods = wanted.filter(({ rule }) => rule.gives === 'lime');
-	const answers = methods.map((method) => ({ method, rate: applyRule(method, site, inputReaders) }));
-	const used = answers.find(({ rate }) => rate.applies) ?? answers[0];
-	return used && limingOf(used.method, used.rate, site, packs, prices);
 }
 
 function adviseOutlooks(

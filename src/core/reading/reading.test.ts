@@ -3,11 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { InputError } from '../check/problem';
 import type { Layer, Result, Sample } from '../schema-types';
 import { cornRequest, library } from '../testing.test-help';
-import { siteOf } from '../rates/advise';
+import { advise, siteOf } from '../rates/advise';
 import { baseSaturation, cationExchangeCapacity } from './cec';
 import { mineralNitrogen } from './mineral-nitrogen';
 import { soilNitrate } from './soil-pounds';
 import { readResult } from './read-result';
+import { allResults } from './all-results';
+import { readTrends } from './trends';
+import { readProfile } from './acid-layers';
+import { readSoilPh } from './ph-scale';
 import { readResponseCurve } from './response-curve';
 import { soilLayers } from './soil-layers';
 
@@ -148,4 +152,123 @@ describe('the response curve', () => {
 		const curve = readResponseCurve(siteOf(request, library.crops, '2026-11-20'), library.packs, 'P');
 		expect(curve).toMatchObject({ here: { applies: false }, points: [] });
 	});
+});
+
+describe('the whole report', () => {
+	const layers = soilLayers(
+		sample(
+			[0, 8, [potassium(240, 'lb/ac'), { analyte: 'pH', value: 6.1, unit: 'pH' }]],
+			[0, 24, [{ analyte: 'NO3-N', value: 5, unit: 'ppm', qualifier: '<' }]]
+		)
+	);
+	it('stands line by line, as written and as read', () => {
+		const lines = allResults(layers);
+		expect(lines.map(({ name, depthText }) => `${name} ${depthText}`)).toEqual([
+			'potassium 0-8 in',
+			'soil pH 0-8 in',
+			'nitrate-N 0-24 in'
+		]);
+		expect(lines[0]).toMatchObject({ method: 'ammonium acetate', written: { value: 240 }, read: { applies: true } });
+		expect(lines[0]!.read.applies && lines[0]!.read.value).toBeCloseTo(100, 9);
+		expect(lines[1]?.method).toBe('water (1:1), not named');
+		expect(lines[2]!.read.applies && lines[2]!.read.value).toBe(2.5);
+	});
+});
+
+describe('over the years', () => {
+	const on = (date: string, value: number, method: 'water' | 'cacl2' = 'water', bottom = 8): Sample => ({
+		date,
+		...sample([0, bottom, [{ analyte: 'pH', method, value, unit: 'pH' }]])
+	});
+	it('holds only like against like, in order of date', () => {
+		const trends = readTrends([on('2026-10-01', 5.6), on('2020-10-01', 6.2), on('2023-10-01', 5.9)]);
+		expect(trends).toHaveLength(1);
+		expect(trends[0]).toMatchObject({ label: 'soil pH, water (1:1), 0-8 in', unit: 'pH' });
+		expect(trends[0]!.points.map(({ value }) => value)).toEqual([6.2, 5.9, 5.6]);
+	});
+	it('draws nothing from one date, another scale, another depth or a sample without a date', () => {
+		expect(readTrends([on('2026-10-01', 5.6)])).toEqual([]);
+		expect(readTrends([on('2026-10-01', 5.6), on('2023-10-01', 5.1, 'cacl2')])).toEqual([]);
+		expect(readTrends([on('2026-10-01', 5.6), on('2023-10-01', 5.6, 'water', 6)])).toEqual([]);
+		const { layers } = on('2023-10-01', 5.7);
+		expect(readTrends([on('2026-10-01', 5.6), { layers }])).toEqual([]);
+	});
+});
+
+describe('pH by depth', () => {
+	const profile = (...values: number[]) =>
+		readProfile(
+			soilLayers(
+				sample(
+					...values.map((value, index): [number, number, Result[], 'cm'] => [
+						index * 5,
+						index * 5 + 5,
+						[{ analyte: 'pH', method: 'cacl2', value, unit: 'pH' }],
+						'cm'
+					])
+				)
+			)
+		);
+	it('marks what is acid and what is hidden', () => {
+		const { scale, layers, hidden } = profile(5.9, 4.7, 4.6, 5.0);
+		expect(scale).toBe('cacl2');
+		expect(layers.map(({ acid }) => acid)).toEqual([false, true, true, true]);
+		expect(layers.map(({ aluminium }) => aluminium)).toEqual([false, true, true, false]);
+		expect(hidden).toHaveLength(3);
+	});
+	it('hides nothing where the surface is as acid as what lies below', () => {
+		expect(profile(4.7, 4.6).hidden).toEqual([]);
+		expect(profile(4.7).hidden).toEqual([]);
+	});
+	it('gives a pH on its own scale only', () => {
+		const layers = soilLayers(sample([0, 8, [{ analyte: 'pH', method: 'cacl2', value: 5.2, unit: 'pH' }]]));
+		expect(readSoilPh(layers, 'cacl2')).toMatchObject({ applies: true, value: 5.2 });
+		const water = readSoilPh(layers, 'water');
+		expect(water).toMatchObject({ applies: false });
+		expect(!water.applies && water.reason).toContain('pH 5.2 in CaCl2');
+	});
+});
+
+describe('bridges between lab methods', () => {
+	const asked = (results: Result[]) => {
+		const request = { ...cornRequest(), sample: sample([0, 8, results]) };
+		return advise(request, library, '2026-11-20').rates.find(({ method }) => method === 'tri-state-1995/phosphorus')!;
+	};
+	const mehlich = (value: number): Result => ({ analyte: 'P', method: 'mehlich-3', value, unit: 'ppm' });
+	it('give an approximation, marked as such (Mehlich-3 P / 1.35, bulletin 974, memory)', () => {
+		const rate = asked([mehlich(13.5), { analyte: 'pH', method: 'water', value: 6.2, unit: 'pH' }]);
+		expect(rate.rate).toBeCloseTo(84.2, 9);
+		expect(rate.approximate).toBe('Bray P1 taken as Mehlich-3 / 1.35');
+	});
+	it('are not crossed on calcareous soil, nor where the method itself was measured', () => {
+		const calcareous = asked([mehlich(13.5), { analyte: 'pH', method: 'water', value: 7.8, unit: 'pH' }]);
+		expect(calcareous.reason).toContain('Bray P1 reads wrong on calcareous soil');
+		const carbonate = asked([mehlich(13.5), { analyte: 'carbonate', value: 4, unit: '%' }]);
+		expect(carbonate.applies).toBe(false);
+		const own = asked([mehlich(99), { analyte: 'P', method: 'bray-p1', value: 10, unit: 'ppm' }]);
+		expect(own).toMatchObject({ rate: 84.2 });
+		expect(own.approximate).toBeUndefined();
+	});
+	it('do not exist from Colwell', () => {
+		const rate = asked([{ analyte: 'P', method: 'colwell', value: 30, unit: 'ppm' }]);
+		expect(rate).toMatchObject({ applies: false, rate: null });
+	});
+});
+
+it('takes the lab’s own shares of CEC where it gives them alone', () => {
+	const layers = soilLayers(
+		sample([
+			0,
+			8,
+			[
+				{ analyte: 'CEC', value: 10, unit: 'meq/100g' },
+				{ analyte: 'satMg', value: 8, unit: '%' },
+				{ analyte: 'Ca', value: 1002, unit: 'ppm' }
+			]
+		])
+	);
+	const shares = baseSaturation(layers, cationExchangeCapacity(layers));
+	expect(shares.Mg?.value).toBe(8);
+	expect(shares.Ca?.value).toBeCloseTo(50, 9);
+	expect(shares.K).toBeUndefined();
 });

@@ -217,6 +217,49 @@ describe('the checks: each fires, its near miss does not, and its remedy clears 
 		]);
 	});
 
+	it('lime on the surface, more than 2 short tons at a time', () => {
+		const plan = context({}, { liming: { product: 'aglime', placement: 'surface' } });
+		const lime = (rate: number) => [pass({ product: 'aglime', placement: 'broadcast', unit: 'short ton/ac', rate })];
+		expect(rules(lime(4.72), plan)).toEqual(['surface-lime']);
+		expect(rules(lime(2), plan)).toEqual([]);
+		const parts = remedied(lime(4.72), plan, 'surface-lime');
+		expect(parts.map(({ date }) => date)).toEqual(['2027-06-08', '2028-06-08', '2029-06-08']);
+		expect(rules(parts, plan)).toEqual([]);
+	});
+
+	it('sulfur that is not ready for this season', () => {
+		const elemental = [pass({ product: 'elemental-sulfur', placement: 'broadcast', date: '2027-04-01', rate: 22 })];
+		expect(rules(elemental, context({ S: 20 }))).toContain('sulfur-form');
+		expect(rules(elemental, context({}))).not.toContain('sulfur-form');
+		const gypsum = remedied(elemental, context({ S: 20 }), 'sulfur-form');
+		expect(rules(gypsum, context({ S: 20 }))).toEqual([]);
+		// Thiosulfate counts half this season (common practice), so beside it elemental sulfur is still not enough.
+		const half = [...elemental, pass({ id: 'b', product: 'ammonium-thiosulfate', rate: (10 / 26) * 100 })];
+		expect(rules(half, context({ S: 20 }))).toContain('sulfur-form');
+	});
+
+	it('sulfate in autumn, but not before alfalfa, and not the little that zinc sulfate carries', () => {
+		const autumn = [pass({ product: 'gypsum', placement: 'broadcast', date: '2026-10-20', rate: 100 })];
+		expect(rules(autumn, context({}))).toEqual(['autumn-sulfate']);
+		expect(rules(remedied(autumn, context({}), 'autumn-sulfate'), context({}))).toEqual([]);
+		expect(rules(autumn, context({}, { cropId: 'alfalfa' }))).toEqual([]);
+		const zinc = [pass({ product: 'zinc-sulfate', placement: 'incorporated', date: '2026-10-20', rate: 8 })];
+		expect(rules(zinc, context({}))).toEqual([]);
+		const wheat = context({}, { cropId: 'winter-wheat', plantingDate: '2026-10-05' });
+		expect(remedied(autumn, wheat, 'autumn-sulfate')[0]?.date).toBe('2027-03-20');
+	});
+
+	it('more boron than a crop stands, and boron beside the seed', () => {
+		const borate = (pounds: number) => [pass({ product: 'borate', placement: 'broadcast', rate: (pounds / 15) * 100 })];
+		expect(rules(borate(1.5), context({}))).toEqual(['boron-ceiling']);
+		expect(rules(borate(1), context({}))).toEqual([]);
+		expect(rules(borate(1.5), context({}, { cropId: 'alfalfa' }))).toEqual([]);
+		expect(rules(remedied(borate(1.5), context({}), 'boron-ceiling'), context({}))).toEqual([]);
+		const beside = [{ ...borate(0.5)[0]!, placement: '2x2 band' as const }];
+		expect(rules(beside, context({}))).toContain('boron-by-seed');
+		expect(rules(remedied(beside, context({}), 'boron-by-seed'), context({}))).toEqual([]);
+	});
+
 	it('passes that do not carry what was chosen', () => {
 		expect(checkSeason([pass({ rate: 357 })], context({ N: 110 }))[0]?.text).toContain(
 			'10 lb/ac short of the chosen 110'
@@ -273,4 +316,34 @@ describe('money and sums', () => {
 it('the product cards carry the densities of the trade tables (lb/gal at 60 F, from memory)', () => {
 	const density = (id: string) => product(id).densityLbPerGal;
 	expect(['uan-28', 'app-10-34-0', 'ammonium-thiosulfate', 'ammonia'].map(density)).toEqual([10.67, 11.65, 11.1, 5.15]);
+});
+
+describe('a programme with more than N, P and K', () => {
+	it('puts each nutrient on once and counts what others carry along', () => {
+		const plan = context({ K2O: 60, S: 20, Mg: 15, Zn: 5, B: 1 });
+		const { passes } = proposeProgramme(plan);
+		// 15 lb of magnesium as magnesium sulfate bring 20 lb of sulfur: then no other sulfur is needed.
+		expect(passes.map(({ product: name }) => name).sort()).toEqual(['borate', 'kieserite', 'potash', 'zinc-sulfate']);
+		for (const [nutrient, wanted] of Object.entries({ K2O: 60, Mg: 15, Zn: 5, B: 1, S: 20 })) {
+			expect(carried(passes, nutrient as 'S', plan), nutrient).toBeGreaterThanOrEqual(wanted - 1e-9);
+		}
+	});
+
+	it('takes the starter off the total of phosphate and nitrogen', () => {
+		const step = library.starter;
+		const plan = context({ N: 120, P2O5: 60 }, { starter: { step, p2o5: 20 } });
+		const { passes } = proposeProgramme(plan);
+		expect(carried(passes, 'P2O5', plan)).toBeCloseTo(60, 9);
+		expect(carried(passes, 'N', plan)).toBeCloseTo(120, 9);
+		expect(passes.find(({ product: name }) => name === 'app-10-34-0')).toMatchObject({ placement: '2x2 band' });
+	});
+
+	it('puts on this season’s share of the lime, with the material and the way chosen, and says what is left', () => {
+		const { passes, notes } = proposeProgramme(
+			context({ lime: 5 }, { liming: { product: 'dolomitic-lime', placement: 'surface' } })
+		);
+		expect(passes[0]).toMatchObject({ product: 'dolomitic-lime', placement: 'broadcast', unit: 'short ton/ac' });
+		expect(passes[0]?.rate).toBeCloseTo(5 / 3, 9);
+		expect(notes[0]).toContain('3.33 short tons of it are left for the next 2 seasons');
+	});
 });

@@ -22,8 +22,6 @@ export const FURROW_BULK_DENSITY = (LB_AC_PER_PPM_INCH * KG_HA_PER_LB_AC) / (0.1
 /** ppm of each cation in 1 meq/100 g: atomic weight over charge, times 10 (as rounded in the trade). */
 export const PPM_PER_MEQ = { Ca: 200.4, Mg: 121.5, K: 391, Na: 230, Al: 90 } as const;
 
-/** P2O5 in 1 of P: molar masses, as rounded in the trade. */
-export const P2O5_PER_P = 2.2914;
 /** K2O in 1 of K: molar masses, as rounded in the trade. */
 export const K2O_PER_K = 1.2046;
 

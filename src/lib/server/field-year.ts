@@ -74,9 +74,12 @@ function derive(
 ): Advice {
 	const order: readonly string[] = RATE_NUTRIENTS;
 	const choices = listChoices(db, goal.id).sort((a, b) => order.indexOf(a.nutrient) - order.indexOf(b.nutrient));
-	const bare = requestOf(field, goal, samples, prices, library.products, today);
-	const nitrogenRate = nitrogenSettledOn(choices, bare, library, today);
-	const request = nitrogenRate === undefined ? bare : { ...bare, nitrogenRate };
+	const request = withNitrogen(
+		requestOf(field, goal, samples, prices, library.products, today),
+		choices,
+		library,
+		today
+	);
 	const answer = advise(request, library, today);
 	const site = siteOf(request, library.crops, today);
 	const chosen = choices.map((choice) => chosenRate(choice, answer.rates));
@@ -113,6 +116,32 @@ function derive(
 
 function productPrice({ product }: { product: Product['id'] }, prices: PriceList): number | undefined {
 	return prices.get(`product:${product}`);
+}
+
+/** The request behind a field's rates; undefined while its goal or sample is missing. */
+export function requestFor(
+	db: Database,
+	library: Library,
+	fieldId: string,
+	year: number,
+	today: string
+): AdviseRequest | undefined {
+	const field = findField(db, fieldId);
+	const goal = findFieldYear(db, fieldId, year);
+	const samples = listSamples(db, fieldId);
+	if (!field || !goal || samples.length === 0) return undefined;
+	const request = requestOf(field, goal, samples, pricesOn(db, today), library.products, today);
+	return withNitrogen(request, listChoices(db, goal.id), library, today);
+}
+
+function withNitrogen(
+	request: AdviseRequest,
+	choices: readonly Choice[],
+	library: Library,
+	today: string
+): AdviseRequest {
+	const nitrogenRate = nitrogenSettledOn(choices, request, library, today);
+	return nitrogenRate === undefined ? request : { ...request, nitrogenRate };
 }
 
 /** The request that the command line and the API would take for this field. */

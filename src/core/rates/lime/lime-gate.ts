@@ -14,9 +14,7 @@ export const gateParameters = {
 	}
 } as const;
 
-const gateSchema = { type: 'object', properties: gateParameters } as const;
-
-export type Gate = FromSchema<typeof gateSchema>;
+export type Gate = FromSchema<{ readonly type: 'object'; readonly properties: typeof gateParameters }>;
 
 /** Below target by this where a pack names no trigger of its own: common practice. */
 const USUAL_BELOW_TARGET = 0.2;

@@ -8,13 +8,11 @@ export const referenceParameters = {
 	referenceEffectiveFraction: { type: 'number', exclusiveMinimum: 0, maximum: 2 }
 } as const;
 
-const referenceSchema = {
-	type: 'object',
-	required: ['referenceDepthIn', 'referenceEffectiveFraction'],
-	properties: referenceParameters
-} as const;
-
-type Reference = FromSchema<typeof referenceSchema>;
+type Reference = FromSchema<{
+	readonly type: 'object';
+	readonly required: readonly ['referenceDepthIn', 'referenceEffectiveFraction'];
+	readonly properties: typeof referenceParameters;
+}>;
 
 /** A rate at the guide's own depth and lime, brought to this depth and this lime. */
 export function toDepthAndMaterial(p: Reference, atReference: number, numbers: RuleNumbers): number {

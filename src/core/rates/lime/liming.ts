@@ -1,6 +1,7 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule, PackSet } from '../../packs/pack';
 import { rulesGiving } from '../../packs/pack';
+import { applyRule } from '../../reading/apply-rule';
 import { baseSaturation, cationExchangeCapacity } from '../../reading/cec';
 import { readBulkDensity, readClay } from '../../reading/clay-and-density';
 import { readOrganicCarbon } from '../../reading/organic-matter';
@@ -11,6 +12,8 @@ import { noNumbers } from '../../packs/rule-kind';
 import type { Liming } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { CACO3_T_HA_PER_CMOL, CM_PER_IN, KG_HA_PER_LB_AC } from '../../units/factors';
+import { inSystem, type UnitSystem } from '../../units/rate-units';
+import { inputReaders } from '../input-readers';
 import { bufferCapacity } from './buffer-capacity';
 import { triggerPh, type Gate } from './lime-gate';
 import { readEffectiveFraction, readLimeDepth } from './liming-material';
@@ -27,18 +30,19 @@ const NO_GAIN_ABOVE_PH = 6.8;
 /** What stands around a lime rate: the material, what it costs, what it brings, how long it lasts. */
 export function limingOf(
 	compiled: CompiledRule,
-	rate: Answer,
 	site: Site,
 	packs: PackSet,
-	prices: { lime?: number; grain?: number }
+	prices: { lime?: number; grain?: number },
+	units: UnitSystem
 ): Liming {
+	const rate = applyRule(compiled, site, inputReaders);
 	const fraction = readEffectiveFraction(site, compiled);
 	const years = yearsUntilNext(compiled, rate, site, packs);
 	return {
 		effectiveFraction: fraction,
 		pricePerEffectiveTon: pricePerEffectiveTon(fraction, prices.lime),
 		kind: limeKind(site),
-		payBack: payBack(compiled, rate, site, packs, prices, years),
+		payBack: inSystem(payBack(compiled, rate, site, packs, prices, years), units),
 		yearsUntilNext: years
 	};
 }

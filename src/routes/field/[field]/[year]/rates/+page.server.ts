@@ -123,10 +123,16 @@ function outlooks({ site, request }: Advice) {
 }
 
 /** All that stands around the lime row: what it is limed with and how, what it brings, how it is put on. */
-function limeOf({ goal, prices }: FieldYear, { site, answer, chosen }: Advice, units: UnitSystem) {
+function limeOf({ goal, prices }: FieldYear, { site, answer, chosen, choices }: Advice, units: UnitSystem) {
 	const { products } = currentLibrary();
 	const rate = chosen.find(({ nutrient }) => nutrient === 'lime')?.rate;
 	const plan = rate && limeApplications(rate.value, site.limePlacement);
+	const choice = choices.find(({ nutrient }) => nutrient === 'lime');
+	const methods = answer.rates
+		.filter(({ nutrient }) => nutrient === 'lime')
+		.sort((a, b) => SCHOOL_ORDER.indexOf(a.school) - SCHOOL_ORDER.indexOf(b.school));
+	const used = methods.find(({ method }) => method === choice?.method) ?? methods.find(({ applies }) => applies);
+	const liming = (used ?? methods[0])?.liming;
 	const scale = site.targetPhScale ?? site.crop.preferredPh?.scale ?? 'water';
 	return {
 		materials: products.flatMap(({ id, name, lime }) => {
@@ -139,7 +145,7 @@ function limeOf({ goal, prices }: FieldYear, { site, answer, chosen }: Advice, u
 		placement: site.limePlacement,
 		soilPh: readSoilPh(site.layers, scale),
 		target: siteTargetPh(site, scale),
-		liming: answer.liming && { ...answer.liming, payBack: inSystem(answer.liming.payBack, units) },
+		liming: liming && { ...liming, payBack: inSystem(liming.payBack, units) },
 		plan: plan && {
 			why: plan.why,
 			unit: unitInSystem('short ton/ac', units),

@@ -1,0 +1,213 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { AdviseRequest, LimingMaterial, Result } from '../../schema-types';
+import { cornRequest, cornRequestWith, library } from '../../testing.test-help';
+import { advise } from '../advise';
+import { limeApplications } from './lime-applications';
+import { limeKind, pricePerEffectiveTon } from './liming';
+import { effectiveFraction } from './liming-material';
+import { siteOf } from '../advise';
+
+const answer = (request: AdviseRequest) => advise(request, library, '2026-11-20');
+const rate = (request: AdviseRequest, method: string) => answer(request).rates.find((one) => one.method === method)!;
+
+/** The layered orchard sample: pH in CaCl2 5.9, 4.7, 4.6, 5.0 in layers of 5 cm, carbon and clay in each. */
+function layered(limeDepthIn?: number): AdviseRequest {
+	const layer = (index: number, ph: number, carbon: number, clay: number) => ({
+		top: index * 5,
+		bottom: index * 5 + 5,
+		depthUnit: 'cm' as const,
+		results: [
+			{ analyte: 'pH', method: 'cacl2', value: ph, unit: 'pH' },
+			{ analyte: 'OC', value: carbon, unit: '%' },
+			{ analyte: 'clay', value: clay, unit: '%' }
+		] as Result[]
+	});
+	return {
+		units: 'us',
+		field: {},
+		sample: { layers: [layer(0, 5.9, 1.4, 12), layer(1, 4.7, 1, 13), layer(2, 4.6, 0.8, 14), layer(3, 5, 0.6, 15)] },
+		crop: { id: 'apple', yieldGoal: 20 },
+		...(limeDepthIn === undefined ? {} : { limeDepthIn })
+	};
+}
+
+describe('lime layer by layer', () => {
+	const method = 'acid-soils-cacl2/lime';
+	// By hand at 1.324 g/cm3 and 5 cm: 1.098 x 1.3, 0.918 x 1.4, 0.738 x 1.0, each x 0.3310, t/ha.
+	const perStep = 1.324 * 5 * 0.05;
+	const byHand = [0, 1.098 * 1.3, 0.918 * 1.4, 0.738].map((need) => need * perStep);
+
+	it('is the sum of the layers, and none for the one that is not below the trigger', () => {
+		const { worksheet } = rate({ ...layered(), units: 'metric' }, method);
+		expect(worksheet.applies && worksheet.value).toBeCloseTo(
+			byHand.reduce((sum, one) => sum + one, 0),
+			3
+		);
+		const layers = worksheet.applies ? worksheet.inputs[0]!.inputs : [];
+		expect(layers.map(({ label }) => label)).toEqual(['0-5 cm', '5-10 cm', '10-15 cm', '15-20 cm']);
+		expect(layers[0]).toMatchObject({ value: 0 });
+		expect(layers[0]?.formula).toContain('not below the trigger of 5.5');
+	});
+
+	it('ends at the depth to be limed, cutting through a layer', () => {
+		const shallow = rate({ ...layered(10 / 2.54), units: 'metric' }, method).rate!;
+		expect(shallow).toBeCloseTo(byHand[1]!, 3);
+		const half = rate({ ...layered(7.5 / 2.54), units: 'metric' }, method).rate!;
+		expect(half).toBeCloseTo(byHand[1]! / 2, 3);
+	});
+
+	it('reads what a layer lacks from the others, and says why where none has it', () => {
+		const bare = layered();
+		for (const { results } of bare.sample.layers.slice(1)) results.splice(1, 2);
+		expect(rate(bare, method).applies).toBe(true);
+		bare.sample.layers[0]!.results.splice(1, 2);
+		expect(rate(bare, method)).toMatchObject({ applies: false, rate: null });
+		expect(rate(bare, method).reason).toContain('organic carbon');
+	});
+
+	it('takes clay from the texture where it was not measured, with a caution', () => {
+		const request = layered();
+		for (const { results } of request.sample.layers) results.splice(2, 1);
+		const { worksheet } = rate({ ...request, field: { textureClass: 'sandy loam' } }, method);
+		expect(JSON.stringify(worksheet)).toContain('Clay was not measured; the middle of sandy loam is used.');
+	});
+
+	it('never holds a pH in CaCl2 against a guide in water, nor the other way round', () => {
+		const chloride = answer(layered());
+		for (const guide of ['tri-state-1995/lime', 'buffer-capacity-water/lime', 'southeast-acidity/lime']) {
+			const one = chloride.rates.find(({ method: name }) => name === guide)!;
+			expect(one).toMatchObject({ applies: false, rate: null });
+			expect(one.reason).toContain('the two scales are never mixed');
+		}
+		expect(rate(cornRequest(), method).reason).toContain('calibrated on pH in CaCl2');
+	});
+
+	it('takes the adviser’s target only on its own scale', () => {
+		const water = rate({ ...layered(), targetPh: 6.5, targetPhScale: 'water', units: 'metric' }, method).rate!;
+		expect(water).toBeCloseTo(
+			byHand.reduce((sum, one) => sum + one, 0),
+			3
+		);
+		const chloride = rate({ ...layered(), targetPh: 5.7, targetPhScale: 'cacl2', units: 'metric' }, method).rate!;
+		expect(chloride).toBeLessThan(water);
+	});
+});
+
+describe('a target above the crop’s cap', () => {
+	it('gives no rate and says what over-liming does', () => {
+		const capped = rate({ ...cornRequest(), targetPh: 7 }, 'tri-state-1995/lime');
+		expect(capped).toMatchObject({ applies: false, rate: null });
+		expect(capped.reason).toContain('ties up zinc, iron and manganese');
+		expect(rate({ ...cornRequest(), targetPh: 6.8 }, 'tri-state-1995/lime').applies).toBe(true);
+	});
+});
+
+describe('the material', () => {
+	const sieved: LimingMaterial = {
+		neutralizingValuePercent: 90,
+		passing: [
+			{ mesh: 8, percent: 90 },
+			{ mesh: 60, percent: 40 }
+		],
+		moisturePercent: 10
+	};
+	it('acts by neutralizing value, sieves and moisture (common practice: 0.15, 0.5, 1)', () => {
+		const fraction = effectiveFraction(sieved);
+		// 0.9 x (40 x 1 + 50 x 0.5 + 10 x 0.15) % x 0.9
+		expect(fraction.applies && fraction.value).toBeCloseTo(0.9 * 0.665 * 0.9, 12);
+	});
+	it('goes by the sieves of a guide that brings its own', () => {
+		const scheme = {
+			sieves: [
+				{ finerThanMesh: 60, efficiency: 1 },
+				{ finerThanMesh: 20, efficiency: 0.6 },
+				{ finerThanMesh: 0, efficiency: 0.1 }
+			],
+			basis: 'practice' as const
+		};
+		expect(effectiveFraction(sieved, scheme)).toMatchObject({
+			applies: false,
+			reason: "the lime's analysis does not say what passes 20 mesh"
+		});
+	});
+	it('is priced for the ton that acts', () => {
+		const price = pricePerEffectiveTon(effectiveFraction({ neutralizingValuePercent: 80, finenessPercent: 50 }), 32);
+		expect(price).toMatchObject({ value: 80, unit: '$ per effective short ton' });
+		expect(pricePerEffectiveTon(effectiveFraction(sieved), undefined)).toMatchObject({ applies: false });
+	});
+	it('needs a finer material in proportion, whatever the guide', () => {
+		const half = { neutralizingValuePercent: 65, finenessPercent: 50 };
+		expect(rate({ ...cornRequest(), limingMaterial: half }, 'tri-state-1995/lime').rate).toBeCloseTo(9.44, 9);
+	});
+	it('is dolomitic where magnesium is short, calcitic where it is plenty', () => {
+		const kind = (Mg: number) => {
+			const request = cornRequestWith({ Mg: { value: Mg, unit: 'ppm' } });
+			return limeKind(siteOf(request, library.crops, '2026-11-20')).take;
+		};
+		// CEC 16: one percent is 19.44 ppm of Mg.
+		expect([kind(190), kind(200), kind(380), kind(400)]).toEqual(['dolomitic', 'either', 'either', 'calcitic']);
+		expect(limeKind(siteOf(cornRequest(), library.crops, '2026-11-20')).why).toContain('not known');
+	});
+});
+
+describe('how it is put on', () => {
+	it('over two seasons above 4 short tons, on the surface 2 at most each time', () => {
+		expect(limeApplications(4, 'incorporated').applications).toEqual([{ season: 0, rate: 4 }]);
+		expect(limeApplications(4.72, 'incorporated').applications.map((one) => one.rate)).toEqual([2.36, 2.36]);
+		expect(limeApplications(2, 'surface').applications).toHaveLength(1);
+		expect(limeApplications(5, 'surface').applications).toHaveLength(3);
+		expect(limeApplications(0, 'surface').applications).toEqual([]);
+	});
+	it('never loses or adds a pound, and never more than the limit at once', () => {
+		fc.assert(
+			fc.property(fc.double({ min: 0.01, max: 12, noNaN: true }), (rate) => {
+				const parts = limeApplications(rate, 'surface').applications.map((one) => one.rate);
+				expect(parts.reduce((sum, part) => sum + part, 0)).toBeCloseTo(rate, 9);
+				for (const part of parts) expect(part).toBeLessThanOrEqual(2 + 1e-9);
+			})
+		);
+	});
+});
+
+describe('what it brings and how long it lasts', () => {
+	const prices = { grain: 4.6, lime: 32 };
+	const field = { textureClass: 'silt loam' as const };
+	const soil = cornRequestWith({ OM: { value: 2.9, unit: '%' } });
+	const liming = (change: Partial<AdviseRequest>) =>
+		rate({ ...soil, field, prices, ...change }, 'tri-state-1995/lime').liming!;
+
+	it('is the yield gained by the old table, less the yearly share of the cost, and says that it is illustrative', () => {
+		const { payBack, yearsUntilNext } = liming({ nitrogenRate: 160.6 });
+		expect(payBack).toMatchObject({ applies: true, unit: '$/ac' });
+		// Table: 81.55 at 5.6 (between 73 at 5.0 and 83 at 5.7), 95.36 at 6.5; 4.72 short tons at $32.
+		const gain = (95.363636 / 81.571429 - 1) * 160 * 4.6;
+		const years = yearsUntilNext.applies ? yearsUntilNext.value : NaN;
+		expect(payBack.applies && payBack.value).toBeCloseTo(gain - (4.72 * 32) / Math.max(1, years), 2);
+		expect(payBack.applies && payBack.cautions.join()).toContain('Illustrative');
+	});
+	it('lasts less long under more nitrogen', () => {
+		const years = (nitrogenRate: number) => {
+			const { yearsUntilNext } = liming({ nitrogenRate });
+			return yearsUntilNext.applies ? yearsUntilNext.value : NaN;
+		};
+		expect(years(200)).toBeLessThan(years(100));
+	});
+	it('says why where it cannot be told', () => {
+		expect(liming({ prices: { lime: 32 } }).payBack).toMatchObject({
+			applies: false,
+			reason: 'no price for corn is known'
+		});
+		expect(liming({ field: {} }).yearsUntilNext).toMatchObject({ applies: false });
+		expect(liming({ targetPh: 5.5 }).payBack).toMatchObject({ applies: false });
+	});
+	it('never prices the fall of yield above pH 6.8', () => {
+		const request = cornRequestWith({
+			pH: { method: 'water', value: 6.3, unit: 'pH' },
+			OM: { value: 2.9, unit: '%' }
+		});
+		const alfalfa = { ...request, crop: { id: 'alfalfa' as const, yieldGoal: 5 }, targetPh: 6.8, field, prices };
+		const { payBack } = rate(alfalfa, 'tri-state-1995/lime').liming!;
+		expect(payBack.applies).toBe(true);
+	});
+});

@@ -1,0 +1,116 @@
+<script lang="ts">
+	import { FileUploaderButton, InlineNotification, Toggle } from 'carbon-components-svelte';
+	import { goto } from '$app/navigation';
+	import { post } from '$lib/ui/post';
+	import { sendGuide, type GuideProblem } from '$lib/ui/guide/send-guide';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	let problem = $state('');
+	let problems = $state<GuideProblem[]>([]);
+	let fileName = $state('');
+
+	async function take(files: readonly File[]): Promise<void> {
+		const [file] = files;
+		if (!file) return;
+		fileName = file.name;
+		problem = '';
+		const said = await sendGuide(await file.text());
+		problems = said.problems;
+		if (said.id) await goto(`/guides/${said.id}`);
+		else if (problems.length === 0) problem = said.message;
+	}
+
+	async function use(id: string, off: boolean): Promise<void> {
+		problem = (await post(`/api/guides/${id}`, { off })) ?? '';
+	}
+</script>
+
+<div class="page">
+	<h1>Guides</h1>
+	<p class="soft">
+		A guide is a state’s or a lab’s way of reading and rating, with its source and worked examples. Copy one to change
+		its numbers, or take in a file. Guides set aside do not show under Rates.
+	</p>
+	<div class="row head">
+		<FileUploaderButton
+			size="small"
+			kind="tertiary"
+			labelText="Take in a guide file"
+			disableLabelChanges
+			accept={['.json']}
+			on:change={({ detail }) => take(detail)}
+		/>
+		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+	</div>
+	{#if problems.length > 0}
+		<div class="refused" role="alert">
+			<p><strong>{fileName} was not taken.</strong> Nothing was changed. Correct these lines and take it in again:</p>
+			<ul>
+				{#each problems as { line, path, message }, index (index)}
+					<li>
+						{#if line}<strong>Line {line}</strong>,
+						{/if}<code>{path || '/'}</code>
+						{message}
+					</li>
+				{/each}
+			</ul>
+		</div>
+	{/if}
+	<table class="ledger">
+		<thead>
+			<tr><th>Guide</th><th>Edition</th><th>Region</th><th>Gives</th><th>Version</th><th>In use</th></tr>
+		</thead>
+		<tbody>
+			{#each data.guides as guide (guide.id)}
+				<tr class:aside={guide.off}>
+					<td
+						><a href={`/guides/${guide.id}`}>{guide.title}</a>{#if guide.own}<span class="own">your own</span>{/if}</td
+					>
+					<td>{guide.edition}</td>
+					<td>{guide.region}</td>
+					<td>{guide.gives.join(', ') || 'reading'}</td>
+					<td>{guide.version}</td>
+					<td>
+						{#if guide.gives.length > 0}
+							<Toggle
+								size="sm"
+								labelText={`Use ${guide.title}`}
+								hideLabel
+								labelA=""
+								labelB=""
+								toggled={!guide.off}
+								on:toggle={({ detail }) => detail.toggled === guide.off && use(guide.id, !detail.toggled)}
+							/>
+						{:else}<span class="soft">always</span>{/if}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
+
+<style>
+	.head {
+		align-items: center;
+		gap: 1rem;
+		margin-bottom: 1rem;
+	}
+	.refused {
+		border: 1px solid var(--stop);
+		padding: 0.8rem 1rem;
+		margin-bottom: 1rem;
+	}
+	.refused ul {
+		list-style: disc;
+		padding-left: 1.2rem;
+	}
+	.own {
+		margin-left: 0.5rem;
+		color: var(--action);
+		font-size: 0.84rem;
+	}
+	.aside td {
+		color: var(--ink-soft);
+	}
+</style>
