@@ -13,6 +13,44 @@ test('the API answers as the command line does', async ({ app }) => {
 	expect([rate('phosphorus'), rate('potassium'), rate('nitrogen'), rate('lime')]).toEqual([84.2, 63.2, 160.6, 4.72]);
 });
 
+test('advice with older samples, an outlook and a next crop has all of it', async ({ app }) => {
+	const request = {
+		...corn,
+		earlierSamples: [corn.sample],
+		nitrogenRate: 160.6,
+		outlookYears: 6,
+		nextCrop: { id: 'soybean', yieldGoal: 50 },
+		limingMaterial: {
+			neutralizingValuePercent: 90,
+			passing: [
+				{ mesh: 8, percent: 95 },
+				{ mesh: 60, percent: 48 }
+			]
+		}
+	};
+	const response = await app.post('/api/advise', request);
+	expect(response.status).toBe(200);
+	const { rates, outlooks } = (await response.json()) as {
+		rates: {
+			method: string;
+			rate: number;
+			bothYears?: { value: number };
+			liming?: { effectiveFraction: { value: number } };
+		}[];
+		outlooks: { method: string; applies: boolean; years: unknown[]; reason?: string }[];
+	};
+	const rate = (method: string) => rates.find((one) => one.method === method)!;
+	expect(rate('tri-state-1995/phosphorus').bothYears?.value).toBeCloseTo(149.2, 9);
+	expect(rate('sulfur-practice/with-nitrogen-early').rate).toBeCloseTo(16.06, 9);
+	expect(rate('tri-state-1995/lime').liming?.effectiveFraction.value).toBeCloseTo(0.65025, 9);
+	for (const outlook of outlooks) expect(outlook.applies ? outlook.years.length : outlook.reason).toBeTruthy();
+
+	const wrong = await app.post('/api/advise', { ...request, limingMaterial: { neutralizingValuePercent: 90 } });
+	expect(wrong.status).toBe(422);
+	const badNext = await app.post('/api/advise', { ...request, nextCrop: { id: 'soybean' } });
+	expect(JSON.stringify(await badNext.json())).toContain('/nextCrop');
+});
+
 test('bad requests answer with path and message, never with a stack', async ({ app }) => {
 	const send = async (body: string, type = 'application/json') => {
 		const response = await fetch(`${app.server.origin}/api/advise`, {

@@ -1,4 +1,4 @@
-import { expect, test } from './app';
+import { expect, hydrated, test } from './app';
 
 test('choosing, overruling with a reason, undo and reload keep the state', async ({ page, app }) => {
 	await app.openField('Old Orchard Piece', 'rates');
@@ -145,4 +145,41 @@ test('new prices change the costs at once', async ({ page, app }) => {
 	await page.getByRole('button', { name: 'Keep the prices' }).click();
 	await page.getByRole('link', { name: /^Rates/ }).click();
 	await expect(page.getByRole('region', { name: 'Nitrogen' })).toContainText('$128.48/ac');
+});
+
+test('straw taken off, a starter and a target in CaCl2 are kept with the goal and reckoned with', async ({
+	page,
+	app
+}) => {
+	await app.openField('Kingfisher Bend', 'rates');
+	await page.getByRole('button', { name: 'Change the goal' }).click();
+	await page.getByLabel('Straw or stover taken off, %').fill('150');
+	await page.getByRole('button', { name: 'Keep the goal' }).click();
+	await expect(page.getByText('must lie between 0 and 100 %')).toBeVisible();
+	await page.getByLabel('Straw or stover taken off, %').fill('50');
+	await page.getByLabel('In the starter, lb P2O5/ac').fill('20');
+	await page.getByRole('button', { name: 'Keep the goal' }).click();
+	await expect(page.getByText('50 % of the straw taken off, starter with 20 lb P2O5')).toBeVisible();
+	// IPNI tables: 160 bu x (0.25 + 0.5 x 1.1) lb K2O
+	const potash = page.getByRole('region', { name: 'Potash' });
+	await expect(potash.getByRole('button', { name: /Crop removal.*: 128 lb\/ac/ })).toBeVisible();
+
+	await page.getByRole('link', { name: 'Plan the season with these rates' }).click();
+	await page.getByRole('button', { name: 'Propose passes' }).click();
+	await expect(page.getByRole('row', { name: /Starter beside the seed/ })).toContainText('P2O5 20');
+	await page.reload();
+	await hydrated(page);
+	await expect(page.getByRole('row', { name: /Starter beside the seed/ })).toContainText('P2O5 20');
+});
+
+test('who holds the ground is a fact of the field, and says which school suits', async ({ page, app }) => {
+	await app.openField('Long Meadow', 'ground');
+	await page.getByRole('button', { name: 'Change the facts' }).click();
+	await page.getByLabel('Held').selectOption('rented by the year');
+	await page.getByRole('button', { name: 'Keep the facts' }).click();
+	await expect(page.getByText('rented by the year')).toBeVisible();
+	await page.getByRole('link', { name: /^Rates/ }).click();
+	await expect(page.getByRole('region', { name: 'Phosphate' })).toContainText(
+		'What is built up in the soil stays with the owner'
+	);
 });

@@ -22,10 +22,19 @@ function overflow(page: Page): Promise<boolean> {
 
 test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits the window', async ({ page, app }) => {
 	test.setTimeout(120_000);
-	for (const path of ['/', '/import']) {
+	for (const path of ['/', '/import', '/guides', '/guides/tri-state-1995']) {
 		await page.goto(app.server.origin + path);
 		await hydrated(page);
 		expect(await violations(page), path).toEqual([]);
+	}
+	await page.getByRole('button', { name: 'Copy it to change' }).click();
+	await expect(page.getByText('worked examples come out')).toBeVisible();
+	expect(await violations(page), 'a guide being changed').toEqual([]);
+	await app.openField('Heronry', 'rates');
+	for (const panel of ['Six years on', 'Lime and pay-back']) {
+		await page.getByRole('button', { name: panel }).first().click();
+		expect(await violations(page), panel).toEqual([]);
+		expect(await overflow(page), panel).toBe(false);
 	}
 	for (const word of WORDS) {
 		await app.openField('Heronry', word);

@@ -1,3 +1,4 @@
+import type { MovedRate } from '$core/rates/moved-rates';
 import type { LineProblem } from '$core/packs/read-pack-text';
 import type { OpenFields } from '$lib/server/open-fields';
 
@@ -13,20 +14,11 @@ export interface ExampleOutcome {
 	right: boolean;
 }
 
-/** A field whose rate by one rule of the guide moves. */
-export interface MovedRate {
-	field: string;
-	grower: string;
-	rule: string;
-	nutrient: string;
-	unit: string;
-	/** null where the rule does not apply. */
-	before: number | null;
-	after: number | null;
-}
+/** A rate that moves, with the names of its field. */
+export type MovedFieldRate = Omit<MovedRate, 'row'> & { field: string; grower: string };
 
 /** What the worker tells the page. */
 export type GuideAnswer =
 	| { kind: 'checked'; id: number; problems: LineProblem[]; examples: ExampleOutcome[] }
 	| { kind: 'progress'; id: number; done: number; total: number }
-	| { kind: 'moved'; id: number; fields: number; rates: number; moved: MovedRate[] };
+	| { kind: 'moved'; id: number; fields: number; moved: MovedFieldRate[] };

@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { lineLook, outlookChart } from './charts/outlook';
+import { profileChart } from './charts/profile';
+import { trendChart } from './charts/trend';
 import { phStrip } from './charts/ph-strip';
 import { responseCurve } from './charts/response-curve';
 import { ageText, longDate, shortDate } from './dates';
@@ -94,4 +97,90 @@ it('the response curve always has room for the soil that stands on it', () => {
 		};
 		expect(option.xAxis.max, `${soilTest}`).toBeGreaterThanOrEqual(soilTest);
 	}
+});
+
+/** What the tests look at in a chart's option. */
+interface Drawn {
+	xAxis: { min?: number; max?: number; name?: string };
+	yAxis: { min: number; max: number; inverse?: boolean; name?: string };
+	series: { name?: string; data: unknown[]; markPoint?: { data: { coord: number[] }[] } }[];
+}
+
+describe('the profile', () => {
+	const layer = (index: number, ph: number) => ({
+		depthText: `${index * 5}-${index * 5 + 5} cm`,
+		topIn: (index * 5) / 2.54,
+		bottomIn: (index * 5 + 5) / 2.54,
+		ph,
+		acid: ph < 5.5,
+		aluminium: ph < 4.8
+	});
+	const option = profileChart({
+		layers: [layer(0, 5.9), layer(1, 3.6)],
+		lines: { acid: 5.5, aluminium: 4.8 },
+		scaleName: 'CaCl2',
+		unit: 'cm',
+		perInch: 2.54
+	}) as unknown as Drawn;
+	it('has the surface at the top and every layer in sight', () => {
+		expect(option.yAxis).toMatchObject({ inverse: true, min: 0, name: 'depth, cm' });
+		expect(option.yAxis.max).toBeCloseTo(10, 9);
+		expect(option.xAxis).toMatchObject({ min: 3, max: 7, name: 'pH in CaCl2' });
+	});
+	it('steps from layer to layer, with each value in the middle of its layer', () => {
+		const [line] = option.series;
+		expect(line?.data).toHaveLength(4);
+		expect(line?.markPoint?.data.map(({ coord }) => coord.map((at) => +at.toFixed(6)))).toEqual([
+			[5.9, 2.5],
+			[3.6, 7.5]
+		]);
+	});
+});
+
+describe('the outlook', () => {
+	const option = outlookChart(
+		[
+			{ name: 'Build and maintain', tests: [10, 12, 14] },
+			{ name: 'Feed the crop', tests: [10, 9, 8] }
+		],
+		2027,
+		'ppm'
+	) as unknown as Drawn;
+	it('runs over the years from zero to above the highest test', () => {
+		expect(option.xAxis).toMatchObject({ min: 2027, max: 2029 });
+		expect(option.yAxis.min).toBe(0);
+		expect(option.yAxis.max).toBeGreaterThan(14);
+		expect(option.series[1]).toMatchObject({
+			name: 'Feed the crop',
+			data: [
+				[2027, 10],
+				[2028, 9],
+				[2029, 8]
+			]
+		});
+	});
+	it('tells its lines apart by more than colour', () => {
+		const looks = [0, 1, 2, 3, 4, 5].map((index) => `${lineLook(index).type} ${lineLook(index).symbol}`);
+		expect(new Set(looks).size).toBe(6);
+		expect(lineLook(6)).toEqual(lineLook(0));
+	});
+});
+
+it('a trend leaves room around its line, also where nothing changed', () => {
+	const points = [
+		{ date: '2020-10-01', value: 16 },
+		{ date: '2023-10-01', value: 16 }
+	];
+	const option = trendChart({ analyte: 'CEC', label: 'CEC', unit: 'meq/100 g', points }) as unknown as Drawn;
+	expect(option.yAxis.min).toBeLessThan(16);
+	expect(option.yAxis.max).toBeGreaterThan(16);
+	expect(option.series[0]?.data).toEqual([
+		['2020-10-01', 16],
+		['2023-10-01', 16]
+	]);
+});
+
+it('every nutrient has a colour of its own', () => {
+	const colors = (['N', 'P2O5', 'K2O', 'S', 'Mg', 'Ca', 'lime', 'B', 'Zn', 'Mn', 'Cu'] as const).map(nutrientColor);
+	expect(new Set(colors).size).toBe(11);
 });

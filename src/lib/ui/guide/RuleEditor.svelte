@@ -202,6 +202,7 @@
 					<td
 						><input
 							class="wide"
+							aria-label={`Example ${index + 1} source`}
 							value={example.source}
 							onchange={(event) => setExample(index, 'source', text(event))}
 						/></td

@@ -1,12 +1,12 @@
 import GuideWorker from '../../../workers/guide.worker?worker';
-import type { ExampleOutcome, GuideAnswer, GuideRequest, MovedRate } from '../../../workers/guide-messages';
+import type { ExampleOutcome, GuideAnswer, GuideRequest, MovedFieldRate } from '../../../workers/guide-messages';
 import type { GuideProblem } from './send-guide';
 
 /** A guide's text on trial in a worker: problems, examples, and the rates that move. */
 export class GuideTrial {
 	problems = $state.raw<GuideProblem[]>([]);
 	examples = $state.raw<ExampleOutcome[]>([]);
-	moved = $state.raw<MovedRate[] | undefined>();
+	moved = $state.raw<MovedFieldRate[] | undefined>();
 	fields = $state(0);
 	progress = $state.raw<{ done: number; total: number } | undefined>();
 	/** The text the last check was made on. */

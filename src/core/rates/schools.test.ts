@@ -1,0 +1,136 @@
+import { describe, expect, it } from 'vitest';
+import type { AdviseRequest, CropId } from '../schema-types';
+import { cornRequest, cornRequestWith, library } from '../testing.test-help';
+import { advise } from './advise';
+
+const rateOf = (request: AdviseRequest, method: string) =>
+	advise(request, library, '2026-11-20').rates.find((rate) => rate.method === method)!;
+const forCrop = (request: AdviseRequest, id: CropId, yieldGoal: number): AdviseRequest => ({
+	...request,
+	crop: { ...request.crop, id, yieldGoal }
+});
+
+describe('sulfur by both schools', () => {
+	it('with the nitrogen settled on, and only then', () => {
+		const method = 'sulfur-practice/with-nitrogen-mid-season';
+		expect(rateOf({ ...cornRequest(), nitrogenRate: 160 }, method).rate).toBe(20);
+		const open = rateOf(cornRequest(), method);
+		expect(open).toMatchObject({ applies: false, rate: null });
+		expect(open.reason).toContain('Choose the nitrogen rate first');
+	});
+
+	it('less what soil and organic matter give, each a line of its own', () => {
+		const request = cornRequestWith({ OM: { value: 2, unit: '%' } });
+		request.sample.layers.push({
+			top: 0,
+			bottom: 24,
+			depthUnit: 'in',
+			results: [{ analyte: 'SO4-S', value: 2, unit: 'ppm' }]
+		});
+		const rate = rateOf(forCrop(request, 'corn-grain', 180), 'sulfur-credits/sulfur');
+		// 0.2 x 180 - 2.5 x 2 - 2 ppm x 7.2
+		expect(rate.rate).toBeCloseTo(16.6, 9);
+		expect(JSON.stringify(rate.worksheet)).toContain('from organic matter');
+		expect(JSON.stringify(rate.worksheet)).toContain('sulfate-S, 0-24 in');
+	});
+
+	it('does not credit a sulfate test that stops short', () => {
+		const shallow = cornRequestWith({ 'SO4-S': { value: 4, unit: 'ppm' }, OM: { value: 2, unit: '%' } });
+		expect(rateOf(shallow, 'sulfur-credits/sulfur').reason).toContain('measured only to 8 in');
+	});
+
+	it('what leaves with grain and straw', () => {
+		const grain = forCrop(cornRequest(), 'winter-wheat', 80);
+		expect(rateOf(grain, 'crop-removal/sulfur').rate).toBeCloseTo(8, 9);
+		const straw = { ...grain, crop: { ...grain.crop, residueRemovedPercent: 50 } };
+		expect(rateOf(straw, 'crop-removal/sulfur').rate).toBeCloseTo(8 + 0.14 * 80 * 0.5, 9);
+	});
+});
+
+describe('straw and stover', () => {
+	it('that the guide gives no removal for is cautioned of', () => {
+		const request = forCrop(cornRequest(), 'sunflower', 2000);
+		const taken = { ...request, crop: { ...request.crop, residueRemovedPercent: 100 } };
+		const { worksheet } = rateOf(taken, 'crop-removal/potassium');
+		expect(worksheet.applies && worksheet.cautions.join()).toContain('more leaves than this');
+		const left = rateOf(request, 'crop-removal/potassium').worksheet;
+		expect(left.applies && left.cautions.join()).not.toContain('more leaves than this');
+	});
+});
+
+describe('micronutrients', () => {
+	const zinc = (value: number, method: 'dtpa' | 'mehlich-3' = 'dtpa') =>
+		rateOf(cornRequestWith({ Zn: { method, value, unit: 'ppm' } }), 'micronutrients/zinc');
+	it('go by class, with the class named', () => {
+		expect(zinc(0.7)).toMatchObject({ rate: 10 });
+		expect(zinc(0.7).worksheet).toMatchObject({ formula: 'short: below 0.8 ppm' });
+		expect(zinc(0.8).worksheet).toMatchObject({ formula: 'doubtful: 0.8 to under 1 ppm' });
+		expect(zinc(1.4)).toMatchObject({ applies: true, rate: 0, reason: 'enough: 1 ppm and above' });
+	});
+	it('are read by the method they were calibrated on', () => {
+		expect(zinc(0.7, 'mehlich-3').reason).toContain('calibrated on DTPA');
+	});
+	it('are not given for a crop the guide is silent on, nor without a test', () => {
+		const wheat = forCrop(cornRequestWith({ Zn: { method: 'dtpa', value: 0.4, unit: 'ppm' } }), 'winter-wheat', 80);
+		expect(rateOf(wheat, 'micronutrients/zinc').reason).toContain('says nothing about winter wheat');
+		expect(rateOf(cornRequest(), 'micronutrients/boron').reason).toContain('the report gives no boron');
+	});
+});
+
+describe('keep in the range', () => {
+	const mehlich = (P: number, K: number, more: Parameters<typeof cornRequestWith>[0] = {}) =>
+		cornRequestWith({
+			P: { method: 'mehlich-3', value: P, unit: 'ppm' },
+			K: { method: 'mehlich-3', value: K, unit: 'ppm' },
+			...more
+		});
+	it('steps down at the top of the range, and says so', () => {
+		const inside = rateOf(mehlich(40, 150), 'tri-state-2020/phosphorus');
+		expect(inside.rate).toBeCloseTo(56, 9);
+		const above = rateOf(mehlich(40.1, 150), 'tri-state-2020/phosphorus');
+		expect(above).toMatchObject({ rate: 0, reason: 'above the range: none until the test comes down into it' });
+	});
+	it('needs CEC for K, where the range goes by it', () => {
+		const bare = rateOf(mehlich(30, 100, { CEC: undefined }), 'tri-state-2020/potassium');
+		expect(bare).toMatchObject({ applies: false, rate: null });
+		expect(bare.reason).toContain('Ask the lab for CEC');
+	});
+	it('takes no Bray P1 for Mehlich-3: no bridge is published that way', () => {
+		expect(rateOf(cornRequest(), 'tri-state-2020/phosphorus').reason).toContain('calibrated on Mehlich-3');
+	});
+});
+
+describe('balance the cations', () => {
+	it('reckons with the depth that was sampled and carries its caveat', () => {
+		const request = cornRequestWith({ Mg: { value: 97.2, unit: 'ppm' } });
+		const rate = rateOf(request, 'cation-balance/bear-1945-mg');
+		// CEC 16: 10 % is 194.4 ppm; 97.2 short x 0.3 x 8 in
+		expect(rate.rate).toBeCloseTo(97.2 * 0.3 * 8, 6);
+		expect(rate.worksheet.applies && rate.worksheet.cautions.join()).toContain('Kopittke and Menzies 2007');
+	});
+	it('gives K as K2O, never above 300 lb in a year', () => {
+		const low = cornRequestWith({ K: { method: 'ammonium-acetate', value: 40, unit: 'ppm' } });
+		expect(rateOf(low, 'cation-balance/bear-1945-k2o')).toMatchObject({ rate: 300 });
+		const fine = cornRequestWith({ K: { method: 'ammonium-acetate', value: 313, unit: 'ppm' } });
+		expect(rateOf(fine, 'cation-balance/bear-1945-k2o')).toMatchObject({ applies: true, rate: 0 });
+	});
+	it('does not apply without CEC', () => {
+		const request = cornRequestWith({ Mg: { value: 97.2, unit: 'ppm' }, CEC: undefined });
+		expect(rateOf(request, 'cation-balance/graham-1959-mg')).toMatchObject({ applies: false, rate: null });
+	});
+});
+
+describe('prices', () => {
+	it('give the cost of every nutrient, and say which is missing', () => {
+		const request = cornRequestWith({ Zn: { method: 'dtpa', value: 0.5, unit: 'ppm' } });
+		const priced = rateOf({ ...request, prices: { Zn: 2.2 } }, 'micronutrients/zinc');
+		expect(priced.cost).toMatchObject({ value: 22, unit: '$/ac' });
+		expect(rateOf(request, 'micronutrients/zinc').cost).toMatchObject({
+			applies: false,
+			reason: 'no price for Zn is known'
+		});
+		const metric = rateOf({ ...request, prices: { Zn: 2.2 }, units: 'metric' }, 'micronutrients/zinc');
+		// $22/ac / 0.40468564224 ha/ac
+		expect(metric.cost.applies && metric.cost.value).toBeCloseTo(54.3632, 4);
+	});
+});
