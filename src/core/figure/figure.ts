@@ -11,7 +11,13 @@ type FigureParts = Pick<Figure, 'label' | 'value' | 'unit' | 'basis'> & Partial<
  */
 export function figure(parts: FigureParts): Figure {
 	if (!Number.isFinite(parts.value)) throw new RangeError(`${parts.label} is ${parts.value}, which is no figure`);
-	return { formula: '', inputs: [], cautions: [], ...parts, applies: true };
+	const { label, value, unit, formula = '', inputs = [], basis, cautions = [] } = parts;
+	const made: Figure = { applies: true, label, value, unit, formula, inputs, basis, cautions };
+	// Set one by one, not spread: tens of thousands of figures are made while zones are read.
+	if (parts.citation !== undefined) made.citation = parts.citation;
+	if (parts.approximation !== undefined) made.approximation = parts.approximation;
+	if (parts.wouldChange !== undefined) made.wouldChange = parts.wouldChange;
+	return made;
 }
 
 /** The reason why a number cannot be given, and what the adviser can do about it. */

@@ -57,7 +57,7 @@ export const classTable: RuleKind<Parameters> = {
 			formula: `${own.name}: ${rangeText(p, own)}${own.perYield === undefined ? '' : `, and ${own.perYield} lb for each unit of yield`}`,
 			inputs: [soilTest, tableRate, ...(own.perYield === undefined ? [] : [yieldGoal])],
 			...source,
-			cautions: words.cautions ?? []
+			cautions: words.cautions
 		});
 	}
 };

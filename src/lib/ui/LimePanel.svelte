@@ -56,7 +56,7 @@
 				>{/if}
 		</div>
 		<div>
-			<span class="soft small">Until the next lime</span>
+			<span class="soft small">Until pH is back at the trigger (illustrative)</span>
 			{#if lime.liming.yearsUntilNext.applies}<strong><Quantity answer={lime.liming.yearsUntilNext} /></strong
 				>{:else}<span>{lime.liming.yearsUntilNext.reason}. {lime.liming.yearsUntilNext.remedy}</span>{/if}
 		</div>

@@ -69,7 +69,7 @@ export const bufferCapacityByLayer: RuleKind<Parameters> = {
 			formula: `/ ${T_HA_PER_SHORT_TON_AC.toFixed(4)} t/ha in a short ton/ac / effective fraction`,
 			inputs: [pure, effectiveFraction],
 			...source,
-			cautions: words.cautions ?? []
+			cautions: words.cautions
 		});
 	}
 };

@@ -45,6 +45,6 @@ export function noLime(gate: Gate, soilPh: Figure, targetPh: Figure, words: Rule
 		formula: `soil pH ${formatNumber(soilPh.value, 'pH')} is not below the trigger of ${trigger} (${from}): no lime, whatever the buffer says`,
 		inputs: [soilPh, targetPh],
 		...sourceOf(words),
-		cautions: words.cautions ?? []
+		cautions: words.cautions
 	});
 }

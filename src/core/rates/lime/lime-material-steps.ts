@@ -49,6 +49,6 @@ export function depthAndMaterialSteps(
 		formula: 'x effective fraction of the reference lime / of this lime',
 		inputs: [depth, reference, effectiveFraction],
 		...source,
-		cautions: words.cautions ?? []
+		cautions: words.cautions
 	});
 }

@@ -71,7 +71,7 @@ export const cationShare: RuleKind<Parameters> = {
 			formula: `lacking ppm x 0.3 x inches sampled${oxide}${capped ? `, at most ${p.maximum}` : ''}`,
 			inputs: [lack, sampledDepthIn],
 			...source,
-			cautions: words.cautions ?? []
+			cautions: words.cautions
 		});
 	}
 };

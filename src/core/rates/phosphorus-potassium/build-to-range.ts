@@ -74,7 +74,7 @@ export const buildToRange: RuleKind<Parameters> = {
 			inputs: [yieldGoal],
 			...source
 		});
-		const answer = { label: words.title, unit: words.unit, ...source, cautions: words.cautions ?? [] };
+		const answer = { label: words.title, unit: words.unit, ...source, cautions: words.cautions };
 		if (soilTest.value > highPpm) {
 			const formula = 'above the range: none until the test comes down into it';
 			return figure({ ...answer, value: 0, formula, inputs: [soilTest, high] });

@@ -62,7 +62,7 @@ export const linearSufficiency: RuleKind<Parameters> = {
 			formula: value > 0 ? formulaText(p) : 'the soil feeds the crop: none',
 			inputs,
 			...source,
-			cautions: words.cautions ?? []
+			cautions: words.cautions
 		});
 	}
 };

@@ -39,7 +39,7 @@ export const removal: RuleKind<Parameters> = {
 		const answer = { label: words.title, unit: words.unit, ...source };
 		if (p.noneAbovePpm !== undefined && soilTest.value > p.noneAbovePpm) {
 			const formula = `none: the soil test is above ${p.noneAbovePpm} ppm`;
-			return figure({ ...answer, value: 0, formula, inputs: [soilTest], cautions: words.cautions ?? [] });
+			return figure({ ...answer, value: 0, formula, inputs: [soilTest], cautions: words.cautions });
 		}
 		const inUnit = figure({ label: 'in each unit of yield', value: p.perYield, unit, ...source });
 		const straw = residueShare.value > 0 && p.residuePerYield !== undefined;

@@ -23,6 +23,6 @@ export const ratioToNitrogen: RuleKind<FromSchema<typeof parameters>> = {
 			formula: `nitrogen / ${p.nitrogenPerSulfur}`,
 			inputs: [nitrogenRate],
 			...sourceOf(words),
-			cautions: words.cautions ?? []
+			cautions: words.cautions
 		})
 };

@@ -27,7 +27,7 @@ const tooHigh: ReportCheck = ({ site: { layers } }) =>
 	);
 
 const twiceTheLast: ReportCheck = ({ site: { layers, earlier } }) =>
-	COMPARED.flatMap((analyte) => {
+	(earlier.length === 0 ? [] : COMPARED).flatMap((analyte) => {
 		const now = readResult(layers, analyte);
 		const method = now.applies && methodOf(layers, analyte);
 		if (!now.applies || !method) return [];

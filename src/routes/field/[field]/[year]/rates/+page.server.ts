@@ -109,14 +109,17 @@ function effectiveFractionIn(root: Figure): Figure | undefined {
 }
 
 /** Where each school takes the soil test of P and K in six years, this crop and the next one in turn. */
-function outlooks({ site, request }: Advice) {
+function outlooks({ site, request, answer }: Advice) {
 	const { packs } = currentLibrary();
 	const { crop, nextCrop } = request;
 	const rotation = [{ id: crop.id, yieldGoal: crop.yieldGoal }, ...(nextCrop ? [nextCrop] : [])];
 	return (['P2O5', 'K2O'] as const).map((nutrient) => ({
 		nutrient,
 		schools: packs.rules
-			.filter(({ rule, parametersFor }) => rule.gives === nutrient && parametersFor(site.crop.id) !== undefined)
+			.filter(
+				({ method, rule }) =>
+					rule.gives === nutrient && answer.rates.some((rate) => rate.method === method && rate.applies)
+			)
 			.map((compiled) => outlookOf(compiled, nutrient, site, rotation, OUTLOOK_YEARS, packs))
 			.map((outlook) => ({ ...outlook, name: `${schoolName(outlook.school)}, ${outlook.packTitle}` }))
 	}));
