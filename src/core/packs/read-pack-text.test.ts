@@ -36,7 +36,10 @@ describe('a pack’s text', () => {
 		const text = shipped('micronutrients');
 		const broken = text.replace('"rules": [', '"rules": [,');
 		expect(problemsOf(broken)[0]).toMatchObject({ line: lineOf(broken, '"rules": [,') });
-		expect(problemsOf('')[0]).toMatchObject({ line: 1, message: 'is not JSON: ValueExpected' });
+		expect(problemsOf('')[0]).toMatchObject({
+			line: 1,
+			message: 'is not JSON, in which a guide is written (ValueExpected)'
+		});
 		expect(problemsOf('7')[0]?.line).toBe(1);
 	});
 });

@@ -25,7 +25,7 @@ export function readPackText(text: string, kinds: readonly RuleKind<never>[]): R
 		const problems = errors.map(({ error, offset }) => ({
 			path: '',
 			line: lineAt(text, offset),
-			message: `is not JSON: ${printParseErrorCode(error)}`
+			message: `is not JSON, in which a guide is written (${printParseErrorCode(error)})`
 		}));
 		return { document: undefined, rules: [], problems };
 	}

@@ -36,15 +36,65 @@ function asFigures(numbers: RuleNumbers): RuleFigures {
 	return Object.fromEntries(entries) as RuleFigures;
 }
 
-/** Every rule of every shipped pack with each of its crops. */
-const cases: [string, CompiledRule, CropId | undefined][] = library.packs.rules.flatMap((compiled) => {
-	const crops = compiled.rule.crops ? (Object.keys(compiled.rule.crops) as CropId[]) : [undefined];
-	return crops.map((crop): [string, CompiledRule, CropId | undefined] => [
-		`${compiled.method} ${crop ?? 'any crop'}`,
-		compiled,
-		crop
-	]);
-});
+/** Forms of kinds that no shipped pack uses, so that the properties hold for them too. */
+const unshipped: CompiledRule[] = [
+	[
+		'lime-table',
+		{
+			input: 'cec',
+			points: [
+				[5, 1],
+				[25, 5]
+			],
+			target: { ph: 6.5, scale: 'water' },
+			referenceDepthIn: 8,
+			referenceEffectiveFraction: 0.65
+		}
+	],
+	[
+		'class-table',
+		{
+			classes: [
+				{ name: 'low', below: 20, rate: 40, perYield: 0.2 },
+				{ name: 'high', rate: 0 }
+			]
+		}
+	],
+	['removal', { perYield: 0.35, residuePerYield: 0.16, noneAbovePpm: 60 }],
+	[
+		'linear-sufficiency',
+		{ constant: 50, perPpm: 2.5, perYield: 0.2, perYieldAndPpm: 0.01, noneAbovePpm: 20, leastRate: 15 }
+	],
+	[
+		'acidity-ratio',
+		{
+			bufferReferencePh: 6.6,
+			phPerAcidity: 0.25,
+			neutralPh: { ph: 6.6, scale: 'water' },
+			referenceDepthIn: 6,
+			referenceEffectiveFraction: 0.8,
+			trigger: { ph: 5.8, scale: 'water' }
+		}
+	]
+].map(([name, parameters]) => ({
+	...library.packs.rules[0]!,
+	method: `unshipped/${name as string}`,
+	rule: { ...library.packs.rules[0]!.rule, crops: undefined, title: name as string, unit: 'lb/ac' },
+	kind: ruleKinds.find(({ kind }) => kind === name) as unknown as CompiledRule['kind'],
+	parametersFor: () => parameters
+}));
+
+/** Every rule of every shipped pack with each of its crops, and those forms. */
+const cases: [string, CompiledRule, CropId | undefined][] = [...library.packs.rules, ...unshipped].flatMap(
+	(compiled) => {
+		const crops = compiled.rule.crops ? (Object.keys(compiled.rule.crops) as CropId[]) : [undefined];
+		return crops.map((crop): [string, CompiledRule, CropId | undefined] => [
+			`${compiled.method} ${crop ?? 'any crop'}`,
+			compiled,
+			crop
+		]);
+	}
+);
 
 describe('every rule of every shipped pack', () => {
 	it.each(cases)('%s: the worksheet ends in the computed number', (_name, compiled, crop) => {

@@ -2,6 +2,7 @@
 	import { FileUploaderButton, InlineNotification, Toggle } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { post } from '$lib/ui/post';
+	import ProblemList from '$lib/ui/guide/ProblemList.svelte';
 	import { sendGuide, type GuideProblem } from '$lib/ui/guide/send-guide';
 	import type { PageData } from './$types';
 
@@ -46,15 +47,7 @@
 	{#if problems.length > 0}
 		<div class="refused" role="alert">
 			<p><strong>{fileName} was not taken.</strong> Nothing was changed. Correct these lines and take it in again:</p>
-			<ul>
-				{#each problems as { line, path, message }, index (index)}
-					<li>
-						{#if line}<strong>Line {line}</strong>,
-						{/if}<code>{path || '/'}</code>
-						{message}
-					</li>
-				{/each}
-			</ul>
+			<ProblemList {problems} />
 		</div>
 	{/if}
 	<table class="ledger">
@@ -100,10 +93,6 @@
 		border: 1px solid var(--stop);
 		padding: 0.8rem 1rem;
 		margin-bottom: 1rem;
-	}
-	.refused ul {
-		list-style: disc;
-		padding-left: 1.2rem;
 	}
 	.own {
 		margin-left: 0.5rem;

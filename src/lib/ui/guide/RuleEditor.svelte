@@ -165,60 +165,62 @@
 		{/if}
 	{/if}
 	<h3>Worked examples</h3>
-	<table class="ledger">
-		<thead>
-			<tr
-				><th>Crop</th><th>With</th><th class="num">should give</th><th class="num">comes out</th><th>Source</th><th
-				></th></tr
-			>
-		</thead>
-		<tbody>
-			{#each rule.examples as example, index (index)}
-				{@const out = outcome(index)}
-				<tr class:wrong={out && !out.right}>
-					<td>{example.crop ? cropName(example.crop) : 'any'}</td>
-					<td>
-						<div class="leaves">
-							{#each Object.entries(example.inputs) as [name, value] (name)}
-								<label
-									><span class="small">{spaced(name)}</span><input
-										{value}
-										{...whenTyped((typedText) => setInput(index, name, typedText))}
-									/></label
-								>
-							{/each}
-						</div>
-					</td>
-					<td class="num">
-						<input
-							aria-label={`Example ${index + 1} should give`}
-							value={example.gives}
-							{...whenTyped((typedText) => setExample(index, 'gives', typedText))}
-						/>
-					</td>
-					<td class="num nowrap">
-						{#if out}{out.comesOut === null ? 'nothing' : +out.comesOut.toPrecision(7)} {out.right ? '✓' : '✗'}{/if}
-					</td>
-					<td
-						><input
-							class="wide"
-							aria-label={`Example ${index + 1} source`}
-							value={example.source}
-							onchange={(event) => setExample(index, 'source', text(event))}
-						/></td
-					>
-					<td
-						><button
-							type="button"
-							class="plain small"
-							aria-label={`Drop example ${index + 1}`}
-							onclick={() => dropExample(index)}>Drop</button
-						></td
-					>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<div class="scroll">
+		<table class="ledger">
+			<thead>
+				<tr
+					><th>Crop</th><th>With</th><th class="num">should give</th><th class="num">comes out</th><th>Source</th><th
+					></th></tr
+				>
+			</thead>
+			<tbody>
+				{#each rule.examples as example, index (index)}
+					{@const out = outcome(index)}
+					<tr class:wrong={out && !out.right}>
+						<td>{example.crop ? cropName(example.crop) : 'any'}</td>
+						<td>
+							<div class="leaves">
+								{#each Object.entries(example.inputs) as [name, value] (name)}
+									<label
+										><span class="small">{spaced(name)}</span><input
+											{value}
+											{...whenTyped((typedText) => setInput(index, name, typedText))}
+										/></label
+									>
+								{/each}
+							</div>
+						</td>
+						<td class="num">
+							<input
+								aria-label={`Example ${index + 1} should give`}
+								value={example.gives}
+								{...whenTyped((typedText) => setExample(index, 'gives', typedText))}
+							/>
+						</td>
+						<td class="num nowrap">
+							{#if out}{out.comesOut === null ? 'nothing' : +out.comesOut.toPrecision(7)} {out.right ? '✓' : '✗'}{/if}
+						</td>
+						<td
+							><input
+								class="wide"
+								aria-label={`Example ${index + 1} source`}
+								value={example.source}
+								onchange={(event) => setExample(index, 'source', text(event))}
+							/></td
+						>
+						<td
+							><button
+								type="button"
+								class="plain small"
+								aria-label={`Drop example ${index + 1}`}
+								onclick={() => dropExample(index)}>Drop</button
+							></td
+						>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
 	<button type="button" class="plain" onclick={addExample}>Add a worked example</button>
 </section>
 
@@ -260,6 +262,16 @@
 		align-items: end;
 		padding: 0.4rem 0;
 		border-top: 1px solid var(--rule);
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	@media (max-width: 640px) {
+		.crop {
+			grid-template-columns: 1fr;
+			gap: 0.3rem;
+			justify-items: start;
+		}
 	}
 	.add {
 		align-items: end;

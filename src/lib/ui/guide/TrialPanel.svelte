@@ -3,6 +3,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import { valueInSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { formatNumber } from '$core/units/display';
+	import ProblemList from './ProblemList.svelte';
 	import type { GuideTrial } from './trial.svelte';
 
 	const { trial, units }: { trial: GuideTrial; units: UnitSystem } = $props();
@@ -20,15 +21,7 @@
 	<h2>What it does</h2>
 	{#if trial.problems.length > 0}
 		<p class="stop"><strong>It cannot be saved yet:</strong></p>
-		<ul>
-			{#each trial.problems as { line, path, message }, index (index)}
-				<li>
-					{#if line}<strong>Line {line}</strong>,
-					{/if}<code>{path || '/'}</code>
-					{message}
-				</li>
-			{/each}
-		</ul>
+		<ProblemList problems={trial.problems} />
 	{:else if trial.checked}
 		<p>✓ {right} of {trial.examples.length} worked examples come out.</p>
 	{/if}
@@ -51,10 +44,10 @@
 		<table class="ledger">
 			<thead><tr><th>Field</th><th>Rule</th><th class="num">now</th><th class="num">by this text</th></tr></thead>
 			<tbody>
-				{#each trial.moved.slice(0, MOST_SHOWN) as { field, grower, rule, nutrient, unit, before, after }, index (index)}
+				{#each trial.moved.slice(0, MOST_SHOWN) as { field, grower, rule, unit, before, after }, index (index)}
 					<tr>
 						<td>{field} <span class="soft small">{grower}</span></td>
-						<td>{nutrient} <span class="soft small">{rule}</span></td>
+						<td>{rule}</td>
 						<td class="num">{rateText(before, unit)}</td>
 						<td class="num"><strong>{rateText(after, unit)}</strong></td>
 					</tr>
@@ -68,9 +61,5 @@
 <style>
 	.stop {
 		color: var(--stop);
-	}
-	ul {
-		list-style: disc;
-		padding-left: 1.2rem;
 	}
 </style>

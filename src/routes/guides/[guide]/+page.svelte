@@ -222,11 +222,14 @@
 		align-items: center;
 		gap: 1rem;
 		position: sticky;
-		top: 3.2rem;
+		top: 0;
 		background: var(--paper);
 		padding: 0.5rem 0;
 		z-index: 20;
 		border-bottom: 1px solid var(--rule);
+	}
+	.split > * {
+		min-width: 0;
 	}
 	.split {
 		display: grid;
@@ -256,9 +259,14 @@
 		font-size: 0.84rem;
 		tab-size: 2;
 	}
+	@media (min-width: 1100px) {
+		.bar {
+			top: 3.2rem;
+		}
+	}
 	@media (max-width: 900px) {
 		.split {
-			grid-template-columns: 1fr;
+			grid-template-columns: minmax(0, 1fr);
 		}
 		aside {
 			position: static;
