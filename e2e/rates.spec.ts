@@ -99,6 +99,7 @@ test('a proposal says what it could not place', async ({ page, app }) => {
 	await sulfur.getByLabel('Rate, lb/ac').fill('12');
 	await sulfur.getByLabel('Because').fill('leaf test of July');
 	await sulfur.getByRole('button', { name: 'Keep it' }).click();
+	await expect(sulfur.getByText('because: leaf test of July')).toBeVisible();
 	await page.getByRole('link', { name: 'Plan the season with these rates' }).click();
 	await page.getByRole('button', { name: 'Propose passes' }).click();
 	await expect(page.getByText('No schedule of passes is known for apple; add the passes by hand.')).toBeVisible();

@@ -1,4 +1,5 @@
 import { invalidateAll } from '$app/navigation';
+import { navigating } from '$app/state';
 
 /** What a route of our own said: its answer, or what to tell the adviser. */
 type Said<T> = { answer: T; problem?: undefined } | { answer?: undefined; problem: string };
@@ -20,6 +21,8 @@ export async function ask<T>(url: string, body: unknown, method = 'POST'): Promi
 		const { message } = answer;
 		return { problem: message ?? `The program answered with an error (${response.status}); nothing was saved.` };
 	}
+	// A reload of the data in the middle of a navigation would take the click on the link back.
+	await navigating.complete;
 	await invalidateAll();
 	return { answer };
 }
