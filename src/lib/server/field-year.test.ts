@@ -74,6 +74,11 @@ describe('a field-year', () => {
 			sheet: 'draft'
 		});
 		expect(workLine(load('Kingfisher Bend'), [], 'metric').rates).toBe('N 180 P 94 K 71 lime 10.6 t');
+		const supply = workLine(load('Crow Acre'), [], 'us').supply!;
+		const perHectare = Number(supply.slice(1, -3)) / 0.40468564224;
+		expect(supply).toMatch(/^\$[\d.]+\/ac$/);
+		expect(workLine(load('Crow Acre'), [], 'metric').supply).toMatch(/^\$[\d.,]+\/ha$/);
+		expect(Number(workLine(load('Crow Acre'), [], 'metric').supply!.slice(1, -3))).toBeCloseTo(perHectare, 1);
 		expect(workLine(load('Crow Acre'), [], 'us').season).toBe('5 passes, 1 to mind');
 		expect(workLine(load('Kingfisher Bend', 2026), [], 'us').book).toBe('harvested 52');
 		expect(workLine(load('Kingfisher Bend', 2031), [], 'us').rates).toBe('set a goal');

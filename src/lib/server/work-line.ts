@@ -1,7 +1,7 @@
 import { readResult } from '../../core/reading/read-result';
 import { soilLayers } from '../../core/reading/soil-layers';
 import { formatNumber, formatQuantity } from '../../core/units/display';
-import { unitInSystem, valueInSystem, type UnitSystem } from '../../core/units/rate-units';
+import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '../../core/units/rate-units';
 import type { FieldYear } from './field-year';
 import type { Sheet } from './stores/sheets';
 
@@ -12,7 +12,7 @@ export function workLine(fieldYear: FieldYear, sheets: readonly Sheet[], units: 
 		reading: readingText(fieldYear),
 		rates: ratesText(fieldYear, units),
 		season: seasonText(fieldYear),
-		supply: supplyText(fieldYear),
+		supply: supplyText(fieldYear, units),
 		sheet: sheets[0] ? `No. ${sheets[0].number} issued` : 'draft',
 		book: bookText(fieldYear)
 	};
@@ -63,9 +63,10 @@ function seasonText({ advice }: FieldYear): string {
 	return [count, stops > 0 && `${stops} stop`, minds > 0 && `${minds} to mind`].filter(Boolean).join(', ');
 }
 
-function supplyText({ advice }: FieldYear): string {
+function supplyText({ advice }: FieldYear, units: UnitSystem): string {
 	if (!advice || advice.passes.length === 0) return 'nothing to buy';
-	return advice.cost.applies ? formatQuantity(advice.cost.value, '$/ac') : 'prices missing';
+	const cost = inSystem(advice.cost, units);
+	return cost.applies ? formatQuantity(cost.value, cost.unit) : 'prices missing';
 }
 
 function bookText({ advice, goal }: FieldYear): string {

@@ -2,7 +2,6 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { formatNumber } from '$core/units/display';
 	import type { PageData } from '../../routes/field/[field]/[year]/rates/$types';
 	import { numberOrUndefined } from './numbers';
 	import { post } from './post';
@@ -113,7 +112,7 @@
 	<p>
 		{#if lime.plan.applications.length > 1}
 			{#each lime.plan.applications as { season, rate } (season)}<span class="part"
-					>{page.year + season}: <strong>{formatNumber(rate, lime.plan.unit)} {lime.plan.unit}</strong></span
+					>{page.year + season}: <strong><Quantity answer={rate} /></strong></span
 				>{/each}
 		{/if}
 		{lime.plan.why}

@@ -26,6 +26,7 @@
 			tests: [...points.map(({ soilTest }) => soilTest), end ?? 0]
 		}))
 	);
+	const rateUnit = $derived(shown[0]?.applied?.applies ? shown[0].applied.unit : 'lb/ac');
 	const name = $derived(outlook.nutrient === 'P2O5' ? 'phosphate' : 'potash');
 	const annual = $derived(page.crops.filter(({ perennial }) => !perennial));
 
@@ -56,7 +57,7 @@
 			<thead>
 				<tr>
 					<th>School</th><th class="num">now</th><th class="num">in {years} years</th><th class="num"
-						>lb/ac over {years} years</th
+						>{rateUnit} over {years} years</th
 					>
 				</tr>
 			</thead>
@@ -64,13 +65,17 @@
 				{#each shown as school, index (school.method)}
 					<tr>
 						<td><span class="key" style:background={lineLook(index).color}></span> {school.name}</td>
-						<td class="num">{formatNumber(school.years[0]?.soilTest ?? 0, 'ppm')}</td>
-						<td class="num"><strong>{formatNumber(school.end ?? 0, 'ppm')}</strong></td>
 						<td class="num"
-							>{formatNumber(
-								school.years.reduce((sum, { rate }) => sum + rate, 0),
-								'lb'
-							)}</td
+							>{#if school.endWorksheet?.applies && school.endWorksheet.inputs[0]}<Quantity
+									answer={school.endWorksheet.inputs[0]}
+									bare
+								/>{/if}</td
+						>
+						<td class="num"
+							>{#if school.endWorksheet}<strong><Quantity answer={school.endWorksheet} bare /></strong>{/if}</td
+						>
+						<td class="num"
+							>{#if school.applied}<Quantity answer={school.applied} bare />{/if}</td
 						>
 					</tr>
 				{/each}

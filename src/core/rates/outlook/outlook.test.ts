@@ -19,6 +19,16 @@ describe('six years on', () => {
 		expect(end).toBeGreaterThan(14);
 	});
 
+	it('opens into worksheets: what went on is the sum of the years, and the end stands on every one of them', () => {
+		const { years, end, applied, endWorksheet } = outlook('tri-state-1995/phosphorus');
+		const sum = years.reduce((total, { rate }) => total + rate, 0);
+		expect(applied).toMatchObject({ applies: true, value: sum, unit: 'lb/ac' });
+		expect(applied?.applies && applied.inputs.map(({ label }) => label)[0]).toBe('year 1, corn grain: put on');
+		expect(endWorksheet).toMatchObject({ applies: true, value: end, unit: 'ppm' });
+		// The soil test, the pounds for each ppm, six rates, six removals and the five tests between.
+		expect(endWorksheet?.applies && endWorksheet.inputs).toHaveLength(19);
+	});
+
 	it('replace removal keeps the test where it is', () => {
 		const { years, end } = outlook('crop-removal/phosphorus');
 		expect(years.every(({ soilTest }) => Math.abs(soilTest - 10) < 1e-9)).toBe(true);

@@ -62,7 +62,55 @@ export function outlookOf(
 		points.push({ year: index + 1, crop, soilTest, rate, removal });
 		soilTest = Math.max(0, soilTest + (rate - removal) / perPpm.value);
 	}
-	return { ...head, applies: true, years: points, end: soilTest, lbPerPpm: perPpm, soilTestLabel: start.label };
+	return {
+		...head,
+		applies: true,
+		years: points,
+		end: soilTest,
+		lbPerPpm: perPpm,
+		soilTestLabel: start.label,
+		...worksheetsOf(points, soilTest, start, perPpm, compiled)
+	};
+}
+
+/** The soil test at the end and all that went on, each year a line of its own. */
+function worksheetsOf(
+	points: Outlook['years'],
+	end: number,
+	start: Figure,
+	perPpm: Figure,
+	{ rule }: CompiledRule
+): Pick<Outlook, 'applied' | 'endWorksheet'> {
+	const line = (what: string, { year, crop }: Outlook['years'][number], value: number, unit: string) =>
+		figure({
+			label: `year ${year}, ${crop.replace('-', ' ')}: ${what}`,
+			value,
+			unit,
+			basis: rule.basis,
+			citation: rule.citation
+		});
+	const rates = points.map((point) => line('put on', point, point.rate, 'lb/ac'));
+	const removals = points.map((point) => line('taken off', point, point.removal, 'lb/ac'));
+	const tests = points.slice(1).map((point) => line('soil test before', point, point.soilTest, start.unit));
+	const applied = figure({
+		label: `put on over ${points.length} years`,
+		value: points.reduce((sum, { rate }) => sum + rate, 0),
+		unit: 'lb/ac',
+		formula: 'sum of the years',
+		inputs: rates,
+		basis: rule.basis,
+		citation: rule.citation
+	});
+	const endWorksheet = figure({
+		label: `soil test after ${points.length} years`,
+		value: end,
+		unit: start.unit,
+		formula: 'each year: soil test + (put on - taken off) / lb for each ppm, never below 0',
+		inputs: [start, perPpm, ...rates, ...removals, ...tests],
+		basis: rule.basis,
+		citation: rule.citation
+	});
+	return { applied, endWorksheet };
 }
 
 interface Turn {

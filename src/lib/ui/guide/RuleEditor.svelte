@@ -113,11 +113,7 @@
 			size="sm"
 			labelText="Source"
 			value={rule.citation ?? ''}
-			on:input={(event) => {
-				const { citation, ...rest } = rule;
-				change(text(event) === '' ? rest : { ...rule, citation: text(event) });
-				void citation;
-			}}
+			on:input={(event) => change({ ...rule, citation: text(event) === '' ? undefined : text(event) })}
 		/>
 	</div>
 	{#if shared.length > 0}

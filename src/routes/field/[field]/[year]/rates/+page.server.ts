@@ -1,4 +1,4 @@
-import type { Answer, Figure } from '$core/figure/figure';
+import { figure, type Answer, type Figure } from '$core/figure/figure';
 import { limeApplications } from '$core/rates/lime/lime-applications';
 import { effectiveFraction } from '$core/rates/lime/liming-material';
 import { pricePerEffectiveTon } from '$core/rates/lime/liming';
@@ -7,7 +7,7 @@ import { tenureAdvice } from '$core/rates/phosphorus-potassium/tenure-advice';
 import { readSoilPh } from '$core/reading/ph-scale';
 import { siteTargetPh } from '$core/reading/target-ph';
 import { formatNumber } from '$core/units/display';
-import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+import { inSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
 import { currentLibrary } from '$lib/server/current-library';
 import type { Advice, FieldYear } from '$lib/server/field-year';
 import { goalPage } from '$lib/server/goal-page';
@@ -44,7 +44,7 @@ export const load: PageServerLoad = ({ params }) => {
 		rows,
 		guides: [...new Set(guides)],
 		tenure: tenureAdvice(fieldYear.field.tenure ?? undefined),
-		outlooks: advice ? outlooks(advice) : [],
+		outlooks: advice ? outlooks(advice, units) : [],
 		nextCrop: advice?.request.nextCrop,
 		lime: advice ? limeOf(fieldYear, advice, units) : undefined,
 		hasPasses: (advice?.passes.length ?? 0) > 0,
@@ -109,7 +109,7 @@ function effectiveFractionIn(root: Figure): Figure | undefined {
 }
 
 /** Where each school takes the soil test of P and K in six years, this crop and the next one in turn. */
-function outlooks({ site, request, answer }: Advice) {
+function outlooks({ site, request, answer }: Advice, units: UnitSystem) {
 	const { packs } = currentLibrary();
 	const { crop, nextCrop } = request;
 	const rotation = [{ id: crop.id, yieldGoal: crop.yieldGoal }, ...(nextCrop ? [nextCrop] : [])];
@@ -121,7 +121,12 @@ function outlooks({ site, request, answer }: Advice) {
 					rule.gives === nutrient && answer.rates.some((rate) => rate.method === method && rate.applies)
 			)
 			.map((compiled) => outlookOf(compiled, nutrient, site, rotation, OUTLOOK_YEARS, packs))
-			.map((outlook) => ({ ...outlook, name: `${schoolName(outlook.school)}, ${outlook.packTitle}` }))
+			.map((outlook) => ({
+				...outlook,
+				applied: outlook.applied && inSystem(outlook.applied, units),
+				lbPerPpm: outlook.lbPerPpm && inSystem(outlook.lbPerPpm, units),
+				name: `${schoolName(outlook.school)}, ${outlook.packTitle}`
+			}))
 	}));
 }
 
@@ -151,10 +156,19 @@ function limeOf({ goal, prices }: FieldYear, { site, answer, chosen, choices }: 
 		liming: liming && { ...liming, payBack: inSystem(liming.payBack, units) },
 		plan: plan && {
 			why: plan.why,
-			unit: unitInSystem('short ton/ac', units),
 			applications: plan.applications.map(({ season, rate: tons }) => ({
 				season,
-				rate: valueInSystem(tons, 'short ton/ac', units)
+				rate: inSystem(
+					figure({
+						label: `lime in season ${season + 1}`,
+						value: tons,
+						unit: rate.unit,
+						formula: `rate / ${plan.applications.length} seasons`,
+						inputs: [rate],
+						basis: 'practice'
+					}),
+					units
+				)
 			}))
 		}
 	};

@@ -33,7 +33,7 @@ export const load: PageServerLoad = ({ params }) => {
 			checks,
 			passes: passes.map((record) => ({
 				...passView(record, products, units),
-				cost: costs.get(record.plan.id)!,
+				cost: inSystem(costs.get(record.plan.id)!, units),
 				cautions: cautionsFor(productOf(record.plan, products), record.plan.placement, cautions)
 			}))
 		}

@@ -1,6 +1,9 @@
 import { pricePerPound, productNeeds } from '$core/supply/product-needs';
+import { inSystem } from '$core/units/rate-units';
 import { fieldYearOf } from '$lib/server/params';
 import { currentLibrary } from '$lib/server/current-library';
+import { readSettings } from '$lib/server/stores/settings';
+import { theBook } from '$lib/server/the-book';
 import type { PageServerLoad } from './$types';
 
 const PRICED = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
@@ -12,7 +15,7 @@ export const load: PageServerLoad = ({ params }) => {
 	return {
 		fieldId: field.id,
 		year,
-		cost: advice?.cost,
+		cost: advice && inSystem(advice.cost, readSettings(theBook()).units),
 		needs: productNeeds(open, products, field.area_ac ?? undefined).map(({ product, ...need }) => ({
 			name: product.name,
 			...need
