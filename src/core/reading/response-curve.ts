@@ -38,8 +38,8 @@ function unknownCrop({ crop }: Site): NotApplicable {
 	const name = crop.name.toLowerCase();
 	return notApplicable(
 		'response curve',
-		`no pack has one for ${name}`,
-		`Judge it by leaf samples, or add ${name} to a pack of your own.`
+		`no guide has one for ${name}`,
+		`Judge it by leaf samples, or add ${name} to a guide of your own.`
 	);
 }
 

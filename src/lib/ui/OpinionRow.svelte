@@ -31,7 +31,7 @@
 			const why = `${answer.reason}. ${answer.remedy}`;
 			reasons.set(why, [...(reasons.get(why) ?? []), `${school} (${guide})`]);
 		}
-		return [...reasons].map(([why, schools]) => ({ why, schools: schools.join(', ') }));
+		return [...reasons].map(([why, schools]) => ({ why, schools: [...new Set(schools)].join(', ') }));
 	});
 	let open = $state(false);
 

@@ -8,8 +8,8 @@
 <ul>
 	{#each problems as { line, path, message }, index (index)}
 		<li>
-			{#if line}<strong>Line {line}</strong>,
-			{/if}<code>{path || '/'}</code>
+			{#if line}<strong>Line {line}:</strong>{/if}
+			<code>{path || '/'}</code>
 			{message}
 		</li>
 	{/each}

@@ -14,8 +14,14 @@
 
 	const { data }: { data: PageData } = $props();
 
-	/** Half a second after the last key a text is tried. */
+	/** After the last key a text waits so long before it is tried. */
 	const PAUSE_MS = 300;
+	const HEAD = [
+		{ key: 'title', label: 'Title' },
+		{ key: 'id', label: 'Name in choices (id)' },
+		{ key: 'version', label: 'Version' },
+		{ key: 'edition', label: 'Edition' }
+	] as const;
 	const asText = (document: PackDocument) => `${JSON.stringify(document, null, '\t')}\n`;
 	const draftKey = $derived(`guide draft ${data.guide.id}`);
 
@@ -177,30 +183,14 @@
 					<TextArea labelText="The guide as text (JSON)" rows={34} bind:value={text} class="mono" spellcheck="false" />
 				{:else}
 					<div class="fields">
-						<TextInput
-							size="sm"
-							labelText="Title"
-							value={document.title}
-							on:input={({ target }) => change({ ...document, title: (target as HTMLInputElement).value })}
-						/>
-						<TextInput
-							size="sm"
-							labelText="Name in choices (id)"
-							value={document.id}
-							on:input={({ target }) => change({ ...document, id: (target as HTMLInputElement).value })}
-						/>
-						<TextInput
-							size="sm"
-							labelText="Version"
-							value={document.version}
-							on:input={({ target }) => change({ ...document, version: (target as HTMLInputElement).value })}
-						/>
-						<TextInput
-							size="sm"
-							labelText="Edition"
-							value={document.edition}
-							on:input={({ target }) => change({ ...document, edition: (target as HTMLInputElement).value })}
-						/>
+						{#each HEAD as { key, label } (key)}
+							<TextInput
+								size="sm"
+								labelText={label}
+								value={document[key]}
+								on:input={({ target }) => change({ ...document, [key]: (target as HTMLInputElement).value })}
+							/>
+						{/each}
 					</div>
 					{#each document.rules as rule, index (index)}
 						<RuleEditor
