@@ -12,6 +12,9 @@ import cautions from '../../../schemas/cautions.schema.json';
 import plan from '../../../schemas/plan.schema.json';
 import labDraft from '../../../schemas/lab-draft.schema.json';
 import labMapping from '../../../schemas/lab-mapping.schema.json';
+import fitAnswer from '../../../schemas/fit-answer.schema.json';
+import fitRequest from '../../../schemas/fit-request.schema.json';
+import response from '../../../schemas/response.schema.json';
 import sheet from '../../../schemas/sheet.schema.json';
 import sample from '../../../schemas/sample.schema.json';
 import schedules from '../../../schemas/schedules.schema.json';
@@ -26,6 +29,9 @@ const SCHEMAS = [
 	products,
 	schedules,
 	cautions,
+	response,
+	fitRequest,
+	fitAnswer,
 	adviseAnswer,
 	adviseRequest,
 	pack,

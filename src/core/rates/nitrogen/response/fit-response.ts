@@ -1,0 +1,90 @@
+import type { Fit, ResponseModelName } from '../../../schema-types';
+import { tidy } from '../../../units/display';
+import { namedCoefficients, responseModels } from './models';
+import type { RateMeans } from './rate-means';
+import type { Coefficients, ResponseModel } from './response-model';
+import { standardErrors } from './standard-errors';
+
+/** Coefficients of a curve and the variance of the plots about it. */
+const PARAMETERS = 4;
+
+/** A model with its best coefficients. */
+export interface Fitted {
+	model: ResponseModel;
+	p: Coefficients;
+	/** Over all plots. */
+	rss: number;
+}
+
+/** The shapes that the observations have, fitted by least squares; those they have not are left out. */
+export function fitModels(data: RateMeans, names: readonly ResponseModelName[] | undefined): Fitted[] {
+	return responseModels
+		.filter(({ name }) => names === undefined || names.includes(name))
+		.flatMap((model) => {
+			const p = new Float64Array(3);
+			const between = model.fit(data, p);
+			return Number.isNaN(between) ? [] : [{ model, p, rss: between + data.withinRates }];
+		});
+}
+
+/**
+ * The fit with the lowest AICc among those that have their optimum to show. All have as many coefficients, so the
+ * lowest sum of squares has the lowest AICc, also where there are too few plots for AICc to exist.
+ */
+export function bestOf(fitted: readonly Fitted[], data: RateMeans): Fitted | undefined {
+	const usable = fitted.filter((fit) => !isSecondName(fit, data));
+	return usable.reduce<Fitted | undefined>(
+		(best, fit) => (best && best.rss <= fit.rss * (1 + 1e-9) ? best : fit),
+		undefined
+	);
+}
+
+/** A quadratic-plateau whose join lies beyond the highest rate is the quadratic under another name. */
+function isSecondName({ model, p }: Fitted, { rates, count }: RateMeans): boolean {
+	return model.name === 'quadratic-plateau' && model.agronomicOptimum(p) >= rates[count - 1]!;
+}
+
+/**
+ * AICc from the normal likelihood: n ln(2 pi rss/n) + n + 2 K + 2 K (K + 1)/(n - K - 1), K = 4 with the variance;
+ * Hurvich and Tsai 1989 (memory). R's AIC with the small-sample term.
+ * @returns null where n is 5 or less, or the fit is exact
+ */
+export function aicc(rss: number, observations: number): number | null {
+	const spare = observations - PARAMETERS - 1;
+	if (spare <= 0 || rss <= 0) return null;
+	return (
+		observations * Math.log((2 * Math.PI * rss) / observations) +
+		observations +
+		2 * PARAMETERS +
+		(2 * PARAMETERS * (PARAMETERS + 1)) / spare
+	);
+}
+
+/** One model's fit as the answer tells it, or that the observations have not its shape. */
+export function fitAnswer(model: ResponseModel, fitted: Fitted | undefined, data: RateMeans, plots: number): Fit {
+	const { name, formula } = model;
+	if (!fitted) {
+		const note = 'The yields do not have this shape: no least sum of squares with an optimum was found.';
+		return { model: name, formula, coefficients: null, rss: null, aicc: null, converged: false, note };
+	}
+	const { p, rss } = fitted;
+	const errors = standardErrors(model, p, data, rss);
+	const level = name !== 'quadratic' && name !== 'mitscherlich';
+	const join = level ? { join: tidy(model.agronomicOptimum(p)) } : {};
+	const plateau = name === 'mitscherlich' ? { plateau: p[0]! } : level ? { plateau: model.yieldAt(p, Infinity) } : {};
+	const note = isSecondName(fitted, data)
+		? { note: 'The join lies beyond the highest tested rate: the same curve as the quadratic, with no plateau seen.' }
+		: {};
+	return {
+		model: name,
+		formula,
+		coefficients: namedCoefficients(model, p),
+		...(errors ? { standardErrors: namedCoefficients(model, errors) } : {}),
+		rss,
+		aicc: aicc(rss, plots),
+		...join,
+		...plateau,
+		converged: true,
+		...note
+	};
+}
