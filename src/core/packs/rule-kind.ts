@@ -1,9 +1,10 @@
 import type { Answer, Figure } from '../figure/figure';
-import type { Rule } from '../schema-types';
+import type { InSeason, Rule } from '../schema-types';
 
 /**
  * What a rule may ask for. Units: ppm, meq/100 g, pH, %, inches, g/cm3, cm, the crop's yield unit, lb N/ac for
- * credits and the nitrogen rate; fractions for the effective part of a lime and the share of straw taken off.
+ * credits, rates and dressings; $ per yield unit and per lb N; stems per ft2; fractions for the effective part of a
+ * lime, the share of straw taken off and the efficiency of nitrogen.
  */
 export const INPUT_NAMES = [
 	'soilTest',
@@ -22,7 +23,19 @@ export const INPUT_NAMES = [
 	'targetPh',
 	'limeDepthIn',
 	'effectiveFraction',
-	'credits'
+	'credits',
+	'grainPrice',
+	'nitrogenPrice',
+	'rootZoneNitratePpm',
+	'timingFactor',
+	'placedNitrogen',
+	'sidedressNitratePpm',
+	'criticalNitratePpm',
+	'tillersPerFt2',
+	'leastDressing',
+	'yieldWithout',
+	'yieldRich',
+	'nitrogenEfficiency'
 ] as const;
 
 export type InputName = (typeof INPUT_NAMES)[number];
@@ -46,6 +59,12 @@ export interface RuleKind<P> {
 	readonly parameters: object;
 	/** Worked once for each layer of the sample that gives a pH, and summed. */
 	readonly byLayer?: true;
+	/** Worked once for each zone with reference strips, and averaged by area. */
+	readonly byZone?: true;
+	/** The test in the standing crop that it rests on. */
+	readonly test?: keyof InSeason;
+	/** What a rate of this kind covers where it is not the whole season. */
+	readonly covers?: 'from now on' | 'for this dressing';
 	/** The inputs this rule cannot do without. */
 	needs(parameters: P): readonly InputName[];
 	/** The number alone, without allocating: used over whole rasters. NaN where an input is missing. */
@@ -74,7 +93,19 @@ export function noNumbers(): RuleNumbers {
 		targetPh: NaN,
 		limeDepthIn: NaN,
 		effectiveFraction: NaN,
-		credits: NaN
+		credits: NaN,
+		grainPrice: NaN,
+		nitrogenPrice: NaN,
+		rootZoneNitratePpm: NaN,
+		timingFactor: NaN,
+		placedNitrogen: NaN,
+		sidedressNitratePpm: NaN,
+		criticalNitratePpm: NaN,
+		tillersPerFt2: NaN,
+		leastDressing: NaN,
+		yieldWithout: NaN,
+		yieldRich: NaN,
+		nitrogenEfficiency: NaN
 	};
 }
 

@@ -14,6 +14,10 @@ import { inputReaders } from './input-readers';
 import { limingOf } from './lime/liming';
 import { outlookOf } from './outlook/six-year-outlook';
 import { bothYears } from './phosphorus-potassium/both-years';
+import { nitrogenAccount } from './nitrogen/nitrogen-account';
+import { nitrogenParts } from './nitrogen/nitrogen-parts';
+import { ownCurveRules } from './nitrogen/own-curves';
+import { withObjective } from './nitrogen/with-objective';
 import { rateOf } from './rate';
 
 /** What advice stands on beside the request: guides and crops, loaded once. */
@@ -53,6 +57,7 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 			.filter(({ rule }) => rule.gives === nutrient)
 			.map((compiled) => ({
 				...rateOf(compiled, nutrient, site, prices, request.units, inputReaders),
+				...(nutrient === 'N' ? nitrogenParts(compiled, site, request.units) : {}),
 				...(nutrient === 'lime' ? { liming: limingOf(compiled, site, knowledge.packs, prices, request.units) } : {}),
 				...(next && isTwoYear(nutrient) && isByTheYear(compiled, site)
 					? { bothYears: inSystem(bothYears(compiled, site, next, inputReaders), request.units) }
@@ -64,6 +69,7 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 		rates,
 		findings: readReport({ site, cec, packs: knowledge.packs }),
 		derived: derivedOf(site, cec, knowledge.packs, request.units),
+		nitrogen: nitrogenAccount(site, knowledge.packs, request.units),
 		...(request.outlookYears === undefined ? {} : { outlooks: adviseOutlooks(request, wanted, site, knowledge.packs) })
 	};
 }
@@ -116,6 +122,11 @@ export function siteOf(request: AdviseRequest, crops: readonly Crop[], today: st
 			.sort((a, b) => (b.date ?? '').localeCompare(a.date ?? '')),
 		residueShare: (request.crop.residueRemovedPercent ?? 0) / 100,
 		nitrogenRate: request.nitrogenRate,
+		prices: { grain: request.prices?.grain, nitrogen: request.prices?.nitrogen },
+		nitrogen: request.nitrogen ?? {},
+		programme: request.programme,
+		inSeason: request.inSeason ?? {},
+		zone: undefined,
 		sampleDate: request.sample.date,
 		asOf: request.asOf ?? today,
 		field: request.field,
@@ -132,7 +143,14 @@ export function areaAcres({ areaAcres, areaHa }: AdviseRequest['field']): number
 	return areaAcres ?? (areaHa === undefined ? undefined : areaHa / HA_PER_ACRE);
 }
 
-function wantedRules({ methods }: AdviseRequest, { rules }: PackSet) {
+/** Every rule that may give a rate here: the guides' and the adviser's own curves, at the objective that is asked for. */
+export function rulesFor(request: AdviseRequest, packs: PackSet): CompiledRule[] {
+	return [...packs.rules, ...ownCurveRules(request)].map((rule) => withObjective(rule, request.nitrogen ?? {}));
+}
+
+function wantedRules(request: AdviseRequest, packs: PackSet) {
+	const rules = rulesFor(request, packs);
+	const { methods } = request;
 	if (methods === undefined) return rules;
 	return methods.map((method, index) => {
 		const found = rules.find((rule) => rule.method === method && isRate(rule.rule.gives));

@@ -30,7 +30,7 @@ export function chosenRate(choice: Choice, rates: readonly Rate[]): Chosen | und
 		return { nutrient, rate, by: 'the adviser', why: choice.reason };
 	}
 	const rate = rates.find(({ method }) => method === choice.method);
-	const worksheet = choice.bothYears ? rate?.bothYears : rate?.worksheet;
-	if (!rate || !worksheet?.applies) return undefined;
+	const worksheet = choice.bothYears ? rate?.bothYears : (rate?.seasonTotal ?? rate?.worksheet);
+	if (!rate || !worksheet?.applies || rate.stands === 'for this dressing') return undefined;
 	return { nutrient, rate: worksheet, by: rate.packTitle, why: worksheet.label };
 }

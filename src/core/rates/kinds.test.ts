@@ -25,7 +25,19 @@ const anyNumbers: fc.Arbitrary<RuleNumbers> = fc.record({
 	sampledDepthIn: fc.double({ min: 1, max: 24, noNaN: true }),
 	residueShare: fc.double({ min: 0, max: 1, noNaN: true }),
 	nitrogenRate: fc.double({ min: 0, max: 400, noNaN: true }),
-	credits: fc.double({ min: 0, max: 300, noNaN: true })
+	credits: fc.double({ min: 0, max: 300, noNaN: true }),
+	grainPrice: fc.double({ min: 0.05, max: 20, noNaN: true }),
+	nitrogenPrice: fc.double({ min: 0, max: 3, noNaN: true }),
+	rootZoneNitratePpm: fc.double({ min: 0, max: 60, noNaN: true }),
+	timingFactor: fc.double({ min: 0.9, max: 1.1, noNaN: true }),
+	placedNitrogen: fc.double({ min: 1, max: 300, noNaN: true }),
+	sidedressNitratePpm: fc.double({ min: 0, max: 100, noNaN: true }),
+	criticalNitratePpm: fc.constantFrom(21, 25),
+	tillersPerFt2: fc.double({ min: 0, max: 200, noNaN: true }),
+	leastDressing: fc.constantFrom(0, 30),
+	yieldWithout: fc.double({ min: 0, max: 300, noNaN: true }),
+	yieldRich: fc.double({ min: 0, max: 300, noNaN: true }),
+	nitrogenEfficiency: fc.double({ min: 0.1, max: 1, noNaN: true })
 });
 
 function asFigures(numbers: RuleNumbers): RuleFigures {
@@ -37,49 +49,59 @@ function asFigures(numbers: RuleNumbers): RuleFigures {
 }
 
 /** Forms of kinds that no shipped pack uses, so that the properties hold for them too. */
-const unshipped: CompiledRule[] = [
+const unshipped: CompiledRule[] = (
 	[
-		'lime-table',
-		{
-			input: 'cec',
-			points: [
-				[5, 1],
-				[25, 5]
-			],
-			target: { ph: 6.5, scale: 'water' },
-			referenceDepthIn: 8,
-			referenceEffectiveFraction: 0.65
-		}
-	],
-	[
-		'class-table',
-		{
-			classes: [
-				{ name: 'low', below: 20, rate: 40, perYield: 0.2 },
-				{ name: 'high', rate: 0 }
-			]
-		}
-	],
-	['removal', { perYield: 0.35, residuePerYield: 0.16, noneAbovePpm: 60 }],
-	[
-		'linear-sufficiency',
-		{ constant: 50, perPpm: 2.5, perYield: 0.2, perYieldAndPpm: 0.01, noneAbovePpm: 20, leastRate: 15 }
-	],
-	[
-		'acidity-ratio',
-		{
-			bufferReferencePh: 6.6,
-			phPerAcidity: 0.25,
-			neutralPh: { ph: 6.6, scale: 'water' },
-			referenceDepthIn: 6,
-			referenceEffectiveFraction: 0.8,
-			trigger: { ph: 5.8, scale: 'water' }
-		}
-	]
-].map(([name, parameters]) => ({
+		[
+			'lime-table',
+			{
+				input: 'cec',
+				points: [
+					[5, 1],
+					[25, 5]
+				],
+				target: { ph: 6.5, scale: 'water' },
+				referenceDepthIn: 8,
+				referenceEffectiveFraction: 0.65
+			}
+		],
+		[
+			'class-table',
+			{
+				classes: [
+					{ name: 'low', below: 20, rate: 40, perYield: 0.2 },
+					{ name: 'high', rate: 0 }
+				]
+			}
+		],
+		['removal', { perYield: 0.35, residuePerYield: 0.16, noneAbovePpm: 60 }],
+		[
+			'linear-sufficiency',
+			{ constant: 50, perPpm: 2.5, perYield: 0.2, perYieldAndPpm: 0.01, noneAbovePpm: 20, leastRate: 15 }
+		],
+		...(['most-yield', 'most-profit', 'least-left'] as const).flatMap((objective) =>
+			[
+				{ model: 'quadratic-plateau', coefficients: { a: 90, b: 1.2, c: -0.004 } },
+				{ model: 'quadratic', coefficients: { a: 90, b: 1.2, c: -0.0032 } },
+				{ model: 'linear-plateau', coefficients: { a: 90, b: 0.6, join: 150 } },
+				{ model: 'mitscherlich', coefficients: { a: 200, b: 110, c: 0.015 } }
+			].map((curve): [string, object] => ['economic-response', { curve, lowestRate: 0, highestRate: 240, objective }])
+		),
+		[
+			'acidity-ratio',
+			{
+				bufferReferencePh: 6.6,
+				phPerAcidity: 0.25,
+				neutralPh: { ph: 6.6, scale: 'water' },
+				referenceDepthIn: 6,
+				referenceEffectiveFraction: 0.8,
+				trigger: { ph: 5.8, scale: 'water' }
+			}
+		]
+	] satisfies [string, object][]
+).map(([name, parameters]) => ({
 	...library.packs.rules[0]!,
-	method: `unshipped/${name as string}`,
-	rule: { ...library.packs.rules[0]!.rule, crops: undefined, title: name as string, unit: 'lb/ac' },
+	method: `unshipped/${name}`,
+	rule: { ...library.packs.rules[0]!.rule, crops: undefined, title: name, unit: 'lb/ac' },
 	kind: ruleKinds.find(({ kind }) => kind === name) as unknown as CompiledRule['kind'],
 	parametersFor: () => parameters
 }));
@@ -142,7 +164,21 @@ it('opens every worksheet down to inputs that need no formula', () => {
 	};
 	const layer = { organicCarbon: 1.5, clay: 20, bulkDensity: 1.3, layerThicknessCm: 10, sampledDepthIn: 8 };
 	const rest = { limeDepthIn: 8, effectiveFraction: 0.65, credits: 30, residueShare: 0.5, nitrogenRate: 120 };
-	const figures = asFigures({ ...numbers, ...layer, ...rest });
+	const nitrogen = {
+		grainPrice: 4.5,
+		nitrogenPrice: 0.6,
+		rootZoneNitratePpm: 5,
+		timingFactor: 1,
+		placedNitrogen: 100,
+		sidedressNitratePpm: 14,
+		criticalNitratePpm: 25,
+		tillersPerFt2: 34,
+		leastDressing: 0,
+		yieldWithout: 45,
+		yieldRich: 70,
+		nitrogenEfficiency: 0.6
+	};
+	const figures = asFigures({ ...numbers, ...layer, ...rest, ...nitrogen });
 	for (const [, compiled, crop] of cases) {
 		const answer = compiled.kind.explain(compiled.parametersFor(crop), figures, compiled.rule);
 		if (answer.applies) for (const leaf of leaves(answer)) expect(leaf.formula, leaf.label).toBe('');

@@ -8,6 +8,12 @@ import { bufferCapacityByLayer } from './lime/buffer-capacity';
 import { bufferLine } from './lime/buffer-line';
 import { limeTable } from './lime/lime-table';
 import { massBalance } from './nitrogen/mass-balance';
+import { massBalanceWithPrices } from './nitrogen/mass-balance-with-prices';
+import { nitrateThreshold } from './nitrogen/nitrate-threshold';
+import { placedFactor } from './nitrogen/placed-factor';
+import { referenceStrip } from './nitrogen/reference-strip';
+import { economicResponse } from './nitrogen/response/economic-response';
+import { standCount } from './nitrogen/stand-count';
 import { cationShare } from './phosphorus-potassium/base-saturation';
 import { buildAndMaintain } from './phosphorus-potassium/build-and-maintain';
 import { buildToRange } from './phosphorus-potassium/build-to-range';
@@ -27,6 +33,12 @@ export const ruleKinds: readonly RuleKind<never>[] = [
 	removal,
 	cationShare,
 	massBalance,
+	massBalanceWithPrices,
+	economicResponse,
+	placedFactor,
+	nitrateThreshold,
+	referenceStrip,
+	standCount,
 	ratioToNitrogen,
 	bufferLine,
 	acidityRatio,

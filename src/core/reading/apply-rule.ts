@@ -20,7 +20,37 @@ export function applyRule(compiled: CompiledRule, site: Site, readers: Partial<I
 			`Choose another guide, or add ${site.crop.name.toLowerCase()} to a copy of it.`
 		);
 	}
-	return kind.byLayer ? sumOverLayers(compiled, site, readers) : applyOnce(compiled, site, readers);
+	if (kind.byLayer) return sumOverLayers(compiled, site, readers);
+	if (kind.byZone && site.inSeason.strips) return meanOverZones(compiled, site, readers);
+	return applyOnce(compiled, site, readers);
+}
+
+/** Mean of the zones by area; by number where one of them has no area. */
+function meanOverZones(compiled: CompiledRule, site: Site, readers: Partial<InputReaders>): Answer {
+	const { rule } = compiled;
+	const { zones } = site.inSeason.strips!;
+	const byArea = zones.every(({ areaAcres }) => areaAcres !== undefined);
+	const rates: Figure[] = [];
+	let sum = 0;
+	let weights = 0;
+	for (const zone of zones) {
+		const answer = applyOnce(compiled, { ...site, zone }, readers);
+		if (!answer.applies) return notApplicable(rule.title, `${zone.name}: ${answer.reason}`, answer.remedy);
+		const weight = byArea ? zone.areaAcres! : 1;
+		sum += answer.value * weight;
+		weights += weight;
+		rates.push({ ...answer, label: zone.name, cautions: [] });
+	}
+	return figure({
+		label: rule.title,
+		value: sum / weights,
+		unit: rule.unit,
+		formula: byArea ? 'mean of the zones by area' : 'mean of the zones, each counted once',
+		inputs: rates,
+		basis: rule.basis,
+		citation: rule.citation,
+		cautions: rule.cautions ?? []
+	});
 }
 
 function applyOnce(compiled: CompiledRule, site: Site, readers: Partial<InputReaders>): Answer {

@@ -9,15 +9,25 @@ const parameters = {
 	properties: {
 		poundsPerCec: { type: 'number', exclusiveMinimum: 0, description: 'lb N/ac for each meq/100 g' },
 		ceiling: { type: 'number', exclusiveMinimum: 0, description: 'lb N/ac, never more than this' },
-		organicSoilAbovePercent: { type: 'number', description: 'Organic matter above which the rule is silent' }
+		organicSoilAbovePercent: { type: 'number', description: 'Organic matter above which the rule is silent' },
+		seasonDays: { type: 'integer', minimum: 0, maximum: 60, description: 'days of uptake that make room in season' },
+		seasonShareOfLimit: { type: 'number', minimum: 0, maximum: 1, description: 'that room is no more than this' },
+		slowReleaseShareOfLimit: {
+			type: 'number',
+			minimum: 0,
+			maximum: 1,
+			description: 'more room in season for coated or stabilised nitrogen'
+		}
 	}
 } as const;
+
+export type HoldingParameters = FromSchema<typeof parameters>;
 
 /**
  * What the ground can hold of nitrogen at one time, lb N/ac: pounds per meq of CEC, with a ceiling. A ceiling for
  * mineral soils, not a permission: nitrate itself is not held by CEC.
  */
-export const holdingLimit: RuleKind<FromSchema<typeof parameters>> = {
+export const holdingLimit: RuleKind<HoldingParameters> = {
 	kind: 'holding-limit',
 	parameters,
 	needs: () => ['cec'],

@@ -15,8 +15,24 @@ import { siteTargetPh } from './target-ph';
 /** How each input that a rule may ask for is found on a site. */
 export type InputReaders = Record<InputName, (site: Site, compiled: CompiledRule) => Answer>;
 
+type SiteInput =
+	| 'soilTest'
+	| 'cec'
+	| 'organicMatter'
+	| 'organicCarbon'
+	| 'clay'
+	| 'bulkDensity'
+	| 'layerThicknessCm'
+	| 'sampledDepthIn'
+	| 'yieldGoal'
+	| 'residueShare'
+	| 'nitrogenRate'
+	| 'soilPh'
+	| 'bufferPh'
+	| 'targetPh';
+
 /** The inputs that come from the report and the goal alone. */
-export const siteInputs: Omit<InputReaders, 'credits' | 'effectiveFraction' | 'limeDepthIn'> = {
+export const siteInputs: Pick<InputReaders, SiteInput> = {
 	soilTest: readSoilTest,
 	cec: ({ layers }) => cationExchangeCapacity(layers),
 	organicMatter: ({ layers }) => readOrganicMatter(layers),

@@ -1,4 +1,4 @@
-import type { AdviseRequest, Crop } from '../schema-types';
+import type { AdviseRequest, Crop, InSeason, NitrogenPass, NitrogenTerms, StripZone } from '../schema-types';
 import type { SoilLayer } from './soil-layers';
 
 /** A field, its soil and its crop as every rule sees them: complete, checked, layers from the top down. */
@@ -13,6 +13,16 @@ export interface Site {
 	residueShare: number;
 	/** The nitrogen settled on, lb/ac. */
 	nitrogenRate: number | undefined;
+	/** $ per yield unit and per lb N. */
+	prices: { grain: number | undefined; nitrogen: number | undefined };
+	/** What the adviser wants of nitrogen, and what else brings some. */
+	nitrogen: NitrogenTerms;
+	/** Nitrogen passes planned or applied; undefined where no programme is known. */
+	programme: readonly NitrogenPass[] | undefined;
+	/** What was found in the standing crop. */
+	inSeason: InSeason;
+	/** The zone that is being worked, where reference strips were read by zone. */
+	zone: StripZone | undefined;
 	/** Day the sample was taken, YYYY-MM-DD. */
 	sampleDate: string | undefined;
 	/** The day on which the sample's age is judged, YYYY-MM-DD. */

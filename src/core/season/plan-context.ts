@@ -1,4 +1,5 @@
 import type { Answer } from '../figure/figure';
+import type { HoldingAllowances } from '../reading/holding-room';
 import type { Crop, Pass, Product, RateNutrient, Schedule, ScheduleExtras, ScheduleStep } from '../schema-types';
 
 /** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
@@ -12,6 +13,16 @@ export interface PlanContext {
 	holdingLimit: Answer;
 	/** The limit less what is in the ground, lb N/ac. */
 	holdingRoom: Answer;
+	/** What makes more room in season. */
+	allowances: HoldingAllowances;
+	/** In the crop's unit. */
+	yieldGoal: number;
+	/** Passes that were applied already: a proposal plans only what is left. */
+	applied: readonly Pass[];
+	/** Day of a test in the standing crop that the nitrogen stands on: what is proposed comes after it. */
+	notBefore: string | undefined;
+	/** Nitrogen of the tillering dressing by a count in the crop, lb/ac. */
+	tilleringN: number | undefined;
 	schedule: Schedule | undefined;
 	/** Where nutrients go that the crop's own schedule does not name. */
 	extras: ScheduleExtras;
@@ -28,9 +39,4 @@ export function productOf({ product }: Pick<Pass, 'product'>, products: readonly
 	const found = products.find(({ id }) => id === product);
 	if (!found) throw new RangeError(`no product "${product}" in the catalogue`);
 	return found;
-}
-
-/** The most nitrogen one pass may carry, lb/ac: the room, or the whole limit where the room is unknown. */
-export function passCeiling({ holdingLimit, holdingRoom }: PlanContext): Answer {
-	return holdingRoom.applies ? holdingRoom : holdingLimit;
 }

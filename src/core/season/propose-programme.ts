@@ -1,9 +1,11 @@
 import { addDays, format, parseISO } from 'date-fns';
+import type { Answer } from '../figure/figure';
 import { limeApplications } from '../rates/lime/lime-applications';
 import { formatNumber } from '../units/display';
 import type { Nutrient, Pass, Schedule, ScheduleStep } from '../schema-types';
 import { passNutrient, productFor } from './pass-nutrients';
-import { passCeiling, productOf, type PlanContext } from './plan-context';
+import { passCeiling } from './pass-ceiling';
+import { productOf, type PlanContext } from './plan-context';
 
 /** A programme, and in words what could not be placed in it. */
 export interface Programme {
@@ -30,8 +32,9 @@ export function proposeProgramme(context: PlanContext): Programme {
 	}
 	const lime = limePass(context, schedule);
 	const passes = [...lime.passes, ...starterPasses(context)];
+	const { applied } = context;
 	for (const [nutrient, step] of singlePasses(context, schedule)) {
-		const wanted = (chosen[nutrient] ?? 0) - carried(passes, nutrient, context);
+		const wanted = (chosen[nutrient] ?? 0) - carried([...applied, ...passes], nutrient, context);
 		if (wanted >= (LEAST_BY_NUTRIENT[nutrient] ?? LEAST_WORTH_A_PASS)) {
 			passes.push(passOf(step, context, productFor(wanted, productOf(step, context.products), nutrient), 'lb/ac'));
 		}
@@ -60,7 +63,9 @@ function singlePasses({ extras }: PlanContext, schedule: Schedule): [Nutrient, S
 
 /** This season's share of the lime, and what is left for the next ones. */
 function limePass(context: PlanContext, { lime }: Schedule): Programme {
-	const { applications, why } = limeApplications(context.chosen.lime ?? 0, context.liming.placement);
+	const limed = context.applied.filter(({ unit }) => unit === 'short ton/ac').reduce((sum, { rate }) => sum + rate, 0);
+	const wanted = Math.max(0, (context.chosen.lime ?? 0) - limed);
+	const { applications, why } = limeApplications(wanted, context.liming.placement);
 	const [now, ...later] = applications;
 	if (!now) return { passes: [], notes: [] };
 	const surface = context.liming.placement === 'surface';
@@ -81,8 +86,13 @@ function limePass(context: PlanContext, { lime }: Schedule): Programme {
 
 /** The starter, which is taken off the phosphate and nitrogen passes. */
 function starterPasses(context: PlanContext): Pass[] {
-	const { starter, chosen, products } = context;
-	const p2o5 = Math.min(starter?.p2o5 ?? 0, chosen.P2O5 ?? 0);
+	const { starter, chosen, products, applied } = context;
+	const done = carried(
+		applied.filter(({ placement }) => placement === starter?.step.placement),
+		'P2O5',
+		context
+	);
+	const p2o5 = Math.min((starter?.p2o5 ?? 0) - done, chosen.P2O5 ?? 0);
 	if (!starter || p2o5 < LEAST_WORTH_A_PASS) return [];
 	return [passOf(starter.step, context, productFor(p2o5, productOf(starter.step, products), 'P2O5'), 'lb/ac')];
 }
@@ -98,37 +108,69 @@ export function carried(passes: readonly Pass[], nutrient: Nutrient, { products 
 }
 
 function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readonly Pass[]): Programme {
-	const wanted = (context.chosen.N ?? 0) - carried(others, 'N', context);
+	const { chosen, crop, applied, tilleringN } = context;
+	const steps = openSteps(context, schedule);
+	const tillering = tilleringN === undefined ? undefined : steps.find(({ role }) => role === 'tillering');
+	const dressed = tillering ? tilleringN! : 0;
+	const wanted = (chosen.N ?? dressed) - carried([...applied, ...others], 'N', context);
 	if (wanted < LEAST_WORTH_A_PASS) return { passes: [], notes: [] };
 	if (schedule.nitrogen.length === 0) {
 		return {
 			passes: [],
-			notes: [`${context.crop.name} is planned without nitrogen passes; add one by hand if it needs one.`]
+			notes: [`${crop.name} is planned without nitrogen passes; add one by hand if it needs one.`]
 		};
 	}
-	const ceiling = passCeiling(context);
-	const capOf = (step: ScheduleStep) => {
-		const sameDay = others.filter(({ date }) => date === dateOf(step, context));
+	const ceilings = steps.map((step) => passCeiling(context, step.date, productOf(step, context.products)));
+	const caps = steps.map((step, index) => {
+		const sameDay = others.filter(({ date }) => date === step.date);
+		const ceiling = ceilings[index]!;
 		const free = ceiling.applies ? Math.max(0, ceiling.value - carried(sameDay, 'N', context)) : Infinity;
+		if (step === tillering) return Math.min(free, dressed);
 		return Math.min(free, step.maxN ?? Infinity);
-	};
-	const shares = shareOut(wanted, schedule.nitrogen.map(capOf));
-	const used = shares.filter((share) => share >= LEAST_WORTH_A_PASS).length;
-	const split = used > 1 && ceiling.applies ? splitReason(context, ceiling.value) : '';
-	const passes = schedule.nitrogen.flatMap((step, index) => {
-		const share = shares[index] ?? 0;
-		if (share < LEAST_WORTH_A_PASS) return [];
+	});
+	const shares = tillering ? withFixed(wanted, caps, steps.indexOf(tillering)) : shareOut(wanted, caps);
+	const used = steps.filter((_, index) => shares[index]! >= LEAST_WORTH_A_PASS);
+	const split = used.length > 1 ? splitReason(context, ceilings, wanted) : '';
+	const passes = used.map((step) => {
+		const share = shares[steps.indexOf(step)]!;
 		const pass = passOf(step, context, productFor(share, productOf(step, context.products), 'N'), 'lb/ac');
-		return [{ ...pass, reason: [step.reason, split].filter(Boolean).join(' ') }];
+		const reason = step === tillering ? `By the tiller count. ${step.reason}` : step.reason;
+		return { ...pass, date: step.date, reason: [reason, split].filter(Boolean).join(' ') };
 	});
 	const left = wanted - shares.reduce((sum, share) => sum + share, 0);
 	const notes =
 		left >= LEAST_WORTH_A_PASS
 			? [
-					`${formatNumber(left, 'lb/ac')} lb N/ac found no place: the ground holds too little for ${schedule.nitrogen.length} passes. Add a pass, or lower the rate.`
+					`${formatNumber(left, 'lb/ac')} lb N/ac found no place: the ground holds too little for ${steps.length} ${steps.length === 1 ? 'pass' : 'passes'}. Add a pass, or lower the rate.`
 				]
 			: [];
 	return { passes, notes };
+}
+
+/** The schedule's nitrogen steps that are still open, each with its day; the last one missed moves to the test's day. */
+function openSteps(context: PlanContext, { nitrogen }: Schedule): (ScheduleStep & { date: string })[] {
+	const { applied, products, notBefore = '' } = context;
+	const lastApplied = applied
+		.filter((pass) => passNutrient(pass, productOf(pass, products), 'N') > 0)
+		.reduce((last, { date }) => (date > last ? date : last), '');
+	const dated = nitrogen.map((step) => ({ ...step, date: dateOf(step, context) }));
+	const open = dated.filter(({ date }) => date > lastApplied && date >= notBefore);
+	const missed = dated.filter(({ date }) => date > lastApplied && date < notBefore);
+	const latest = missed.reduce<(typeof dated)[number] | undefined>(
+		(last, step) => (last && last.date >= step.date ? last : step),
+		undefined
+	);
+	return latest ? [{ ...latest, date: notBefore }, ...open] : open;
+}
+
+/** One step takes its own amount, the others share out the rest. */
+function withFixed(wanted: number, caps: readonly number[], fixed: number): number[] {
+	const own = Math.min(caps[fixed]!, wanted);
+	const rest = shareOut(
+		wanted - own,
+		caps.map((cap, index) => (index === fixed ? 0 : cap))
+	);
+	return rest.map((share, index) => (index === fixed ? own : share));
 }
 
 /**
@@ -149,12 +191,16 @@ export function shareOut(amount: number, caps: readonly number[]): number[] {
 	return shares;
 }
 
-function splitReason({ holdingLimit, holdingRoom, chosen }: PlanContext, ceiling: number): string {
-	const limit = holdingLimit.applies ? formatNumber(holdingLimit.value, 'lb/ac') : '';
-	const room = holdingRoom.applies
-		? `has room for ${formatNumber(ceiling, 'lb/ac')} of the ${limit} lb N/ac it can hold`
-		: `can hold ${limit} lb N/ac`;
-	return `Split because the ground ${room} at one time, and ${formatNumber(chosen.N ?? 0, 'lb/ac')} lb are wanted.`;
+function splitReason({ holdingLimit, holdingRoom }: PlanContext, ceilings: readonly Answer[], wanted: number): string {
+	const pounds = ceilings.flatMap((ceiling) => (ceiling.applies ? [ceiling.value] : []));
+	if (pounds.length === 0 || !holdingLimit.applies) return '';
+	const number = (value: number) => formatNumber(value, 'lb/ac');
+	const [least, most] = [number(Math.min(...pounds)), number(Math.max(...pounds))];
+	const room = least === most ? least : `${least} to ${most}`;
+	const held = holdingRoom.applies
+		? `has room for ${room} of the ${number(holdingLimit.value)} lb N/ac it can hold`
+		: `can hold ${room} lb N/ac`;
+	return `Split because the ground ${held} at one time, and ${number(wanted)} lb are wanted.`;
 }
 
 function dateOf(step: ScheduleStep, { plantingDate }: PlanContext): string {

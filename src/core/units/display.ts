@@ -16,7 +16,8 @@ const DIGITS: Record<string, number> = {
 	years: 1,
 	lb: 0,
 	'short tons': 2,
-	'gal/ac': 1
+	'gal/ac': 1,
+	'per ft2': 1
 };
 
 /**

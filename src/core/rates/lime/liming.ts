@@ -15,11 +15,10 @@ import { CACO3_T_HA_PER_CMOL, CM_PER_IN, KG_HA_PER_LB_AC } from '../../units/fac
 import { inSystem, type UnitSystem } from '../../units/rate-units';
 import { inputReaders } from '../input-readers';
 import { bufferCapacity } from './buffer-capacity';
+import { debtOfNitrogen, debtOfProgramme } from './lime-debt';
 import { triggerPh, type Gate } from './lime-gate';
 import { readEffectiveFraction, readLimeDepth } from './liming-material';
 
-/** lb of pure CaCO3 that undo one lb of N as urea, UAN, ammonia or ammonium nitrate: Pierre 1933, memory. */
-const CACO3_PER_LB_N = 1.8;
 /** lb CaCO3/ac that leaching and harvests take in a year beside the nitrogen: judgement, stated as such. */
 const BACKGROUND_CACO3_LB = 100;
 /** % of CEC under which lime should bring magnesium, and above which it should not: common practice. */
@@ -133,7 +132,7 @@ function phLostInAYear(site: Site, packs: PackSet): Answer {
 		basis,
 		citation
 	});
-	const debt = limeDebt(site.nitrogenRate);
+	const debt = yearlyDebt(site);
 	const perPh = capacity.value * d!.value * depthIn!.value * CM_PER_IN * CACO3_T_HA_PER_CMOL;
 	return figure({
 		label,
@@ -145,28 +144,22 @@ function phLostInAYear(site: Site, packs: PackSet): Answer {
 	});
 }
 
-/** lb of pure CaCO3 per acre that a year takes: 1.8 for each lb of N as urea or UAN, and the background. */
-function limeDebt(nitrogenRate: number | undefined): Figure {
+/** lb of pure CaCO3 per acre that a year takes: the nitrogen, by its products where they are known, and the background. */
+function yearlyDebt({ nitrogenRate, programme }: Site): Figure {
 	const background = figure({ label: 'background', value: BACKGROUND_CACO3_LB, unit: 'lb/ac', basis: 'practice' });
-	const perPound = figure({
-		label: 'CaCO3 for each lb of N as urea or UAN',
-		value: CACO3_PER_LB_N,
-		unit: 'lb per lb N',
-		basis: 'memory',
-		citation: 'Pierre 1933'
-	});
 	const nitrogen = figure({
 		label: nitrogenRate === undefined ? 'nitrogen (none settled on)' : 'nitrogen settled on',
 		value: nitrogenRate ?? 0,
 		unit: 'lb/ac',
 		basis: 'adviser'
 	});
+	const ofNitrogen = debtOfProgramme(programme) ?? debtOfNitrogen(nitrogen);
 	return figure({
 		label: 'lime debt of a year',
-		value: nitrogen.value * CACO3_PER_LB_N + BACKGROUND_CACO3_LB,
+		value: ofNitrogen.value + BACKGROUND_CACO3_LB,
 		unit: 'lb/ac',
-		formula: 'nitrogen x 1.8 + background',
-		inputs: [nitrogen, perPound, background],
+		formula: 'nitrogen and background',
+		inputs: [ofNitrogen, background],
 		basis: 'memory',
 		citation: 'Pierre 1933',
 		cautions: nitrogenRate === undefined ? ['No nitrogen is settled on; only the background is counted.'] : []

@@ -25,6 +25,9 @@ export const creditParameters = {
 			exclusiveMinimum: 0,
 			description: 'sulfate-S from the surface to this depth counts in full'
 		},
+		manure: { type: 'boolean', description: 'what manure of this and earlier years makes available' },
+		irrigationNitrate: { type: 'boolean', description: 'nitrate in the water of irrigation' },
+		starter: { type: 'boolean', description: 'a starter that is no pass of the plan' },
 		organicMatter: {
 			type: 'object',
 			additionalProperties: false,
@@ -67,6 +70,7 @@ export function readCredits(site: Site, { rule, parametersFor }: CompiledRule): 
 		if (!line.applies) return line;
 		lines.push(line);
 	}
+	lines.push(...broughtAlong(site, allowed));
 	return figure({
 		label: 'credits',
 		value: lines.reduce((sum, line) => sum + line.value, 0),
@@ -91,6 +95,38 @@ function previousCropCredit(pounds: Record<string, number>, site: Site, rule: Co
 		basis: rule.basis,
 		citation: rule.citation
 	});
+}
+
+/** lb N/ac in 12 in of water for each ppm of nitrate-N: 2.72, common practice. */
+const LB_PER_PPM_FOOT = 2.72;
+
+/** What the adviser wrote down as brought by manure, water and a starter of the grower's own. */
+function broughtAlong({ nitrogen }: Site, { manure, irrigationNitrate, starter }: Credits): Figure[] {
+	const pounds = (label: string, value: number | undefined) =>
+		value === undefined ? [] : [figure({ label, value, unit: 'lb/ac', basis: 'adviser' })];
+	const { manureN, earlierManureN, starterN, irrigationIn, irrigationNitratePpm } = nitrogen;
+	const water =
+		irrigationIn === undefined || irrigationNitratePpm === undefined
+			? []
+			: [
+					figure({
+						label: 'nitrate in irrigation water',
+						value: (irrigationNitratePpm * LB_PER_PPM_FOOT * irrigationIn) / 12,
+						unit: 'lb/ac',
+						formula: `ppm x ${LB_PER_PPM_FOOT} for each 12 in`,
+						inputs: [
+							figure({ label: 'nitrate-N in the water', value: irrigationNitratePpm, unit: 'ppm', basis: 'adviser' }),
+							figure({ label: 'water applied', value: irrigationIn, unit: 'in', basis: 'adviser' })
+						],
+						basis: 'practice'
+					})
+				];
+	return [
+		...(manure ? pounds('manure of this year', manureN) : []),
+		...(manure ? pounds('manure of earlier years', earlierManureN) : []),
+		...(irrigationNitrate ? water : []),
+		...(starter ? pounds('starter outside the plan', starterN) : [])
+	];
 }
 
 function organicMatterCredit(

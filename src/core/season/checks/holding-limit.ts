@@ -1,8 +1,10 @@
 import { addDays, format, parseISO } from 'date-fns';
+import type { Figure } from '../../figure/figure';
 import { formatNumber } from '../../units/display';
 import type { Pass, Remedy } from '../../schema-types';
 import { passNutrient } from '../pass-nutrients';
-import { passCeiling, productOf, type PlanContext } from '../plan-context';
+import { passCeiling } from '../pass-ceiling';
+import { productOf, type PlanContext } from '../plan-context';
 import type { SeasonCheck } from './check';
 
 /** Days between the parts of a split: judgement, about the uptake of one pass. */
@@ -12,22 +14,25 @@ const SLACK_LB = 1e-6;
 
 /** More nitrogen on one day than the ground can hold. */
 export const holdingLimitCheck: SeasonCheck = (passes, context) => {
-	const ceiling = passCeiling(context);
 	const nitrogenOf = (pass: Pass) => passNutrient(pass, productOf(pass, context.products), 'N');
-	if (!ceiling.applies) {
+	const known = context.holdingRoom.applies ? context.holdingRoom : context.holdingLimit;
+	if (!known.applies) {
 		if (passes.every((pass) => nitrogenOf(pass) === 0)) return [];
-		const text = `No pass is held to a limit, because ${ceiling.reason}. ${ceiling.remedy}`;
+		const text = `No pass is held to a limit, because ${known.reason}. ${known.remedy}`;
 		return [{ rule: 'holding-limit', severity: 'mind', text, basis: 'practice', remedies: [] }];
 	}
 	const days = new Map<string, Pass[]>();
 	for (const pass of passes) if (nitrogenOf(pass) > 0) days.set(pass.date, [...(days.get(pass.date) ?? []), pass]);
 	return [...days.values()].flatMap((sameDay) => {
 		const total = sameDay.reduce((sum, pass) => sum + nitrogenOf(pass), 0);
-		if (total <= ceiling.value + SLACK_LB) return [];
 		const largest = sameDay.reduce((most, pass) => (nitrogenOf(pass) > nitrogenOf(most) ? pass : most));
+		const product = productOf(largest, context.products);
+		const ceilingOn = (date: string) => (passCeiling(context, date, product) as Figure).value;
+		const ceiling = ceilingOn(largest.date);
+		if (total <= ceiling + SLACK_LB) return [];
 		const own = nitrogenOf(largest);
 		const roomOn = (date: string) =>
-			ceiling.value -
+			ceilingOn(date) -
 			passes
 				.filter((other) => other.date === date && other !== largest)
 				.reduce((sum, other) => sum + nitrogenOf(other), 0);
@@ -36,7 +41,7 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 				rule: 'holding-limit',
 				severity: 'stop',
 				pass: largest.id,
-				text: `${formatNumber(total, 'lb/ac')} lb N/ac in one go on ${largest.date}; ${heldText(context, ceiling.value)}.`,
+				text: `${formatNumber(total, 'lb/ac')} lb N/ac in one go on ${largest.date}; ${heldText(context, ceiling, known.value)}.`,
 				basis: 'practice',
 				remedies:
 					roomOn(largest.date) > 0 ? [splitRemedy(largest, Math.ceil(own / roomOn(largest.date)), roomOn, own)] : []
@@ -45,9 +50,12 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 	});
 };
 
-function heldText({ holdingRoom }: PlanContext, ceiling: number): string {
+function heldText({ holdingRoom }: PlanContext, ceiling: number, beforeSeason: number): string {
 	const pounds = formatNumber(ceiling, 'lb/ac');
-	return holdingRoom.applies ? `the ground has room for ${pounds}` : `the ground can hold ${pounds}`;
+	const inSeason = ceiling > beforeSeason ? ', with what the crop takes up' : '';
+	return holdingRoom.applies
+		? `the ground has room for ${pounds}${inSeason}`
+		: `the ground can hold ${pounds}${inSeason}`;
 }
 
 /** As many parts as the room asks for, each on the next day, a fortnight on, that has room for it. */

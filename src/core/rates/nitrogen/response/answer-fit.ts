@@ -60,7 +60,10 @@ export function* fitTrialInSteps(request: FitRequest): Generator<Progress, FitAn
 	const best = bestOf(fitted, data);
 	const tests = testResponse(data, observations.length, best?.rss ?? Infinity);
 	const told = { response: tidy(tests.response), curvature: tidy(tests.curvature) };
-	if (!best || tests.verdict !== 'curve') return { ...none, tests: told, reason: refusal(tests, data) };
+	if (!best || tests.verdict !== 'curve') {
+		const verdict = tests.verdict === 'curve' ? 'flat' : tests.verdict;
+		return { ...none, tests: told, reason: refusal(tests, verdict, data) };
+	}
 
 	const { model, p } = best;
 	const curve: TestedCurve = { model, p, lowest: tested.lowest, highest: tested.highest };
@@ -134,15 +137,18 @@ function tooFew(data: RateMeans, observations: number): string {
 	return `no optimum inside the tested range: ${observations} observations at ${data.count} different rates are too few; it takes at least ${LEAST_OBSERVATIONS} at ${LEAST_RATES}, better 12 or more at 5`;
 }
 
-function refusal({ verdict, response, curvature }: ResponseTests, { rates, count }: RateMeans): string {
+function refusal(
+	{ response, curvature }: ResponseTests,
+	verdict: Exclude<ResponseTests['verdict'], 'curve'>,
+	{ rates, count }: RateMeans
+): string {
 	const range = `from ${formatNumber(rates[0]!, 'lb/ac')} to ${formatNumber(rates[count - 1]!, 'lb/ac')}`;
 	const p = (value: number) => (value < 0.001 ? 'p below 0.001' : `p ${value.toFixed(value < 0.1 ? 3 : 2)}`);
 	const words = {
 		flat: `the yield shows no response to nitrogen ${range} (${p(response)} against no response)`,
 		straight: `the yield still rises in a straight line at the highest rate, ${range} (${p(curvature)} against a straight line); test higher rates`,
 		falling: `the yield falls with nitrogen ${range}; test lower rates`,
-		step: `the yield is level from the second tested rate on; the optimum lies between ${formatNumber(rates[0]!, 'lb/ac')} and ${formatNumber(rates[1]!, 'lb/ac')}, test rates between them`,
-		curve: `the yield bends upward ${range}: no shape with a highest point fits`
+		step: `the yield is level from the second tested rate on; the optimum lies between ${formatNumber(rates[0]!, 'lb/ac')} and ${formatNumber(rates[1]!, 'lb/ac')}, test rates between them`
 	};
 	return `no optimum inside the tested range: ${words[verdict]}`;
 }

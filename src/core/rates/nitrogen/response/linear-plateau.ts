@@ -14,7 +14,10 @@ export const linearPlateau: ResponseModel = {
 		out[2] = rate > p[2]! ? p[1]! : 0;
 	},
 	agronomicOptimum: (p) => p[2]!,
-	economicOptimum: (p, priceRatio) => (p[1]! > priceRatio ? p[2]! : -Infinity),
+	economicOptimum(p, priceRatio) {
+		if (Number.isNaN(priceRatio)) return NaN;
+		return p[1]! > priceRatio ? p[2]! : -Infinity;
+	},
 	/** Exact: for each way to part the rates the line and the plateau are known in closed form. */
 	fit(data, out) {
 		const { count, rates } = data;

@@ -59,8 +59,9 @@ export function flatBand(curve: TestedCurve, prices: NitrogenPrices, dollars: nu
 /** From the best rate towards one end of the tested range the return only falls, so halving finds the edge. */
 function edgeOfBand(curve: TestedCurve, prices: NitrogenPrices, dollars: number, end: number): number {
 	let inside = mostProfitRate(curve, prices.nitrogen / prices.grain);
+	if (Number.isNaN(inside)) return NaN;
 	const enough = returnToNitrogen(curve, prices, inside) - dollars;
-	if (Number.isNaN(enough) || returnToNitrogen(curve, prices, end) >= enough) return inside === inside ? end : NaN;
+	if (returnToNitrogen(curve, prices, end) >= enough) return end;
 	let outside = end;
 	for (let step = 0; step < HALVINGS; step++) {
 		const middle = (inside + outside) / 2;

@@ -1,0 +1,65 @@
+import { figure, notApplicable, type Answer } from '../../figure/figure';
+import type { CompiledRule } from '../../packs/pack';
+import { mineralNitrogen } from '../../reading/mineral-nitrogen';
+import type { Site } from '../../reading/site';
+import type { NitrogenPass } from '../../schema-types';
+import { formatNumber } from '../../units/display';
+import type { PlacedParameters } from './placed-factor';
+
+const LABEL = 'placed as the factor asks';
+
+/**
+ * The nitrogen that the programme puts where and when a placed-and-timed factor is valid, lb N/ac.
+ * @returns does not apply, naming the first condition that fails
+ */
+export function readPlacedNitrogen(site: Site, { parametersFor }: CompiledRule): Answer {
+	const p = parametersFor(site.crop.id) as PlacedParameters;
+	const passes = (site.programme ?? []).filter(({ nitrogen }) => nitrogen > 0);
+	const wanted = `It is valid only for a starter band of at most ${p.mostStarterLb} lb N and the rest at the row base, in ${p.mostPasses} passes at most from V6 on, with soil nitrate known.`;
+	if (passes.length === 0) return notApplicable(LABEL, 'no nitrogen passes are planned yet', wanted);
+	const failing = failingCondition(passes, p);
+	if (failing) return notApplicable(LABEL, failing, wanted);
+	const residual = mineralNitrogen(site.layers);
+	if (!residual.applies) return notApplicable(LABEL, `the nitrate left in the ground is not known`, residual.remedy);
+	return figure({
+		label: LABEL,
+		value: passes.reduce((sum, { nitrogen }) => sum + nitrogen, 0),
+		unit: 'lb/ac',
+		formula: 'passes of the programme, with the nitrate in the ground known',
+		inputs: [...passes.map(passFigure), residual],
+		basis: 'adviser'
+	});
+}
+
+function failingCondition(passes: readonly NitrogenPass[], p: PlacedParameters): string | undefined {
+	const isStarter = ({ placement }: NitrogenPass) => p.starterPlacements.includes(placement);
+	const starters = passes.filter(isStarter);
+	const rest = passes.filter((pass) => !isStarter(pass));
+	const starterLb = starters.reduce((sum, { nitrogen }) => sum + nitrogen, 0);
+	const misplaced = rest.find(({ placement }) => !p.placements.includes(placement));
+	if (misplaced) return `${nameOf(misplaced)} is ${misplaced.placement}, not ${p.placements.join(' or ')}`;
+	if (starters.length === 0) return `there is no starter beside the row (${p.starterPlacements.join(' or ')})`;
+	if (starterLb > p.mostStarterLb) {
+		return `the starter carries ${formatNumber(starterLb, 'lb/ac')} lb N, more than ${p.mostStarterLb}`;
+	}
+	if (rest.length === 0) return 'nothing is placed at the row base after the starter';
+	if (rest.length > p.mostPasses) return `${rest.length} passes follow the starter, more than ${p.mostPasses}`;
+	const early = rest.find(({ daysFromPlanting }) => daysFromPlanting < p.earliestDaysFromPlanting);
+	if (early) {
+		return `${nameOf(early)} comes ${early.daysFromPlanting} days from planting, before V6 (taken as ${p.earliestDaysFromPlanting} days)`;
+	}
+	return undefined;
+}
+
+function nameOf({ label }: NitrogenPass): string {
+	return label ? `“${label}”` : 'a pass';
+}
+
+function passFigure(pass: NitrogenPass) {
+	return figure({
+		label: `${pass.label ?? 'pass'}, ${pass.placement}, ${pass.daysFromPlanting} days from planting`,
+		value: pass.nitrogen,
+		unit: 'lb/ac',
+		basis: 'adviser'
+	});
+}

@@ -1,0 +1,33 @@
+import { figure, notApplicable, type Answer } from '../../figure/figure';
+import type { CompiledRule } from '../../packs/pack';
+import type { Site } from '../../reading/site';
+import { DEPTH_SLACK_IN, poundsByLayer } from '../../reading/soil-pounds';
+import { LB_AC_PER_PPM_INCH } from '../../units/factors';
+
+/** As deep as roots of a field crop are sampled. */
+const DEEPEST_IN = 48;
+
+/**
+ * Mean nitrate-N of the root zone, ppm, each layer weighing by its thickness.
+ * @returns does not apply where nitrate is not known down to the depth that the guide asks for
+ */
+export function readRootZoneNitrate({ layers, crop }: Site, { parametersFor }: CompiledRule): Answer {
+	const { leastNitrateDepthIn } = parametersFor(crop.id) as { leastNitrateDepthIn: number };
+	const { parts, reachedIn } = poundsByLayer(layers, 'NO3-N', DEEPEST_IN);
+	const label = 'nitrate-N of the root zone';
+	const remedy = `Take a nitrate sample, 0 to ${leastNitrateDepthIn} in or deeper.`;
+	if (parts.length === 0) return notApplicable(label, 'the report gives no nitrate-N', remedy);
+	if (reachedIn < leastNitrateDepthIn - DEPTH_SLACK_IN) {
+		const reason = `nitrate-N was measured only to ${+reachedIn.toFixed(1)} in, and this needs it to ${leastNitrateDepthIn} in`;
+		return notApplicable(label, reason, remedy);
+	}
+	const pounds = parts.reduce((sum, part) => sum + part.value, 0);
+	return figure({
+		label: `${label}, 0-${+reachedIn.toFixed(1)} in`,
+		value: pounds / (LB_AC_PER_PPM_INCH * reachedIn),
+		unit: 'ppm',
+		formula: `mean by depth: pounds / (0.3 x ${+reachedIn.toFixed(1)} in)`,
+		inputs: parts,
+		basis: 'measured'
+	});
+}

@@ -1,0 +1,16 @@
+import type { CompiledRule } from '../../packs/pack';
+import type { EconomicResponse, NitrogenTerms } from '../../schema-types';
+
+/** A rule by a response curve at the objective and tolerance that the adviser set; every other rule as it is. */
+export function withObjective(compiled: CompiledRule, { objective, toleranceDollars }: NitrogenTerms): CompiledRule {
+	if (compiled.kind.kind !== 'economic-response') return compiled;
+	if (objective === undefined && toleranceDollars === undefined) return compiled;
+	const wanted = { ...(objective && { objective }), ...(toleranceDollars !== undefined && { toleranceDollars }) };
+	return {
+		...compiled,
+		parametersFor(crop) {
+			const own = compiled.parametersFor(crop) as EconomicResponse | undefined;
+			return own && { ...own, ...wanted };
+		}
+	};
+}
