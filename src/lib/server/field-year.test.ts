@@ -163,7 +163,7 @@ describe('an issued sheet', () => {
 			expect(text).toContain(words);
 		}
 		const footer = typeof document.footer === 'function' ? document.footer(1, 2, {} as never) : undefined;
-		expect(JSON.stringify(footer)).toContain('Prepared by Ada with Tri-state guide 1995 1.1.0');
+		expect(JSON.stringify(footer)).toContain('Prepared by Ada with Tri-state guide 1995 1.2.0');
 	});
 
 	it('becomes a calendar whose entries last a day and keep their identity', () => {

@@ -1,6 +1,6 @@
 import type { AdviseRequest, Crop, PackDocument } from '../../core/schema-types';
 import { currentLibrary } from './current-library';
-import { requestFor } from './field-year';
+import { requestFor } from './field-request';
 import { planningYear } from './planning-year';
 import { listFields } from './stores/fields';
 import { theBook } from './the-book';

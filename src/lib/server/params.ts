@@ -2,6 +2,7 @@ import { error } from '@sveltejs/kit';
 import { currentLibrary } from './current-library';
 import { loadFieldYear, type Advice, type FieldYear } from './field-year';
 import { ActionError } from './book/action-error';
+import { listCropTests, type CropTest } from './stores/crop-tests';
 import { findFieldYear, type FieldYearRow } from './stores/field-years';
 import { theBook } from './the-book';
 import { today } from './today';
@@ -30,4 +31,11 @@ export function goalOf({ field, year }: { field: string; year: string }): FieldY
 	const goal = findFieldYear(theBook(), field, yearOf(year));
 	if (!goal) throw new ActionError('Set the crop and the yield goal first.');
 	return goal;
+}
+
+/** A test in the standing crop of an address's field-year. */
+export function cropTestOf(params: { field: string; year: string }, id: string): CropTest {
+	const test = listCropTests(theBook(), goalOf(params).id).find((candidate) => candidate.id === id);
+	if (!test) throw new ActionError('This test was removed meanwhile. Reload the page.');
+	return test;
 }

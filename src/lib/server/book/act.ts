@@ -15,7 +15,9 @@ export type BookTable =
 	| 'lab_import_row'
 	| 'setting'
 	| 'guide'
-	| 'guide_version';
+	| 'guide_version'
+	| 'crop_test'
+	| 'response_curve';
 
 type Value = string | number | null;
 type Row = Record<string, Value>;

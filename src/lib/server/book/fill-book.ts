@@ -11,7 +11,7 @@ const asBook = validator<BookDocument>('book');
  * @throws InputError for a document that does not fit; nothing is written then
  */
 export function fillBook(db: Database, document: unknown): void {
-	const { growers, prices, preparedBy } = asBook(document);
+	const { growers, prices, preparedBy, responseCurves = [] } = asBook(document);
 	fill(db, (writer) => {
 		for (const grower of growers) {
 			const growerId = randomUUID();
@@ -19,6 +19,9 @@ export function fillBook(db: Database, document: unknown): void {
 			for (const field of grower.fields) writeField(writer, growerId, field);
 		}
 		for (const { item, since, amount } of prices) writer.insert('price', { id: randomUUID(), item, since, amount });
+		for (const curve of responseCurves) {
+			writer.insert('response_curve', { id: curve.id, curve: JSON.stringify(curve) });
+		}
 		if (preparedBy) writer.put('setting', { id: 'preparedBy', value: preparedBy });
 	});
 }
@@ -62,7 +65,8 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
 		liming_product: year.limingProduct ?? null,
 		lime_placement: year.limePlacement ?? null,
 		next_crop: year.nextCrop ?? null,
-		next_yield_goal: year.nextYieldGoal ?? null
+		next_yield_goal: year.nextYieldGoal ?? null,
+		nitrogen: year.nitrogen ? JSON.stringify(year.nitrogen) : null
 	});
 	for (const { nutrient, method, ownRate, reason } of year.choices ?? []) {
 		writer.insert('choice', {
@@ -73,6 +77,9 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
 			own_rate: ownRate ?? null,
 			reason: reason ?? null
 		});
+	}
+	for (const [kind, found] of Object.entries(year.inSeason ?? {})) {
+		writer.insert('crop_test', { id: randomUUID(), field_year_id: id, kind, found: JSON.stringify(found) });
 	}
 	for (const { plan, doneOn } of year.passes ?? []) {
 		const row = { ...plan, id: randomUUID() };

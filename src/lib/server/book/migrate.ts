@@ -1,9 +1,10 @@
 import type { Database } from 'better-sqlite3';
 import book from './001-book.sql?raw';
 import rates from './002-rates.sql?raw';
+import nitrogen from './003-nitrogen.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
-const MIGRATIONS: readonly string[] = [book, rates];
+const MIGRATIONS: readonly string[] = [book, rates, nitrogen];
 
 /**
  * Applies the migrations a book has not seen, all or none.

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
-import type { CropId, Pass, PhScale, PreviousCropId, RateNutrient } from '../../../core/schema-types';
-import { act } from '../book/act';
+import type { CropId, NitrogenTerms, Pass, PhScale, PreviousCropId, RateNutrient } from '../../../core/schema-types';
+import { act, type Writer } from '../book/act';
 
 export interface FieldYearRow {
 	id: string;
@@ -23,6 +23,8 @@ export interface FieldYearRow {
 	lime_placement: 'incorporated' | 'surface' | null;
 	next_crop: CropId | null;
 	next_yield_goal: number | null;
+	/** NitrogenTerms as JSON. */
+	nitrogen: string | null;
 }
 
 /** A pass as it stands in the book. */
@@ -78,6 +80,13 @@ export function setNextCrop(
 	act(db, { label, fieldId: fieldYear.field_id }, (writer) => writer.update('field_year', fieldYear.id, { ...next }));
 }
 
+/** What the adviser wants of nitrogen this year, and what else brings some. */
+export function setNitrogenTerms(db: Database, fieldYear: FieldYearRow, terms: NitrogenTerms): void {
+	act(db, { label: 'Changed the terms of nitrogen', fieldId: fieldYear.field_id }, (writer) =>
+		writer.update('field_year', fieldYear.id, { nitrogen: JSON.stringify(terms) })
+	);
+}
+
 export function listChoices(db: Database, fieldYearId: string): Choice[] {
 	return db
 		.prepare<
@@ -100,19 +109,21 @@ export function listChoices(db: Database, fieldYearId: string): Choice[] {
 
 /** Settles nutrients of a year at once. */
 export function choose(db: Database, fieldYear: FieldYearRow, choices: readonly Choice[], label: string): void {
-	act(db, { label, fieldId: fieldYear.field_id }, (writer) => {
-		for (const { nutrient, method, ownRate, reason, bothYears } of choices) {
-			writer.put('choice', {
-				id: `${fieldYear.id}:${nutrient}`,
-				field_year_id: fieldYear.id,
-				nutrient,
-				method: method ?? null,
-				own_rate: ownRate ?? null,
-				reason: reason ?? null,
-				both_years: bothYears ? 1 : 0
-			});
-		}
-	});
+	act(db, { label, fieldId: fieldYear.field_id }, (writer) => writeChoices(writer, fieldYear, choices));
+}
+
+function writeChoices(writer: Writer, { id }: FieldYearRow, choices: readonly Choice[]): void {
+	for (const { nutrient, method, ownRate, reason, bothYears } of choices) {
+		writer.put('choice', {
+			id: `${id}:${nutrient}`,
+			field_year_id: id,
+			nutrient,
+			method: method ?? null,
+			own_rate: ownRate ?? null,
+			reason: reason ?? null,
+			both_years: bothYears ? 1 : 0
+		});
+	}
 }
 
 export function unchoose(db: Database, fieldYear: FieldYearRow, nutrient: RateNutrient): void {
@@ -142,7 +153,20 @@ export function changePasses(
 	removed: readonly string[],
 	added: readonly Pass[]
 ): void {
+	changeSeason(db, fieldYear, label, [], removed, added);
+}
+
+/** Settles rates and replaces passes in one action. */
+export function changeSeason(
+	db: Database,
+	fieldYear: FieldYearRow,
+	label: string,
+	choices: readonly Choice[],
+	removed: readonly string[],
+	added: readonly Pass[]
+): void {
 	act(db, { label, fieldId: fieldYear.field_id }, (writer) => {
+		writeChoices(writer, fieldYear, choices);
 		const kept = new Set(added.map(({ id }) => id).filter((id) => removed.includes(id)));
 		for (const id of removed) if (!kept.has(id)) writer.remove('pass', id);
 		for (const pass of added) {

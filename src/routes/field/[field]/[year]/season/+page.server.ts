@@ -1,5 +1,9 @@
+import { notApplicable, type Answer } from '$core/figure/figure';
 import { cautionsFor } from '$core/season/hazards';
-import { passCeiling, productOf } from '$core/season/plan-context';
+import { passCeiling } from '$core/season/pass-ceiling';
+import { passNutrient } from '$core/season/pass-nutrients';
+import { productOf, type PlanContext } from '$core/season/plan-context';
+import type { Pass } from '$core/schema-types';
 import { inSystem } from '$core/units/rate-units';
 import { currentLibrary } from '$lib/server/current-library';
 import { fieldYearOf } from '$lib/server/params';
@@ -21,21 +25,32 @@ export const load: PageServerLoad = ({ params }) => {
 	}));
 	const base = { fieldId: field.id, year, units, catalogue, hasGoal: goal !== undefined };
 	if (!advice) return { ...base, season: undefined };
-	const { context, passes, costs, chosen, totals, checks, crop } = advice;
+	const { context, passes, costs, chosen, totals, checks, crop, debt } = advice;
+	const { holdingLimit, holdingRoom } = context;
 	return {
 		...base,
 		season: {
 			cropName: crop.name,
 			plantingDate: context.plantingDate,
-			ceiling: inSystem(passCeiling(context), units),
+			ceiling: inSystem(holdingRoom.applies ? holdingRoom : holdingLimit, units),
+			debt: inSystem(debt, units),
 			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
 			totals: totals.map((total) => inSystem(total, units)),
 			checks,
 			passes: passes.map((record) => ({
 				...passView(record, products, units),
+				room: inSystem(roomFor(record.plan, context), units),
 				cost: inSystem(costs.get(record.plan.id)!, units),
 				cautions: cautionsFor(productOf(record.plan, products), record.plan.placement, cautions)
 			}))
 		}
 	};
 };
+
+/** What the ground takes on the day of a pass that carries nitrogen. */
+function roomFor(plan: Pass, context: PlanContext): Answer {
+	const product = productOf(plan, context.products);
+	return passNutrient(plan, product, 'N') > 0
+		? passCeiling(context, plan.date, product)
+		: notApplicable('room', 'it carries no nitrogen', '');
+}

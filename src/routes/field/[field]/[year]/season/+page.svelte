@@ -100,7 +100,7 @@
 					</tr>
 				</thead>
 				<tbody>
-					{#each season.passes as { plan, doneOn, productName, rate, nutrients, cost, cautions } (plan.id)}
+					{#each season.passes as { plan, doneOn, productName, rate, nutrients, room, cost, cautions } (plan.id)}
 						{@const severity = complaint(plan.id)}
 						<tr class:done={doneOn !== null}>
 							<td class="date">{longDate(plan.date)}</td>
@@ -117,6 +117,7 @@
 								{#each nutrients as { nutrient, amount } (nutrient)}
 									<div class="nowrap">{nutrient} <Quantity answer={amount} bare /></div>
 								{/each}
+								{#if room.applies}<div class="small soft nowrap">room for <Quantity answer={room} bare /></div>{/if}
 							</td>
 							<td class="num"
 								>{#if cost.applies}<Quantity answer={cost} />{:else}<span class="small soft">no price</span>{/if}</td
@@ -173,6 +174,12 @@
 							{/each}
 						</tbody>
 					</table>
+					{#if season.debt.applies}
+						<p class="small">
+							{season.debt.value < 0 ? 'Sweetens the ground like' : 'Lime that undoes the acid of these passes:'}
+							<Quantity answer={season.debt} /> of pure CaCO3.
+						</p>
+					{/if}
 				</section>
 				<section>
 					<h2>Checks</h2>

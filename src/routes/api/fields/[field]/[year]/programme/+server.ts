@@ -15,8 +15,14 @@ export const POST: RequestHandler = ({ request, params }) =>
 	answerJson(request, asEmpty, () => {
 		const { goal, chosen, context, passes } = adviceOf(params);
 		if (chosen.length === 0) throw new ActionError('Choose rates first; there is nothing to place yet.');
-		const planned = passes.filter(({ doneOn }) => doneOn === null).map(({ plan }) => plan.id);
+		const planned = passes.map(({ plan }) => plan).filter((plan) => !context.applied.includes(plan));
 		const programme = proposeProgramme(context);
-		changePasses(theBook(), goal, 'Proposed a programme', planned, programme.passes);
+		changePasses(
+			theBook(),
+			goal,
+			'Proposed a programme',
+			planned.map(({ id }) => id),
+			programme.passes
+		);
 		return { notes: programme.notes };
 	});

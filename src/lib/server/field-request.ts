@@ -1,0 +1,142 @@
+import type { Database } from 'better-sqlite3';
+import type { Choice } from '../../core/rates/choose';
+import { settledNitrogen } from '../../core/rates/settled-nitrogen';
+import { speaksFor } from '../../core/rates/nitrogen/own-curves';
+import { nitrogenProgramme } from '../../core/season/nitrogen-programme';
+import { usualPlantingDate } from '../../core/season/propose-programme';
+import type { AdviseRequest, InSeason, NitrogenTerms, Product } from '../../core/schema-types';
+import type { UnitSystem } from '../../core/units/rate-units';
+import type { Library } from './knowledge';
+import { listCropTests, testsInUse } from './stores/crop-tests';
+import { findField, listSamples, type FieldRow, type SampleRecord } from './stores/fields';
+import { findFieldYear, listChoices, listPasses, type FieldYearRow, type PassRecord } from './stores/field-years';
+import { pricesOn, type PriceList } from './stores/prices';
+import { listCurves } from './stores/response-curves';
+
+/** What the book holds of a field in a year, as the rates need it. */
+export interface Records {
+	field: FieldRow;
+	goal: FieldYearRow;
+	samples: readonly SampleRecord[];
+	prices: PriceList;
+	choices: readonly Choice[];
+	passes: readonly PassRecord[];
+	tests: InSeason;
+}
+
+/** The request behind a field's rates; undefined while its goal or sample is missing. */
+export function requestFor(
+	db: Database,
+	library: Library,
+	fieldId: string,
+	year: number,
+	today: string
+): AdviseRequest | undefined {
+	const field = findField(db, fieldId);
+	const goal = findFieldYear(db, fieldId, year);
+	const samples = listSamples(db, fieldId);
+	if (!field || !goal || samples.length === 0) return undefined;
+	return fieldRequest(db, library, recordsOf(db, field, goal, samples, pricesOn(db, today)), today);
+}
+
+/** The rest of the records of a field-year. */
+export function recordsOf(
+	db: Database,
+	field: FieldRow,
+	goal: FieldYearRow,
+	samples: readonly SampleRecord[],
+	prices: PriceList
+): Records {
+	const choices = listChoices(db, goal.id);
+	const passes = listPasses(db, goal.id);
+	return { field, goal, samples, prices, choices, passes, tests: testsInUse(listCropTests(db, goal.id)) };
+}
+
+/** The request that the command line and the API would take for this field, with the nitrogen settled on. */
+export function fieldRequest(db: Database, library: Library, records: Records, today: string): AdviseRequest {
+	const base = requestOf(records, library.products, today);
+	const curves = listCurves(db).filter((curve) => speaksFor(curve, base.crop, base.field));
+	const choice = records.choices.find(({ nutrient }) => nutrient === 'N');
+	const programme = nitrogenProgramme(
+		records.passes,
+		library.products,
+		plantingDateOf(records.goal, library),
+		choice && testedOn(choice, records.tests, library)
+	);
+	const request = {
+		...base,
+		...(curves.length > 0 ? { responseCurves: curves } : {}),
+		...(programme.length > 0 ? { programme } : {})
+	};
+	const nitrogenRate = choice && settledNitrogen(choice, request, library, today);
+	return nitrogenRate === undefined ? request : { ...request, nitrogenRate };
+}
+
+/** The day of the test that a choice of nitrogen stands on; undefined where it stands on none. */
+export function testedOn({ method }: Choice, tests: InSeason, { packs }: Library): string | undefined {
+	const kind = packs.rules.find((rule) => rule.method === method)?.kind;
+	return kind?.covers === 'from now on' && kind.test ? tests[kind.test]?.date : undefined;
+}
+
+/** The planting date set, else the usual one of the crop. */
+export function plantingDateOf({ crop, year, planting_date }: FieldYearRow, { schedules }: Library): string {
+	const schedule = schedules.find((candidate) => candidate.crop === crop);
+	return planting_date ?? (schedule ? usualPlantingDate(schedule, year) : `${year}-05-01`);
+}
+
+function requestOf(
+	{ field, goal, samples: [sample, ...earlier], prices, tests }: Records,
+	products: readonly Product[],
+	today: string
+): AdviseRequest {
+	const price = (item: string) => prices.get(item);
+	const lime = products.find(({ id }) => id === goal.liming_product);
+	return withoutUndefined({
+		units: 'us' as UnitSystem,
+		field: withoutUndefined({
+			areaAcres: field.area_ac ?? undefined,
+			textureClass: field.texture as AdviseRequest['field']['textureClass'] | undefined,
+			slopePercent: field.slope_percent ?? undefined,
+			drainage: field.drainage as AdviseRequest['field']['drainage'] | undefined,
+			irrigated: field.irrigated === 1,
+			tenure: field.tenure ?? undefined
+		}),
+		sample: sample!.report,
+		earlierSamples: earlier.map(({ report }) => report),
+		crop: withoutUndefined({
+			id: goal.crop,
+			yieldGoal: goal.yield_goal,
+			previousCrop: goal.previous_crop ?? undefined,
+			rowSpacingIn: goal.row_spacing_in ?? undefined,
+			residueRemovedPercent: goal.residue_removed_percent ?? undefined
+		}),
+		prices: withoutUndefined({
+			grain: price(`grain:${goal.crop}`),
+			nitrogen: price('nutrient:N'),
+			P2O5: price('nutrient:P2O5'),
+			K2O: price('nutrient:K2O'),
+			S: price('nutrient:S'),
+			...Object.fromEntries(MINOR.map((nutrient) => [nutrient, price(`nutrient:${nutrient}`)])),
+			lime: price(`product:${lime?.id ?? REFERENCE_LIME}`)
+		}),
+		targetPh: goal.target_ph ?? undefined,
+		targetPhScale: goal.target_ph_scale ?? undefined,
+		limeDepthIn: goal.lime_depth_in ?? undefined,
+		limePlacement: goal.lime_placement ?? undefined,
+		limingMaterial: lime?.lime,
+		nextCrop:
+			goal.next_crop && goal.next_yield_goal ? { id: goal.next_crop, yieldGoal: goal.next_yield_goal } : undefined,
+		nitrogen: goal.nitrogen === null ? undefined : (JSON.parse(goal.nitrogen) as NitrogenTerms),
+		inSeason: Object.keys(tests).length > 0 ? tests : undefined,
+		asOf: today
+	});
+}
+
+/** The product whose price stands for the guides' reference lime. */
+export const REFERENCE_LIME = 'aglime';
+const MINOR = ['Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
+
+/** Rows hold null, requests leave a key out. */
+function withoutUndefined<T extends object>(value: T): T {
+	return Object.fromEntries(Object.entries(value).filter(([, part]) => part !== undefined && part !== null)) as T;
+}
