@@ -2,14 +2,17 @@ import { text } from 'node:stream/consumers';
 import { InputError, type Problem } from '../src/core/check/problem';
 import { validator } from '../src/core/check/validator';
 import { advise } from '../src/core/rates/advise';
-import type { AdviseRequest } from '../src/core/schema-types';
+import { fitTrial } from '../src/core/rates/nitrogen/response/answer-fit';
+import type { AdviseRequest, FitRequest } from '../src/core/schema-types';
 import { theLibrary } from '../src/lib/server/knowledge';
 import { today } from '../src/lib/server/today';
 
 const asAdviseRequest = validator<AdviseRequest>('advise-request');
+const asFitRequest = validator<FitRequest>('fit-request');
 
 const VERBS: Record<string, (request: unknown) => unknown> = {
-	advise: (request) => advise(asAdviseRequest(request), theLibrary(), today())
+	advise: (request) => advise(asAdviseRequest(request), theLibrary(), today()),
+	fit: (request) => fitTrial(asFitRequest(request))
 };
 
 const USAGE = `usage: cosecha <verb> < request.json > answer.json

@@ -81,6 +81,7 @@
 	{/if}
 	<a href="/import">Import a lab file</a>
 	<a href="/guides">Guides</a>
+	<a href="/curves">Curves</a>
 	<div class="right">
 		{#if message}<span class="soft small" role="status">{message}</span>{/if}
 		{#if data.undoable}

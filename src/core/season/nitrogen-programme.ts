@@ -10,32 +10,26 @@ export interface BookedPass {
 	doneOn: string | null;
 }
 
-/**
- * The nitrogen passes of a plan as the rates see them. A test in the standing crop divides the season: what is dated
- * before it counts as applied, and says so where nobody booked it.
- * @param testedOn YYYY-MM-DD, undefined where the nitrogen stands on no test
- */
+/** The nitrogen passes of a plan, planned and applied, as the rates see them. */
 export function nitrogenProgramme(
 	passes: readonly BookedPass[],
 	products: readonly Product[],
-	plantingDate: string,
-	testedOn: string | undefined
+	plantingDate: string
 ): NitrogenPass[] {
-	return passes.flatMap((booked) => {
-		const { plan, doneOn } = booked;
+	return passes.flatMap(({ plan, doneOn }) => {
 		const product = productOf(plan, products);
 		const nitrogen = passNutrient(plan, product, 'N');
 		if (nitrogen === 0) return [];
 		const acidity = passAcidity(plan, product);
 		const date = doneOn ?? plan.date;
-		const unbooked = doneOn === null && isBefore(booked, testedOn);
 		return [
 			{
-				label: unbooked ? `${plan.label} (dated before the test, not booked as applied)` : plan.label,
+				label: plan.label,
 				nitrogen,
 				placement: plan.placement,
+				date,
 				daysFromPlanting: differenceInCalendarDays(parseISO(date), parseISO(plantingDate)),
-				applied: doneOn !== null || unbooked,
+				applied: doneOn !== null,
 				...(acidity.applies ? { caco3: acidity.value } : {})
 			}
 		];

@@ -17,7 +17,9 @@ const DIGITS: Record<string, number> = {
 	lb: 0,
 	'short tons': 2,
 	'gal/ac': 1,
-	'per ft2': 1
+	'per ft2': 1,
+	'bu/ac': 1,
+	'ton/ac': 2
 };
 
 /**

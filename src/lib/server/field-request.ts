@@ -57,12 +57,7 @@ export function fieldRequest(db: Database, library: Library, records: Records, t
 	const base = requestOf(records, library.products, today);
 	const curves = listCurves(db).filter((curve) => speaksFor(curve, base.crop, base.field));
 	const choice = records.choices.find(({ nutrient }) => nutrient === 'N');
-	const programme = nitrogenProgramme(
-		records.passes,
-		library.products,
-		plantingDateOf(records.goal, library),
-		choice && testedOn(choice, records.tests, library)
-	);
+	const programme = nitrogenProgramme(records.passes, library.products, plantingDateOf(records.goal, library));
 	const request = {
 		...base,
 		...(curves.length > 0 ? { responseCurves: curves } : {}),

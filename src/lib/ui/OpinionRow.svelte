@@ -19,15 +19,19 @@
 		/** What opens under the row, and what its button says. */
 		panel?: Snippet;
 		panelLabel?: string;
+		/** Where tests in the standing crop are booked. */
+		walk?: string;
 	}
-	const { row, base, units, suits, panel, panelLabel = '' }: Props = $props();
+	const { row, base, units, suits, panel, panelLabel = '', walk }: Props = $props();
 
 	const giving = $derived(row.opinions.filter(({ answer }) => answer.applies));
+	/** Rules that hold for one kind of programme only: shown grey while the plan is another. */
+	const waiting = $derived(row.opinions.filter(({ answer, schoolId }) => !answer.applies && isForProgramme(schoolId)));
 	/** Schools that do not apply, those with the same reason together. */
 	const silent = $derived.by(() => {
 		const reasons = new SvelteMap<string, string[]>();
-		for (const { answer, school, guide } of row.opinions) {
-			if (answer.applies) continue;
+		for (const { answer, school, schoolId, guide } of row.opinions) {
+			if (answer.applies || isForProgramme(schoolId)) continue;
 			const why = `${answer.reason}. ${answer.remedy}`;
 			reasons.set(why, [...(reasons.get(why) ?? []), `${school} (${guide})`]);
 		}
@@ -39,6 +43,15 @@
 	let rate = $state('');
 	let reason = $state('');
 	let problem = $state('');
+
+	function isForProgramme(schoolId: string): boolean {
+		return schoolId === 'placed-and-timed';
+	}
+
+	/** Plans the passes that a rule for one kind of programme asks for, and chooses it. */
+	async function planSo(method: string): Promise<void> {
+		problem = (await post(base.replace('/choices', '/programme'), { placed: method })) ?? '';
+	}
 
 	async function choose(method: string, school: string, bothYears = false): Promise<void> {
 		const label = `Chose ${school.toLowerCase()} for ${row.nutrient}${bothYears ? ', two years in one pass' : ''}`;
@@ -90,7 +103,7 @@
 			{@const single = chosen && !row.choice?.bothYears}
 			{@const both = chosen && row.choice?.bothYears === true}
 			<div class="cell" class:chosen>
-				<div class="school">{opinion.school} <span class="soft">{opinion.guide}</span></div>
+				<div class="school">{opinion.school} <span class="soft">{opinion.objective ?? opinion.guide}</span></div>
 				<div class="rate">
 					{#if opinion.none}<span>none</span>{/if}
 					<Quantity answer={opinion.answer} bare label={`${row.name} by ${opinion.guide}: ${opinion.title}`} />
@@ -100,13 +113,25 @@
 							answer={opinion.cost}
 						/>{:else}{opinion.cost.reason}{/if}
 				</div>
+				{#if opinion.objective}<div class="small soft">{opinion.curve}</div>{/if}
+				{#if opinion.stands}
+					<div class="small soft">
+						{opinion.stands}{#if opinion.total?.applies && opinion.answer.applies && opinion.total.value !== opinion.answer.value},
+							<Quantity answer={opinion.total} /> with what was applied{/if}
+					</div>
+				{/if}
+				{#each opinion.zones as zone (zone.name)}
+					<div class="small soft">{zone.name} <Quantity answer={zone.rate} bare /></div>
+				{/each}
 				{#if opinion.of && !opinion.none}<div class="small soft">{opinion.of}</div>{/if}
-				{#if row.repeats.has(opinion.title)}<div class="small soft">{opinion.title}</div>{/if}
+				{#if row.repeats.has(opinion.title) && !opinion.objective}<div class="small soft">{opinion.title}</div>{/if}
 				{#if opinion.approximate}<div class="small mark-about">≈ approximate: {opinion.approximate}</div>{/if}
 				{#if suits?.school === opinion.schoolId}<div class="small mark-suits">{suits.why}</div>{/if}
 				<div class="pick">
 					{#if single}
 						<span class="mark">✓ chosen</span>
+					{:else if opinion.stands === 'for this dressing'}
+						<a href={walk}>Take it into the season</a>
 					{:else}
 						<button
 							type="button"
@@ -126,6 +151,18 @@
 							>{/if}
 					</div>
 				{/if}
+			</div>
+		{/each}
+		{#each waiting as { method, school, guide, answer } (method)}
+			<div class="cell waiting">
+				<div class="school">{school} <span class="soft">{guide}</span></div>
+				{#if !answer.applies}
+					<div class="small"><strong>Not on this programme:</strong> {answer.reason}.</div>
+					<div class="small">{answer.remedy}</div>
+				{/if}
+				<div class="pick">
+					<button type="button" class="plain" onclick={() => planSo(method)}>Plan the passes so</button>
+				</div>
 			</div>
 		{/each}
 		<div class="cell own" class:chosen={row.own !== undefined}>
@@ -158,6 +195,7 @@
 			{#each silent as { why, schools } (why)}
 				<li><strong>{schools}</strong> <span class="soft">does not apply: {why}</span></li>
 			{/each}
+			{#if walk}<li><a href={walk}>Book a test in the standing crop</a></li>{/if}
 		</ul>
 	{/if}
 	{#if panel && open}<div class="panel">{@render panel()}</div>{/if}
@@ -201,6 +239,11 @@
 		border: 2px solid var(--action);
 		background: var(--action-wash);
 		padding: calc(0.6rem - 1px) calc(0.8rem - 1px) calc(0.7rem - 1px);
+	}
+	.waiting {
+		background: var(--paper-deep);
+		border-style: dashed;
+		color: var(--ink-soft);
 	}
 	.own:not(.chosen) {
 		background: transparent;

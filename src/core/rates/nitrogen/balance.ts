@@ -52,3 +52,8 @@ export function nitrogenRemoved(crop: Crop, harvest: Figure): Answer {
 		citation
 	});
 }
+
+/** Pounds of nitrogen in a unit of yield; undefined for crops that fix theirs or whose nitrogen is not known. */
+export function nitrogenPerYield({ nitrogenContent }: Crop): number | undefined {
+	return nitrogenContent && !nitrogenContent.fixes ? nitrogenContent.lbPerYield : undefined;
+}

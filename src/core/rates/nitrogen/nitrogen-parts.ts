@@ -1,11 +1,13 @@
-import { figure, type Answer } from '../../figure/figure';
+import { figure, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
 import type { Site } from '../../reading/site';
 import type { EconomicResponse, NitrogenPass, Rate } from '../../schema-types';
 import { inSystem, type UnitSystem } from '../../units/rate-units';
 import { inputReaders } from '../input-readers';
+import { nitrogenBalance } from './balance';
 import { objectivesOf } from './response/economic-response';
+import { readYieldRich } from './strip-yields';
 
 type Parts = Pick<Rate, 'objectives' | 'response' | 'seasonTotal' | 'zones' | 'stands'>;
 
@@ -14,11 +16,15 @@ export function nitrogenParts(compiled: CompiledRule, site: Site, units: UnitSys
 	const { kind } = compiled;
 	if (kind.kind === 'economic-response') return curveParts(compiled, site, units);
 	if (kind.covers === undefined) return {};
-	const rate = applyRule(compiled, site, inputReaders);
-	const zones = kind.byZone && rate.applies ? { zones: zonesOf(rate, units) } : {};
 	if (kind.covers === 'for this dressing') return { stands: kind.covers };
-	const total = rate.applies ? { seasonTotal: inSystem(withApplied(rate, site.programme), units) } : {};
-	return { stands: kind.covers, ...total, ...zones };
+	const rate = applyRule(compiled, site, inputReaders);
+	if (!rate.applies) return { stands: kind.covers };
+	const testedOn = kind.test && site.inSeason[kind.test]?.date;
+	return {
+		stands: kind.covers,
+		seasonTotal: inSystem(withApplied(rate, site, testedOn), units),
+		...(kind.byZone ? { zones: zonesOf(rate, site, testedOn, units) } : {})
+	};
 }
 
 function curveParts(compiled: CompiledRule, site: Site, units: UnitSystem): Parts {
@@ -37,15 +43,20 @@ function curveParts(compiled: CompiledRule, site: Site, units: UnitSystem): Part
 }
 
 /** What was applied before a rate that was found in season, and that rate. */
-function withApplied(rate: Answer & { applies: true }, programme: readonly NitrogenPass[] = []): Answer {
-	const applied = programme.filter((pass) => pass.applied);
+function withApplied(rate: Figure, { programme = [] }: Site, testedOn: string | undefined): Figure {
+	const parts = programme.filter((pass) => isBefore(pass, testedOn));
 	const before = figure({
-		label: 'applied so far',
-		value: applied.reduce((sum, { nitrogen }) => sum + nitrogen, 0),
+		label: 'applied before',
+		value: parts.reduce((sum, { nitrogen }) => sum + nitrogen, 0),
 		unit: 'lb/ac',
-		formula: applied.length > 0 ? 'sum of the passes applied' : '',
-		inputs: applied.map(({ label, nitrogen }) =>
-			figure({ label: label ?? 'pass', value: nitrogen, unit: 'lb/ac', basis: 'adviser' })
+		formula: parts.length > 0 ? 'sum of the passes before the test' : 'no pass before the test',
+		inputs: parts.map(({ label = 'pass', nitrogen, applied }) =>
+			figure({
+				label: applied ? label : `${label} (dated before the test, not booked as applied)`,
+				value: nitrogen,
+				unit: 'lb/ac',
+				basis: 'adviser'
+			})
 		),
 		basis: 'adviser'
 	});
@@ -53,13 +64,25 @@ function withApplied(rate: Answer & { applies: true }, programme: readonly Nitro
 		label: `${rate.label}, with what was applied`,
 		value: before.value + rate.value,
 		unit: rate.unit,
-		formula: 'applied so far + from now on',
+		formula: 'applied before + from now on',
 		inputs: [before, rate],
 		basis: rate.basis,
 		citation: rate.citation
 	});
 }
 
-function zonesOf(mean: Answer & { applies: true }, units: UnitSystem): Rate['zones'] {
-	return mean.inputs.map((zone) => ({ name: zone.label, rate: inSystem(zone, units) }));
+/** By its day where both days are known, else by what was booked. */
+function isBefore({ date, applied }: NitrogenPass, testedOn: string | undefined): boolean {
+	return date === undefined || testedOn === undefined ? applied === true : date < testedOn;
+}
+
+function zonesOf(mean: Figure, site: Site, testedOn: string | undefined, units: UnitSystem): Rate['zones'] {
+	const zones = site.inSeason.strips?.zones ?? [];
+	return mean.inputs.map((rate, at) => {
+		const yieldRich = readYieldRich({ ...site, zone: zones[at] });
+		const balance = yieldRich.applies
+			? nitrogenBalance(site.crop, withApplied(rate, site, testedOn), yieldRich)
+			: yieldRich;
+		return { name: rate.label, rate: inSystem(rate, units), balance: inSystem(balance, units) };
+	});
 }

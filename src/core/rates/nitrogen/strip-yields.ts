@@ -64,7 +64,7 @@ export function readYieldRich(site: Site): Answer {
 }
 
 /** Share of the nitrogen that ends in the grain: the adviser's, else the guide's. */
-export function readEfficiency(site: Site, { rule, parametersFor }: CompiledRule): Answer {
+export function readEfficiency(site: Site, { parametersFor }: CompiledRule): Answer {
 	const label = 'use efficiency';
 	const own = site.inSeason.strips?.efficiency;
 	if (own !== undefined) return figure({ label, value: own, unit: '', basis: 'adviser' });

@@ -107,9 +107,21 @@ export function listChoices(db: Database, fieldYearId: string): Choice[] {
 		);
 }
 
-/** Settles nutrients of a year at once. */
-export function choose(db: Database, fieldYear: FieldYearRow, choices: readonly Choice[], label: string): void {
-	act(db, { label, fieldId: fieldYear.field_id }, (writer) => writeChoices(writer, fieldYear, choices));
+/**
+ * Settles nutrients of a year at once.
+ * @param terms of nitrogen that go with them; as they are where left out
+ */
+export function choose(
+	db: Database,
+	fieldYear: FieldYearRow,
+	choices: readonly Choice[],
+	label: string,
+	terms?: NitrogenTerms
+): void {
+	act(db, { label, fieldId: fieldYear.field_id }, (writer) => {
+		if (terms) writer.update('field_year', fieldYear.id, { nitrogen: JSON.stringify(terms) });
+		writeChoices(writer, fieldYear, choices);
+	});
 }
 
 function writeChoices(writer: Writer, { id }: FieldYearRow, choices: readonly Choice[]): void {

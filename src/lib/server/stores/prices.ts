@@ -15,6 +15,15 @@ export function pricesOn(db: Database, day: string): PriceList {
 	return new Map(rows.map(({ item, amount }) => [item, amount]));
 }
 
+/** The price of an item before the one in force on a day, with the day it was entered; undefined where there is none. */
+export function priceBefore(db: Database, item: string, day: string): { amount: number; since: string } | undefined {
+	return db
+		.prepare<[string, string], { amount: number; since: string }>(
+			'SELECT amount, since FROM price WHERE item = ? AND since <= ? ORDER BY since DESC LIMIT 1 OFFSET 1'
+		)
+		.get(item, day);
+}
+
 /** Enters prices from a day on; those of the same day are corrected. */
 export function setPrices(db: Database, day: string, prices: ReadonlyMap<string, number>): void {
 	act(db, { label: 'Entered prices' }, (writer) => {

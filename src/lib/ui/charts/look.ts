@@ -25,11 +25,20 @@ export function axis(name: string, min: number, max: number, interval?: number) 
 		axisLine: { show: true, lineStyle: { color: look.inkSoft } },
 		axisTick: { show: true },
 		splitLine: { lineStyle: { color: look.rule } },
-		axisLabel: { color: look.inkSoft, fontFamily: look.font, fontSize: 12 }
+		axisLabel: { color: look.inkSoft, fontFamily: look.font, fontSize: 12, hideOverlap: true }
 	};
 }
 
 /** A label in our look. */
 export function text(formatter: string, color: string, position: string) {
 	return { show: true, formatter, color, position, fontFamily: look.font, fontSize: 13, fontWeight: 600 };
+}
+
+/** Axis ends around values, on whole steps of 1, 2 or 5 times a power of ten. */
+export function roundEnds(values: readonly number[]): { min: number; max: number; step: number } {
+	const [low, high] = [Math.min(...values), Math.max(...values)];
+	const rough = Math.max(high - low, 1e-9) / 5;
+	const power = 10 ** Math.floor(Math.log10(rough));
+	const step = [1, 2, 5, 10].find((times) => times * power >= rough)! * power;
+	return { min: Math.floor(low / step) * step, max: Math.ceil(high / step) * step, step };
 }

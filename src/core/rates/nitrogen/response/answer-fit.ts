@@ -16,7 +16,11 @@ const USUAL_SEED = 1;
 const LEAST_RATES = 3;
 const LEAST_OBSERVATIONS = 4;
 
-type Progress = { done: number; total: number };
+/** How far the bootstrap has come. */
+interface Progress {
+	done: number;
+	total: number;
+}
 
 /**
  * Curves through the plots of a trial, the rates they call for, and how sure they are.

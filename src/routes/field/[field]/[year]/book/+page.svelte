@@ -44,6 +44,9 @@
 			</div>
 			<Button size="small" kind="tertiary" type="submit">Book the harvest</Button>
 		</form>
+		<p>
+			<a href={`/field/${data.fieldId}/${data.year}/walk`}>Count tillers, book a nitrate test or reference strips</a>
+		</p>
 		<section class="section">
 			<h2>Passes, planned and applied</h2>
 			{#if data.passes.length === 0}

@@ -6,11 +6,13 @@ import { outlookOf } from '$core/rates/outlook/six-year-outlook';
 import { tenureAdvice } from '$core/rates/phosphorus-potassium/tenure-advice';
 import { readSoilPh } from '$core/reading/ph-scale';
 import { siteTargetPh } from '$core/reading/target-ph';
+import type { Objective } from '$core/schema-types';
 import { formatNumber } from '$core/units/display';
 import { inSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
 import { currentLibrary } from '$lib/server/current-library';
 import type { Advice, FieldYear } from '$lib/server/field-year';
 import { goalPage } from '$lib/server/goal-page';
+import { nitrogenPage } from '$lib/server/nitrogen-page';
 import { fieldYearOf } from '$lib/server/params';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
@@ -32,6 +34,11 @@ const ROWS = [
 ] as const;
 
 const OUTLOOK_YEARS = 6;
+const OBJECTIVE_NAMES: Record<Objective, string> = {
+	'most-yield': 'most yield',
+	'most-profit': 'most profit',
+	'least-left': 'least left behind'
+};
 
 export const load: PageServerLoad = ({ params }) => {
 	const fieldYear = fieldYearOf(params);
@@ -47,6 +54,7 @@ export const load: PageServerLoad = ({ params }) => {
 		outlooks: advice ? outlooks(advice, units) : [],
 		nextCrop: advice?.request.nextCrop,
 		lime: advice ? limeOf(fieldYear, advice, units) : undefined,
+		nitrogen: advice ? nitrogenPage(fieldYear, advice, units) : undefined,
 		hasPasses: (advice?.passes.length ?? 0) > 0,
 		units
 	};
@@ -68,6 +76,11 @@ function rowOf({ nutrient, name, unit, always }: (typeof ROWS)[number], advice: 
 			cost: inSystem(rate.cost, units),
 			approximate: rate.approximate,
 			of: nutrient === 'lime' ? limeText(rate.worksheet) : undefined,
+			stands: rate.stands,
+			total: rate.seasonTotal && inSystem(rate.seasonTotal, units),
+			zones: (rate.zones ?? []).map((zone) => ({ ...zone, rate: inSystem(zone.rate, units) })),
+			curve: rate.objectives && rate.worksheet.label.replace(/, (most|least) .*$/, ''),
+			objective: rate.objectives ? OBJECTIVE_NAMES[advice?.request.nitrogen?.objective ?? 'most-profit'] : undefined,
 			bothYears: rate.bothYears && inSystem(rate.bothYears, units),
 			none: rate.applies && rate.rate === 0 ? rate.reason : undefined
 		}));

@@ -2,6 +2,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import GoalForm from '$lib/ui/GoalForm.svelte';
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
+	import NitrogenPanel from '$lib/ui/nitrogen/NitrogenPanel.svelte';
 	import LimePanel from '$lib/ui/LimePanel.svelte';
 	import OpinionRow from '$lib/ui/OpinionRow.svelte';
 	import OutlookPanel from '$lib/ui/OutlookPanel.svelte';
@@ -56,6 +57,17 @@
 			{#if outlook}
 				<OpinionRow {row} {base} units={data.units} suits={data.tenure} panelLabel="Six years on">
 					{#snippet panel()}<OutlookPanel {outlook} nextCrop={data.nextCrop} page={data.goalPage} />{/snippet}
+				</OpinionRow>
+			{:else if row.nutrient === 'N' && data.nitrogen}
+				{@const nitrogen = data.nitrogen}
+				<OpinionRow
+					{row}
+					{base}
+					units={data.units}
+					panelLabel="Yield and return"
+					walk={`/field/${data.goalPage.fieldId}/${data.goalPage.year}/walk`}
+				>
+					{#snippet panel()}<NitrogenPanel {nitrogen} page={data.goalPage} units={data.units} />{/snippet}
 				</OpinionRow>
 			{:else if row.nutrient === 'lime' && data.lime}
 				{@const lime = data.lime}

@@ -12,15 +12,21 @@ const asChoose = validator<ChooseAction>('actions#/definitions/ChooseAction');
 const asUnchoose = validator<UnchooseAction>('actions#/definitions/UnchooseAction');
 
 export const POST: RequestHandler = ({ request, params }) =>
-	answerJson(request, asChoose, ({ label, choices }) => {
+	answerJson(request, asChoose, ({ label, choices, nitrogen }) => {
 		const { goal, answer } = adviceOf(params);
 		for (const { nutrient, method, bothYears } of choices) {
 			if (method === undefined) continue;
 			const rate = answer.rates.find((candidate) => candidate.method === method && candidate.nutrient === nutrient);
-			const given = bothYears ? rate?.bothYears?.applies : rate?.applies;
+			if (rate?.stands === 'for this dressing') {
+				throw new ActionError(
+					`${method} gives one dressing, not the nitrogen of the season. Take it into the season instead.`
+				);
+			}
+			// A curve may give no rate at the objective of before, and one at the objective that goes with this choice.
+			const given = bothYears ? rate?.bothYears?.applies : rate?.applies || nitrogen !== undefined;
 			if (!given) throw new ActionError(`${method} gives no rate for ${nutrient} here.`);
 		}
-		choose(theBook(), goal, choices as Choice[], label);
+		choose(theBook(), goal, choices as Choice[], label, nitrogen);
 	});
 
 export const DELETE: RequestHandler = ({ request, params }) =>

@@ -1,28 +1,35 @@
 import { validator } from '$core/check/validator';
 import { proposeProgramme } from '$core/season/propose-programme';
-import type { EmptyAction } from '$core/schema-types';
+import type { ProgrammeAction } from '$core/schema-types';
 import { answerJson } from '$lib/server/answer';
 import { ActionError } from '$lib/server/book/action-error';
+import { currentLibrary } from '$lib/server/current-library';
 import { adviceOf } from '$lib/server/params';
-import { changePasses } from '$lib/server/stores/field-years';
+import { placedProgramme } from '$lib/server/placed-programme';
+import { changePasses, changeSeason } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';
 
-const asEmpty = validator<EmptyAction>('actions#/definitions/EmptyAction');
+const asProgramme = validator<ProgrammeAction>('actions#/definitions/ProgrammeAction');
 
 /** Proposes passes for the chosen rates in place of those not yet applied. */
 export const POST: RequestHandler = ({ request, params }) =>
-	answerJson(request, asEmpty, () => {
-		const { goal, chosen, context, passes } = adviceOf(params);
-		if (chosen.length === 0) throw new ActionError('Choose rates first; there is nothing to place yet.');
-		const planned = passes.map(({ plan }) => plan).filter((plan) => !context.applied.includes(plan));
+	answerJson(request, asProgramme, ({ placed }) => {
+		const advice = adviceOf(params);
+		const { goal, chosen, context, passes } = advice;
+		const planned = passes
+			.map(({ plan }) => plan)
+			.filter((plan) => !context.applied.includes(plan))
+			.map(({ id }) => id);
+		if (placed !== undefined) {
+			const { choice, passes: added, notes } = placedProgramme(advice, currentLibrary(), placed);
+			changeSeason(theBook(), goal, 'Planned a banded, timed programme', [choice], planned, added);
+			return { notes };
+		}
+		if (chosen.length === 0 && context.tilleringN === undefined) {
+			throw new ActionError('Choose rates first; there is nothing to place yet.');
+		}
 		const programme = proposeProgramme(context);
-		changePasses(
-			theBook(),
-			goal,
-			'Proposed a programme',
-			planned.map(({ id }) => id),
-			programme.passes
-		);
+		changePasses(theBook(), goal, 'Proposed a programme', planned, programme.passes);
 		return { notes: programme.notes };
 	});

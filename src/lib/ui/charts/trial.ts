@@ -1,0 +1,63 @@
+import type { EChartsCoreOption } from 'echarts/core';
+import { coefficientsOf, responseModel } from '$core/rates/nitrogen/response/models';
+import type { Curve, Observation } from '$core/schema-types';
+import { axis, look, roundEnds } from './look';
+
+const POINTS = 60;
+/** Told apart by dash as well as by colour. */
+const LOOKS: Record<Curve['model'], { color: string; type: 'solid' | 'dashed' | 'dotted' }> = {
+	'quadratic-plateau': { color: '#1f5f4a', type: 'solid' },
+	quadratic: { color: '#b2521a', type: 'dashed' },
+	'linear-plateau': { color: '#4b3f94', type: 'dotted' },
+	mitscherlich: { color: '#1f7391', type: 'dashed' }
+};
+
+/** The look of a model's line, for the table beside the chart too. */
+export function modelLook(model: Curve['model']) {
+	return LOOKS[model];
+}
+
+/** The plots of a trial with the curves through them. */
+export function trialChart(
+	observations: readonly Observation[],
+	curves: readonly Curve[],
+	lowest: number,
+	highest: number,
+	yieldUnit: string
+): EChartsCoreOption {
+	const rates = Array.from({ length: POINTS + 1 }, (_, at) => lowest + ((highest - lowest) * at) / POINTS);
+	const lines = curves.map((curve) => {
+		const p = coefficientsOf(curve);
+		const model = responseModel(curve.model);
+		// The corner of a join is drawn as one.
+		const corner = model.agronomicOptimum(p);
+		const drawn = corner > lowest && corner < highest ? [...rates, corner].sort((a, b) => a - b) : rates;
+		return { model: curve.model, points: drawn.map((rate) => [rate, model.yieldAt(p, rate)] as [number, number]) };
+	});
+	const yields = [...observations.map((one) => one.yield), ...lines.flatMap(({ points }) => points.map(([, y]) => y))];
+	const ends = roundEnds(yields);
+	return {
+		animation: false,
+		grid: { left: 62, right: 18, top: 14, bottom: 44 },
+		xAxis: { ...axis('N applied, lb/ac', lowest, highest), splitLine: { show: false } },
+		yAxis: {
+			...axis(yieldUnit, ends.min, ends.max, ends.step),
+			nameGap: 44
+		},
+		series: [
+			{
+				type: 'scatter',
+				data: observations.map((one) => [one.rate, one.yield]),
+				symbolSize: 7,
+				itemStyle: { color: look.inkSoft, opacity: 0.6 }
+			},
+			...lines.map(({ model, points }) => ({
+				type: 'line',
+				data: points,
+				symbol: 'none',
+				lineStyle: { ...LOOKS[model], width: 2.5 },
+				itemStyle: { color: LOOKS[model].color }
+			}))
+		]
+	};
+}

@@ -1,0 +1,391 @@
+<!-- Yield and return against nitrogen at prices one can move; what stands around the rate that was chosen. -->
+<script lang="ts">
+	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { figure } from '$core/figure/figure';
+	import { outcomeOf, pricedCurve } from '$core/rates/nitrogen/priced-curve';
+	import { USUAL_TOLERANCE } from '$core/rates/nitrogen/response/objectives';
+	import { testedCurve } from '$core/rates/nitrogen/response/returns';
+	import { coefficientsOf } from '$core/rates/nitrogen/response/models';
+	import type { Objective } from '$core/schema-types';
+	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+	import type { PageData } from '../../../routes/field/[field]/[year]/rates/$types';
+	import Chart from '../charts/Chart.svelte';
+	import { nitrogenChart, type Scenario } from '../charts/nitrogen';
+	import { longDate } from '../dates';
+	import { numberOrUndefined } from '../numbers';
+	import { post } from '../post';
+	import Quantity from '../Quantity.svelte';
+	import NitrogenAccount from './NitrogenAccount.svelte';
+	import NitrogenTerms from './NitrogenTerms.svelte';
+	import PriceSliders from './PriceSliders.svelte';
+
+	interface Props {
+		nitrogen: NonNullable<PageData['nitrogen']>;
+		page: PageData['goalPage'];
+		units: UnitSystem;
+	}
+	const { nitrogen, page, units }: Props = $props();
+
+	const OBJECTIVES: { id: Objective; key: 'mostYield' | 'mostProfit' | 'leastLeft'; name: string }[] = [
+		{ id: 'most-yield', key: 'mostYield', name: 'Most yield' },
+		{ id: 'most-profit', key: 'mostProfit', name: 'Most profit' },
+		{ id: 'least-left', key: 'leastLeft', name: 'Least left behind' }
+	];
+	const url = $derived(`/api/fields/${page.fieldId}/${page.year}`);
+
+	let method = $state(untrack(() => nitrogen.curves.find((one) => one.method === nitrogen.chosenMethod)?.method));
+	let prices = $state(untrack(() => ({ ...known(nitrogen.prices) })));
+	let laidOver = $state(false);
+	let others = $state(untrack(() => ({ ...known(nitrogen.before ?? nitrogen.prices) })));
+	let toleranceText = $state(untrack(() => String(nitrogen.terms.toleranceDollars ?? USUAL_TOLERANCE)));
+	let problem = $state('');
+
+	const source = $derived(nitrogen.curves.find((one) => one.method === method) ?? nitrogen.curves[0]);
+	const unpriced = $derived(nitrogen.prices.grain === undefined || nitrogen.prices.nitrogen === undefined);
+	const grainUnit = $derived(`$ per ${nitrogen.crop.yieldUnit.replace('/ac', '')}`);
+	const curve = $derived(
+		source && testedCurve(source.curve.model, coefficientsOf(source.curve), source.lowestRate, source.highestRate)
+	);
+	const words = $derived({
+		basis: source?.basis ?? 'adviser',
+		citation: source?.citation,
+		yieldUnit: nitrogen.crop.yieldUnit
+	});
+	const tolerance = $derived(numberOrUndefined(toleranceText) ?? USUAL_TOLERANCE);
+	const now = $derived(curve && scenario(prices));
+	const other = $derived(curve && laidOver ? scenario(others) : undefined);
+	const option = $derived(
+		curve &&
+			now &&
+			nitrogenChart({
+				curve,
+				crop: nitrogen.crop,
+				now,
+				other,
+				observations: source?.observations ?? [],
+				chosen: nitrogen.chosen,
+				units
+			})
+	);
+	/** Both years at one rate: what was chosen, else the best of now. */
+	const sameRate = $derived.by(() => {
+		if (!curve || !now || !other) return undefined;
+		const rate = nitrogen.chosen ?? now.priced.outcomes.mostProfit?.rate.value;
+		if (rate === undefined || rate < curve.lowest || rate > curve.highest) return undefined;
+		return { rate, now: returnsAt(rate, prices), other: returnsAt(rate, others) };
+	});
+
+	function known({ grain = 0, nitrogen: pound = 0 }: { grain?: number; nitrogen?: number }) {
+		return { grain, nitrogen: pound };
+	}
+
+	function priceFigures(at: { grain: number; nitrogen: number }) {
+		return {
+			grain: figure({ label: 'price of grain', value: at.grain, unit: grainUnit, basis: 'adviser' }),
+			nitrogen: figure({ label: 'price of nitrogen', value: at.nitrogen, unit: '$ per lb', basis: 'adviser' })
+		};
+	}
+
+	function scenario(at: { grain: number; nitrogen: number }): Scenario {
+		const given = figure({ label: 'may be given up', value: tolerance, unit: '$/ac', basis: 'adviser' });
+		return { prices: { ...at }, priced: pricedCurve(curve!, priceFigures(at), nitrogen.crop, given, words) };
+	}
+
+	function returnsAt(pounds: number, at: { grain: number; nitrogen: number }) {
+		const rate = figure({ label: 'rate', value: pounds, unit: 'lb/ac', basis: 'adviser' });
+		const { grain, nitrogen: pound } = priceFigures(at);
+		return outcomeOf(curve!, rate, grain, pound, nitrogen.crop, words).returns;
+	}
+
+	async function choose(objective: Objective): Promise<void> {
+		const value = numberOrUndefined(toleranceText);
+		if (value === undefined || value < 0)
+			return void (problem = `What may be given up must be a number of dollars, 0 or more; it says “${toleranceText}”.`);
+		const name = OBJECTIVES.find(({ id }) => id === objective)!.name.toLowerCase();
+		problem =
+			(await post(`${url}/choices`, {
+				label: `Chose ${name} by ${source!.title} for N`,
+				choices: [{ nutrient: 'N', method: source!.method }],
+				nitrogen: { ...nitrogen.terms, objective, toleranceDollars: value }
+			})) ?? '';
+	}
+
+	async function keepPrices(): Promise<void> {
+		const items = { [`grain:${nitrogen.crop.id}`]: prices.grain, 'nutrient:N': prices.nitrogen };
+		problem = (await post('/api/prices', { prices: items })) ?? '';
+	}
+
+	const moved = $derived(prices.grain !== nitrogen.prices.grain || prices.nitrogen !== nitrogen.prices.nitrogen);
+	const bandText = $derived.by(() => {
+		const band = (edges: [number, number]) =>
+			edges.map((edge) => Math.round(valueInSystem(edge, 'lb/ac', units))).join(' to ');
+		const { within1, within5 } = now?.priced ?? {};
+		if (!within1 || !within5) return '';
+		return `Within $1 of the best: ${band(within1)} ${unitInSystem('lb/ac', units)}. Within $5: ${band(within5)}.`;
+	});
+</script>
+
+{#if !source || !curve}
+	<p>
+		No response curve in your library speaks for {nitrogen.crop.name.toLowerCase()} on this soil and in this rotation.
+		<a href="/curves">Fit a trial, or type a curve in</a>.
+	</p>
+{:else if unpriced || !now || !option}
+	<p>
+		The economic optimum needs the price of {nitrogen.crop.name.toLowerCase()} and of nitrogen.
+		<a href={`/field/${page.fieldId}/${page.year}/supply`}>Enter prices under Supply</a>.
+	</p>
+{:else}
+	{@const { priced } = now}
+	<div class="top">
+		<div>
+			<div class="curve">
+				<Select
+					size="sm"
+					labelText="Response curve"
+					selected={source.method}
+					on:update={({ detail }) => (method = String(detail))}
+				>
+					{#each nitrogen.curves as one (one.method)}<SelectItem value={one.method} text={one.title} />{/each}
+				</Select>
+				<p class="small soft">
+					{source.citation}. Tested from {formatNumber(source.lowestRate, 'lb/ac')} to {formatNumber(
+						source.highestRate,
+						'lb/ac'
+					)} lb/ac.
+					{#if source.simulated}<strong class="mark">Simulated, not measured.</strong>{/if}
+					{#if source.eonrInterval}
+						90 % interval of the optimum {formatNumber(source.eonrInterval.low, 'lb/ac')} to {formatNumber(
+							source.eonrInterval.high,
+							'lb/ac'
+						)} lb/ac, at a price ratio of {formatNumber(source.eonrInterval.priceRatio, '')}.
+					{/if}
+				</p>
+			</div>
+			<div class="legend small" aria-hidden="true">
+				<span><i class="yield"></i>yield</span>
+				<span><i class="return"></i>return to nitrogen</span>
+				{#if other}<span><i class="other"></i>return at the other prices</span>{/if}
+				<span><i class="band"></i>within $1 and $5 of the best</span>
+				<span><i class="left"></i>left behind</span>
+			</div>
+			<Chart
+				{option}
+				height="400px"
+				label={`Yield and return against nitrogen. ${bandText} Below it, nitrogen applied less taken off.`}
+			/>
+		</div>
+		<div class="side">
+			<PriceSliders
+				bind:prices
+				start={known(nitrogen.prices)}
+				{grainUnit}
+				label="Prices"
+				grainName={nitrogen.crop.name}
+			/>
+			<div class="row">
+				<Button size="small" kind="ghost" disabled={!moved} onclick={() => (prices = known(nitrogen.prices))}
+					>Back to the price list</Button
+				>
+				<Button size="small" kind="ghost" disabled={!moved} onclick={keepPrices}>Put on the price list</Button>
+			</div>
+			<Checkbox labelText="Lay other prices over it" bind:checked={laidOver} />
+			{#if laidOver}
+				<PriceSliders
+					bind:prices={others}
+					start={known(nitrogen.before ?? nitrogen.prices)}
+					{grainUnit}
+					label={nitrogen.before ? `Prices of ${longDate(nitrogen.before.since)}` : 'Other prices'}
+					grainName={nitrogen.crop.name}
+				/>
+				{#if sameRate}
+					{@const gain = sameRate.now.value - sameRate.other.value}
+					<p class="compare" role="status">
+						At {formatQuantity(valueInSystem(sameRate.rate, 'lb/ac', units), unitInSystem('lb/ac', units))} nitrogen returns
+						<strong><Quantity answer={inSystem(sameRate.now, units)} /></strong> now and
+						<strong><Quantity answer={inSystem(sameRate.other, units)} /></strong> at the other prices: {formatQuantity(
+							Math.abs(valueInSystem(gain, '$/ac', units)),
+							unitInSystem('$/ac', units)
+						)}
+						{gain >= 0 ? 'more' : 'less'} now{prices.nitrogen > others.nitrogen && gain > 0
+							? ', though nitrogen is dearer'
+							: ''}.
+					</p>
+				{/if}
+			{/if}
+		</div>
+	</div>
+
+	<table class="ledger objectives">
+		<thead>
+			<tr>
+				<th>Wanted</th>
+				<th class="num">N, {unitInSystem('lb/ac', units)}</th>
+				<th class="num">Yield, {nitrogen.crop.yieldUnit}</th>
+				<th class="num">Return to N, {unitInSystem('$/ac', units)}</th>
+				<th class="num">Left behind, {unitInSystem('lb/ac', units)}</th>
+				<th></th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each OBJECTIVES as { id, key, name } (id)}
+				{@const outcome = priced.outcomes[key]}
+				{@const chosen = nitrogen.chosenMethod === source.method && (nitrogen.terms.objective ?? 'most-profit') === id}
+				<tr class:chosen>
+					<td>
+						{name}
+						{#if id === 'least-left'}
+							<span class="give">
+								giving up at most $<TextInput
+									size="sm"
+									hideLabel
+									labelText="Dollars per acre that may be given up"
+									inputmode="decimal"
+									bind:value={toleranceText}
+								/> per acre
+							</span>
+						{/if}
+					</td>
+					{#if outcome}
+						{@const rate = priced.objectives[key]}
+						<td class="num"><strong><Quantity answer={inSystem(rate, units)} bare label={name} /></strong></td>
+						<td class="num"><Quantity answer={outcome.yield} bare /></td>
+						<td class="num"><Quantity answer={inSystem(outcome.returns, units)} bare /></td>
+						<td class="num">
+							{#if outcome.balance.applies}<Quantity answer={inSystem(outcome.balance, units)} bare />{:else}–{/if}
+						</td>
+					{:else}
+						{@const none = priced.objectives[key]}
+						<td colspan="4" class="soft">{none.applies ? '' : `${none.reason}. ${none.remedy}`}</td>
+					{/if}
+					<td>
+						{#if chosen}<span class="chosen-mark">✓ chosen</span>{:else if outcome}
+							<button type="button" class="plain" aria-label={`Choose ${name.toLowerCase()}`} onclick={() => choose(id)}
+								>Choose</button
+							>
+						{/if}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	<p>
+		{bandText}
+		{#each [['too much', 'more', priced.tooMuch], ['too little', 'less', priced.tooLittle]] as const as [name, side, miss] (name)}
+			<span class="miss">
+				50 lb {name}
+				{#if miss.dollars.applies}
+					costs <strong><Quantity answer={inSystem(miss.dollars, units)} /></strong>
+					{#if miss.leftBehind.applies}
+						and leaves <strong><Quantity answer={inSystem(miss.leftBehind, units)} /></strong> {side} in the ground.
+					{/if}
+				{:else}
+					cannot be told: {miss.dollars.reason}.
+				{/if}
+			</span>
+		{/each}
+	</p>
+{/if}
+
+<NitrogenAccount {nitrogen} {units} best={now?.priced.outcomes.mostProfit?.rate} />
+<h3>Timing and credits</h3>
+<NitrogenTerms terms={nitrogen.terms} url={`${url}/nitrogen`} {units} />
+
+<style>
+	.top {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 19rem;
+		gap: 1.2rem 1.6rem;
+	}
+	.curve {
+		display: grid;
+		grid-template-columns: 17rem 1fr;
+		gap: 1rem;
+		align-items: end;
+	}
+	.curve p {
+		margin: 0;
+	}
+	.mark,
+	.compare {
+		color: var(--accent-ink);
+	}
+	.compare {
+		border-left: 3px solid var(--accent);
+		padding-left: 0.7rem;
+		margin: 0.4rem 0 0;
+	}
+	.legend {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.2rem 1.1rem;
+		margin-top: 0.7rem;
+		color: var(--ink-soft);
+	}
+	.legend i {
+		display: inline-block;
+		width: 1.3rem;
+		height: 0;
+		border-top: 3px solid var(--ink);
+		margin-right: 0.4rem;
+		vertical-align: middle;
+	}
+	.legend .return {
+		border-color: var(--action);
+	}
+	.legend .other {
+		border-color: var(--accent);
+		border-top-style: dashed;
+	}
+	.legend .left {
+		border-color: var(--nutrient-n);
+	}
+	.legend .band {
+		border-top-width: 10px;
+		border-color: var(--accent-wash);
+	}
+	.side {
+		display: grid;
+		align-content: start;
+		gap: 0.6rem;
+	}
+	.objectives {
+		margin-top: 0.6rem;
+	}
+	.objectives .chosen td {
+		background: var(--action-wash);
+	}
+	.chosen-mark {
+		color: var(--action);
+		font-weight: 650;
+	}
+	.give {
+		display: inline-flex;
+		align-items: center;
+		gap: 0.3rem;
+		margin-left: 0.4rem;
+		color: var(--ink-soft);
+		font-size: 0.88rem;
+	}
+	.give :global(.bx--text-input) {
+		width: 3.6rem;
+	}
+	.miss {
+		margin-right: 0.5rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+	h3 {
+		margin: 1.2rem 0 0.5rem;
+	}
+	@media (max-width: 900px) {
+		.top,
+		.curve {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>

@@ -1,0 +1,73 @@
+<!-- A nitrate test in the standing crop. -->
+<script lang="ts">
+	import { Button, Checkbox, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { numberOrUndefined } from '../numbers';
+	import DayInput from './DayInput.svelte';
+
+	interface Props {
+		today: string;
+		book: (body: object) => Promise<boolean>;
+	}
+	const { today, book }: Props = $props();
+	let date = $state(untrack(() => today));
+	let ppm = $state('');
+	let depth = $state('12');
+	let height = $state('');
+	let from = $state<'soil' | 'leaf'>('soil');
+	let wetOrManured = $state(false);
+	let freshBand = $state(false);
+	let problem = $state('');
+
+	async function save(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const nitratePpm = numberOrUndefined(ppm);
+		const depthIn = numberOrUndefined(depth);
+		const cropHeightIn = numberOrUndefined(height);
+		if (nitratePpm === undefined || nitratePpm < 0)
+			return void (problem = `The nitrate “${ppm}” must be a number of ppm, 0 or more.`);
+		if (!(depthIn && depthIn > 0 && depthIn <= 48))
+			return void (problem = `The depth “${depth}” must be a number of inches up to 48.`);
+		if (height.trim() !== '' && !(cropHeightIn !== undefined && cropHeightIn >= 0 && cropHeightIn <= 200))
+			return void (problem = `The height “${height}” must be a number of inches up to 200.`);
+		problem = '';
+		const found = {
+			date,
+			nitratePpm,
+			depthIn,
+			from,
+			...(cropHeightIn === undefined ? {} : { cropHeightIn }),
+			...(wetOrManured ? { wetOrManured } : {}),
+			...(freshBand ? { freshBand } : {})
+		};
+		if (await book({ kind: 'nitrate', found })) ppm = '';
+	}
+</script>
+
+<form onsubmit={save}>
+	<div class="fields">
+		<DayInput bind:date />
+		<TextInput labelText="Nitrate-N, ppm" inputmode="decimal" bind:value={ppm} />
+		<TextInput labelText="Sampled to, in" inputmode="decimal" bind:value={depth} />
+		<TextInput labelText="Height of the crop, in" inputmode="decimal" bind:value={height} />
+		<Select labelText="Taken from" bind:selected={from}>
+			<SelectItem value="soil" text="soil" />
+			<SelectItem value="leaf" text="leaf" />
+		</Select>
+	</div>
+	<Checkbox labelText="Heavy rain before it, or manured ground" bind:checked={wetOrManured} />
+	<Checkbox labelText="A fresh fertilizer band lies in the sampled ground" bind:checked={freshBand} />
+	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+	<div><Button size="small" type="submit">Book the test</Button></div>
+</form>
+
+<style>
+	form {
+		display: grid;
+		gap: 0.9rem;
+		justify-items: start;
+	}
+	.fields {
+		width: 100%;
+	}
+</style>

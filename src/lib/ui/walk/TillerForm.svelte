@@ -1,0 +1,64 @@
+<!-- A tiller count at several spots. -->
+<script lang="ts">
+	import { Button, Checkbox, InlineNotification, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { numberOrUndefined } from '../numbers';
+	import DayInput from './DayInput.svelte';
+
+	interface Props {
+		today: string;
+		rowSpacingIn: number | null;
+		book: (body: object) => Promise<boolean>;
+	}
+	const { today, rowSpacingIn, book }: Props = $props();
+	let date = $state(untrack(() => today));
+	let rows = $state(untrack(() => String(rowSpacingIn ?? 7.5)));
+	let counts = $state(['', '', '']);
+	let looksHungry = $state(false);
+	let problem = $state('');
+
+	async function save(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const rowSpacing = numberOrUndefined(rows);
+		const filled = counts.filter((count) => count.trim() !== '');
+		const numbers = filled.map(numberOrUndefined);
+		const wrong = filled.find((_, at) => numbers[at] === undefined || numbers[at] < 0);
+		if (filled.length === 0) return void (problem = 'Write the count of at least one spot.');
+		if (wrong !== undefined) return void (problem = `The count “${wrong}” must be a number, 0 or more.`);
+		if (!(rowSpacing && rowSpacing > 0 && rowSpacing <= 60))
+			return void (problem = `The row spacing “${rows}” must be a number of inches up to 60.`);
+		problem = '';
+		const found = { date, counts: numbers, rowSpacingIn: rowSpacing, ...(looksHungry ? { looksHungry } : {}) };
+		if (await book({ kind: 'tillers', found })) counts = ['', '', ''];
+	}
+</script>
+
+<form onsubmit={save}>
+	<div class="fields">
+		<DayInput bind:date />
+		<TextInput labelText="Row spacing, in" inputmode="decimal" bind:value={rows} />
+	</div>
+	<div class="fields spots">
+		{#each counts as _, at (at)}
+			<TextInput labelText={`Spot ${at + 1}, stems`} inputmode="numeric" bind:value={counts[at]} />
+		{/each}
+	</div>
+	<button type="button" class="plain" onclick={() => (counts = [...counts, ''])}>Another spot</button>
+	<Checkbox labelText="The crop looks hungry" bind:checked={looksHungry} />
+	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+	<div><Button size="small" type="submit">Book the count</Button></div>
+</form>
+
+<style>
+	form {
+		display: grid;
+		gap: 0.9rem;
+		justify-items: start;
+	}
+	.fields {
+		width: 100%;
+	}
+	.spots {
+		grid-template-columns: repeat(auto-fill, minmax(90px, 1fr));
+	}
+</style>

@@ -1,0 +1,184 @@
+<script lang="ts">
+	import {
+		Button,
+		FileUploaderButton,
+		InlineNotification,
+		ProgressBar,
+		Select,
+		SelectItem,
+		TextArea,
+		TextInput
+	} from 'carbon-components-svelte';
+	import { onDestroy, onMount, untrack } from 'svelte';
+	import { readObservations } from '$core/rates/nitrogen/response/read-observations';
+	import CurveForm from '$lib/ui/curves/CurveForm.svelte';
+	import FitTable from '$lib/ui/curves/FitTable.svelte';
+	import TypedCurve from '$lib/ui/curves/TypedCurve.svelte';
+	import { TrialFit } from '$lib/ui/curves/trial-fit.svelte';
+	import { numberOrUndefined } from '$lib/ui/numbers';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+
+	const EXAMPLE = 'rate, yield, block\n0, 112, 1\n60, 161, 1\n120, 190, 1\n…';
+
+	let trial = $state<TrialFit>();
+	onMount(() => (trial = new TrialFit()));
+	onDestroy(() => trial?.stop());
+
+	let text = $state(untrack(startText));
+	let cropId = $state<string>(untrack(() => data.from?.crop ?? 'corn-grain'));
+	const crop = $derived(data.crops.find(({ id }) => id === cropId) ?? data.crops[0]!);
+	let grain = $state(untrack(() => priceText(data.crops.find(({ id }) => id === cropId)?.price)));
+	let nitrogen = $state(untrack(() => priceText(data.nitrogenPrice)));
+	let problem = $state('');
+	/** What the shown fits were made of. */
+	let fitted = $state.raw<{ observations: ReturnType<typeof readObservations>['observations']; ratio: number }>();
+
+	const read = $derived(readObservations(text));
+
+	function startText(): string {
+		const rows = (data.from?.observations ?? []).map(({ rate, yield: grainYield, block }) =>
+			[rate, grainYield, block].filter((cell) => cell !== undefined).join(', ')
+		);
+		return rows.length > 0 ? ['rate, yield, block', ...rows].join('\n') : '';
+	}
+
+	function priceText(price: number | undefined): string {
+		return price === undefined ? '' : String(price);
+	}
+
+	async function take(files: readonly File[]): Promise<void> {
+		const [file] = files;
+		if (file) text = await file.text();
+	}
+
+	function fit(event: SubmitEvent): void {
+		event.preventDefault();
+		const prices = { grain: numberOrUndefined(grain), nitrogen: numberOrUndefined(nitrogen) };
+		if (!(prices.grain && prices.grain > 0))
+			return void (problem = `The price of ${crop.name.toLowerCase()} “${grain}” must be a number above 0.`);
+		if (prices.nitrogen === undefined || prices.nitrogen < 0)
+			return void (problem = `The price of nitrogen “${nitrogen}” must be a number, 0 or more.`);
+		if (read.observations.length === 0) return void (problem = 'Paste the plots of a trial first.');
+		problem = '';
+		fitted = { observations: read.observations, ratio: prices.nitrogen / prices.grain };
+		trial?.fit({ observations: read.observations, prices: { grain: prices.grain, nitrogen: prices.nitrogen } });
+	}
+</script>
+
+<div class="page">
+	<p class="small"><a href="/curves">Response curves</a></p>
+	<h1>Fit a trial</h1>
+	<p class="soft">
+		One line for each plot or strip: nitrogen in lb/ac, yield in {crop.yieldUnit}, and the block if there is one.
+		Headings are read; lines that begin with # are notes.
+	</p>
+	<form class="paste" onsubmit={fit}>
+		<div>
+			<TextArea labelText="Plots" rows={12} placeholder={EXAMPLE} bind:value={text} />
+			<div class="row file">
+				<FileUploaderButton
+					size="small"
+					kind="tertiary"
+					labelText="Take them from a CSV file"
+					disableLabelChanges
+					accept={['.csv', '.txt', '.tsv']}
+					on:change={({ detail }) => take(detail)}
+				/>
+				<span class="soft small" role="status">
+					{read.observations.length}
+					{read.observations.length === 1 ? 'plot' : 'plots'} read
+				</span>
+			</div>
+			{#if read.faults.length > 0}
+				<div class="faults" role="alert">
+					<p><strong>Not fitted yet.</strong> Correct these lines:</p>
+					<ul>
+						{#each read.faults.slice(0, 12) as { line, message } (line)}<li>Line {line}: {message}.</li>{/each}
+					</ul>
+					{#if read.faults.length > 12}<p>and {read.faults.length - 12} more.</p>{/if}
+				</div>
+			{/if}
+		</div>
+		<div class="side">
+			<Select
+				size="sm"
+				labelText="Crop"
+				bind:selected={cropId}
+				on:change={() => (grain = priceText(data.crops.find(({ id }) => id === cropId)?.price))}
+			>
+				{#each data.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+			</Select>
+			<TextInput
+				size="sm"
+				labelText={`Price of the crop, $ per ${crop.yieldUnit.replace('/ac', '')}`}
+				inputmode="decimal"
+				bind:value={grain}
+			/>
+			<TextInput size="sm" labelText="Price of nitrogen, $ per lb" inputmode="decimal" bind:value={nitrogen} />
+			{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+			<Button size="small" type="submit" disabled={read.faults.length > 0}>Fit four shapes</Button>
+			{#if trial?.progress}
+				{@const { done, total } = trial.progress}
+				<ProgressBar
+					size="sm"
+					labelText="Drawing samples for the interval"
+					value={done}
+					max={Math.max(total, 1)}
+					helperText={`${done} of ${total}`}
+				/>
+				<Button size="small" kind="ghost" onclick={() => trial?.cancel()}>Cancel</Button>
+			{/if}
+		</div>
+	</form>
+
+	{#if trial?.answer && fitted}
+		{@const { answer } = trial}
+		<FitTable {answer} observations={fitted.observations} {crop} />
+		{#if answer.best}
+			<CurveForm {answer} observations={fitted.observations} ratio={fitted.ratio} {crop} />
+		{/if}
+	{/if}
+
+	<details class="section">
+		<summary>Type a curve in instead</summary>
+		<TypedCurve crops={data.crops} />
+	</details>
+</div>
+
+<style>
+	.paste {
+		display: grid;
+		grid-template-columns: minmax(0, 34rem) 18rem;
+		gap: 1rem 2rem;
+	}
+	.paste :global(textarea) {
+		font-variant-numeric: tabular-nums;
+		background: var(--sheet);
+	}
+	.side {
+		display: grid;
+		gap: 0.8rem;
+		align-content: start;
+	}
+	.file {
+		align-items: center;
+		gap: 1rem;
+		margin-top: 0.5rem;
+	}
+	.faults {
+		color: var(--stop);
+	}
+	summary {
+		cursor: pointer;
+		color: var(--action);
+		font-weight: 600;
+		margin-bottom: 0.7rem;
+	}
+	@media (max-width: 800px) {
+		.paste {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>
