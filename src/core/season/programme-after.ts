@@ -1,4 +1,4 @@
-import type { Pass } from '../schema-types';
+import type { Nutrient, Pass } from '../schema-types';
 import { isBefore, type BookedPass } from './nitrogen-programme';
 import { passNutrient } from './pass-nutrients';
 import { productOf, type PlanContext } from './plan-context';
@@ -29,7 +29,13 @@ export function programmeAfter(
 	const open = passes.filter((booked) => booked.doneOn === null && !isBefore(booked, testedOn));
 	const removed = open.filter(changes);
 	const applied = passes.filter((booked) => !removed.includes(booked)).map(({ plan }) => plan);
-	const { passes: added, notes } = proposeProgramme({ ...context, applied, notBefore: testedOn });
+	// Only what the removed passes carried is placed again; a nutrient that was never planned stays unplanned.
+	const carried = (nutrient: Nutrient) =>
+		removed.some(({ plan }) => passNutrient(plan, productOf(plan, context.products), nutrient) > 0);
+	const chosen = Object.fromEntries(
+		Object.entries(context.chosen).filter(([nutrient]) => nutrient === 'N' || carried(nutrient as Nutrient))
+	);
+	const { passes: added, notes } = proposeProgramme({ ...context, chosen, applied, notBefore: testedOn });
 	return {
 		removed: removed.map(({ plan }) => plan.id),
 		added: added

@@ -2,7 +2,10 @@ import type { Choice } from '../../core/rates/choose';
 import type { PlacedParameters } from '../../core/rates/nitrogen/placed-factor';
 import { mineralNitrogen } from '../../core/reading/mineral-nitrogen';
 import { placedSchedule } from '../../core/season/placed-schedule';
+import { passNutrient } from '../../core/season/pass-nutrients';
+import { productOf } from '../../core/season/plan-context';
 import { proposeProgramme, type Programme } from '../../core/season/propose-programme';
+import { formatNumber } from '../../core/units/display';
 import { ActionError } from './book/action-error';
 import type { Advice } from './field-year';
 import type { Library } from './knowledge';
@@ -26,5 +29,13 @@ export function placedProgramme(
 		throw new ActionError(`The factor is valid only where the nitrate in the ground is known: ${reason}. ${remedy}`);
 	}
 	const chosen = { ...context.chosen, N: p.factor * goal.yield_goal };
-	return { ...proposeProgramme({ ...context, schedule, chosen }), choice: { nutrient: 'N', method } };
+	const broadcastN = proposeProgramme({ ...context, schedule, chosen })
+		.passes.filter(({ placement }) => placement === 'broadcast')
+		.reduce((sum, pass) => sum + passNutrient(pass, productOf(pass, context.products), 'N'), 0);
+	const reduced = placedSchedule(schedule, p, broadcastN);
+	if (!reduced) {
+		const pounds = formatNumber(broadcastN, 'lb/ac');
+		throw new ActionError(`Other passes broadcast ${pounds} lb N/ac already, as much as the starter may carry.`);
+	}
+	return { ...proposeProgramme({ ...context, schedule: reduced, chosen }), choice: { nutrient: 'N', method } };
 }

@@ -23,7 +23,7 @@ export function readPlacedNitrogen(site: Site, { parametersFor }: CompiledRule):
 	if (!residual.applies) return notApplicable(LABEL, `the nitrate left in the ground is not known`, residual.remedy);
 	return figure({
 		label: LABEL,
-		value: passes.reduce((sum, { nitrogen }) => sum + nitrogen, 0),
+		value: sumOf(passes),
 		unit: 'lb/ac',
 		formula: 'passes of the programme, with the nitrate in the ground known',
 		inputs: [...passes.map(passFigure), residual],
@@ -32,10 +32,14 @@ export function readPlacedNitrogen(site: Site, { parametersFor }: CompiledRule):
 }
 
 function failingCondition(passes: readonly NitrogenPass[], p: PlacedParameters): string | undefined {
-	const isStarter = ({ placement }: NitrogenPass) => p.starterPlacements.includes(placement);
+	// A light broadcast dressing (weed-and-feed, or what phosphate carries along) stands for a part of the starter.
+	const broadcast = passes.filter(({ placement }) => placement === 'broadcast');
+	const light = sumOf(broadcast) <= p.mostStarterLb;
+	const isStarter = ({ placement }: NitrogenPass) =>
+		p.starterPlacements.includes(placement) || (light && placement === 'broadcast');
 	const starters = passes.filter(isStarter);
 	const rest = passes.filter((pass) => !isStarter(pass));
-	const starterLb = starters.reduce((sum, { nitrogen }) => sum + nitrogen, 0);
+	const starterLb = sumOf(starters);
 	const misplaced = rest.find(({ placement }) => !p.placements.includes(placement));
 	if (misplaced) return `${nameOf(misplaced)} is ${misplaced.placement}, not ${p.placements.join(' or ')}`;
 	if (starters.length === 0) return `there is no starter beside the row (${p.starterPlacements.join(' or ')})`;
@@ -62,4 +66,8 @@ function passFigure(pass: NitrogenPass) {
 		unit: 'lb/ac',
 		basis: 'adviser'
 	});
+}
+
+function sumOf(passes: readonly NitrogenPass[]): number {
+	return passes.reduce((sum, { nitrogen }) => sum + nitrogen, 0);
 }

@@ -2,6 +2,7 @@ import { figure, notApplicable, type Answer, type Figure } from '../../figure/fi
 import type { Crop, Objectives } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { nitrogenBalance } from './balance';
+import { ratioOf } from './response/economic-response';
 import { coefficientFigures, explainObjectives, type PriceFigures, type ResponseWords } from './response/objectives';
 import { flatBand, returnToNitrogen, type TestedCurve } from './response/returns';
 
@@ -50,14 +51,7 @@ export function pricedCurve(
 	words: ResponseWords
 ): PricedCurve {
 	const { grain, nitrogen } = prices;
-	const ratio = figure({
-		label: 'price ratio',
-		value: nitrogen.value / grain.value,
-		unit: '',
-		formula: 'price of nitrogen / price of grain',
-		inputs: [nitrogen, grain],
-		basis: 'adviser'
-	});
+	const ratio = ratioOf(grain, nitrogen);
 	const figures: PriceFigures = { ratio, grain, nitrogen };
 	const objectives = explainObjectives(curve, figures, tolerance, words);
 	const outcomeAt = (rate: Figure) => outcomeOf(curve, rate, grain, nitrogen, crop, words);

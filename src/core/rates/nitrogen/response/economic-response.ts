@@ -1,4 +1,4 @@
-import { figure, type Answer, type Figure } from '../../../figure/figure';
+import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import type { RuleKind, RuleWords } from '../../../packs/rule-kind';
 import { remember } from '../../../reading/remember';
 import type { EconomicResponse, Objective, Objectives } from '../../../schema-types';
@@ -7,6 +7,7 @@ import { explainObjectives, USUAL_TOLERANCE } from './objectives';
 import { leastLeftRate, mostProfitRate, mostYieldRate, testedCurve, type TestedCurve } from './returns';
 
 const KEY_OF = { 'most-yield': 'mostYield', 'most-profit': 'mostProfit', 'least-left': 'leastLeft' } as const;
+const UNPRICED = notApplicable('price', 'no price is known', 'Enter prices for this year.');
 const remembered = remember<EconomicResponse, TestedCurve>();
 
 /** The curve of a rule with the rates between which it holds. */
@@ -43,7 +44,12 @@ export const economicResponse: RuleKind<EconomicResponse> = {
 		}
 	},
 	explain(p, { grainPrice, nitrogenPrice }, words) {
-		const answer = objectivesOf(p, grainPrice, nitrogenPrice, words)[KEY_OF[objectiveOf(p)]];
+		// Most yield asks for no price, so there may be none.
+		const prices = [grainPrice, nitrogenPrice].map((price: Answer | undefined) => price ?? UNPRICED) as [
+			Answer,
+			Answer
+		];
+		const answer = objectivesOf(p, ...prices, words)[KEY_OF[objectiveOf(p)]];
 		return answer.applies
 			? { ...answer, label: `${words.title}, ${answer.label}`, cautions: words.cautions ?? [] }
 			: answer;
@@ -69,16 +75,20 @@ export function objectivesOf(
 }
 
 /** Units of yield that one pound of nitrogen costs. */
-function priceRatio(grain: Answer | undefined, nitrogen: Answer | undefined): Answer {
-	if (!grain?.applies) return grain!;
-	if (!nitrogen?.applies) return nitrogen!;
-	const [bottom, top]: [Figure, Figure] = [grain, nitrogen];
+function priceRatio(grain: Answer, nitrogen: Answer): Answer {
+	if (!grain.applies) return grain;
+	if (!nitrogen.applies) return nitrogen;
+	return ratioOf(grain, nitrogen);
+}
+
+/** The same where both prices are known. */
+export function ratioOf(grain: Figure, nitrogen: Figure): Figure {
 	return figure({
 		label: 'price ratio',
-		value: top.value / bottom.value,
+		value: nitrogen.value / grain.value,
 		unit: '',
 		formula: 'price of nitrogen / price of grain',
-		inputs: [top, bottom],
+		inputs: [nitrogen, grain],
 		basis: 'adviser'
 	});
 }

@@ -1,0 +1,191 @@
+import { describe, expect, it } from 'vitest';
+import { figure, notApplicable } from '../figure/figure';
+import type { PlacedParameters } from '../rates/nitrogen/placed-factor';
+import type { CropId, Pass } from '../schema-types';
+import { library } from '../testing.test-help';
+import { nitrogenProgramme, type BookedPass } from './nitrogen-programme';
+import { passCeiling } from './pass-ceiling';
+import { passNutrient } from './pass-nutrients';
+import { placedSchedule } from './placed-schedule';
+import { productOf, type PlanContext } from './plan-context';
+import { programmeAfter } from './programme-after';
+import { proposeProgramme } from './propose-programme';
+import { debtCost, seasonDebt } from './season-debt';
+
+const { products } = library;
+const answer = (label: string, value: number) => figure({ label, value, unit: 'lb/ac', basis: 'practice' });
+
+function context(change: Partial<PlanContext> & { cropId?: CropId } = {}): PlanContext {
+	const id = change.cropId ?? 'corn-grain';
+	return {
+		crop: library.crops.find((crop) => crop.id === id)!,
+		chosen: { N: 160 },
+		holdingLimit: answer('holding limit', 160),
+		holdingRoom: answer('room', 100),
+		allowances: { seasonDays: 14, seasonShareOfLimit: 0.25, slowReleaseShareOfLimit: 0.1 },
+		yieldGoal: 180,
+		applied: [],
+		notBefore: undefined,
+		tilleringN: undefined,
+		schedule: library.schedules.find(({ crop }) => crop === id),
+		extras: library.extras,
+		starter: undefined,
+		liming: { product: 'aglime', placement: 'incorporated' },
+		products,
+		plantingDate: id === 'winter-wheat' ? '2026-10-05' : '2027-05-01',
+		...change
+	};
+}
+const uan = (date: string, nitrogen: number, change: Partial<Pass> = {}): Pass => ({
+	id: `uan ${date}`,
+	date,
+	label: `UAN ${date}`,
+	product: 'uan-28',
+	rate: nitrogen / 0.28,
+	unit: 'lb/ac',
+	placement: 'row-base stream',
+	reason: '',
+	...change
+});
+const nitrogenOf = (pass: Pass) => passNutrient(pass, productOf(pass, products), 'N');
+const planned = (plan: Pass): BookedPass => ({ plan, doneOn: null });
+
+describe('the room for a pass', () => {
+	it('grows in season by the uptake of the next 14 days, a quarter of the limit at the most', () => {
+		expect(passCeiling(context(), '2027-04-20')).toMatchObject({ value: 100 });
+		const early = passCeiling(context(), '2027-05-20');
+		expect(early.applies && early.value).toBeGreaterThan(100);
+		expect(early.applies && early.value).toBeLessThan(125);
+		expect(passCeiling(context(), '2027-06-20')).toMatchObject({ value: 140 });
+		expect(JSON.stringify(passCeiling(context(), '2027-06-20'))).toContain('uptake of the next 14 days');
+	});
+
+	it('is larger for coated products in season, and never larger in autumn', () => {
+		const coated = products.find(({ slowRelease }) => slowRelease)!;
+		expect(passCeiling(context(), '2027-06-20', coated)).toMatchObject({ value: 156 });
+		expect(passCeiling(context(), '2027-10-20', coated)).toMatchObject({ value: 100 });
+		expect(passCeiling(context(), '2026-11-20', coated)).toMatchObject({ value: 100 });
+	});
+
+	it('is the whole limit where the ground was not sampled, and unknown without a limit', () => {
+		const unsampled = notApplicable('room', 'the report gives no nitrate-N', 'Take a nitrate sample.');
+		expect(passCeiling(context({ holdingRoom: unsampled }), '2027-04-20')).toMatchObject({ value: 160 });
+		const none = context({ holdingRoom: unsampled, holdingLimit: unsampled });
+		expect(passCeiling(none, '2027-06-20')).toMatchObject({ applies: false });
+	});
+});
+
+describe('after a test in the standing crop', () => {
+	const starter = uan('2027-05-01', 37, { placement: '2x2 band' });
+	const sideDress = uan('2027-06-08', 123);
+	const potash: Pass = { ...uan('2027-06-20', 0), product: 'potash', rate: 100, placement: 'broadcast' };
+
+	it('the nitrogen that is left goes on after it; what was applied, lies before it or carries none stands', () => {
+		const passes = [{ plan: starter, doneOn: '2027-05-02' }, planned(sideDress), planned(potash)];
+		const after = programmeAfter(context({ chosen: { N: 125 } }), passes, '2027-06-04', 'By the test.');
+		expect(after.removed).toEqual([sideDress.id]);
+		expect(after.added.reduce((sum, pass) => sum + nitrogenOf(pass), 0)).toBeCloseTo(88, 6);
+		for (const pass of after.added) {
+			expect(pass.date >= '2027-06-04').toBe(true);
+			expect(pass.reason).toMatch(/^By the test\. /);
+		}
+	});
+
+	it('a pass dated before it but not booked counts as applied', () => {
+		const after = programmeAfter(
+			context({ chosen: { N: 125 } }),
+			[planned(starter), planned(sideDress)],
+			'2027-06-04',
+			''
+		);
+		expect(after.added.reduce((sum, pass) => sum + nitrogenOf(pass), 0)).toBeCloseTo(88, 6);
+	});
+
+	it('with enough in the ground nothing more goes on', () => {
+		const after = programmeAfter(
+			context({ chosen: { N: 37 } }),
+			[planned(starter), planned(sideDress)],
+			'2027-06-04',
+			''
+		);
+		expect(after).toMatchObject({ removed: [sideDress.id], added: [] });
+	});
+
+	it('late, the last pass that was missed goes on the day of the test', () => {
+		const after = programmeAfter(context({ chosen: { N: 97 } }), [planned(starter)], '2027-07-20', '');
+		expect(after.added.map(({ date }) => date)).toEqual(['2027-07-20']);
+	});
+
+	it('a tiller count sets its own dressing, and the rest stays with the main one', () => {
+		const wheat = context({
+			cropId: 'winter-wheat',
+			chosen: { N: 120 },
+			tilleringN: 45,
+			holdingRoom: answer('room', 140)
+		});
+		const { passes } = proposeProgramme(wheat);
+		const byStep = new Map(passes.map((pass) => [pass.id, nitrogenOf(pass)]));
+		expect(byStep.get('first')).toBeCloseTo(45, 6);
+		expect(byStep.get('main')).toBeCloseTo(75, 6);
+		const none = proposeProgramme({ ...wheat, tilleringN: 0 }).passes;
+		expect(none.map(({ id }) => id)).not.toContain('first');
+		expect(none.reduce((sum, pass) => sum + nitrogenOf(pass), 0)).toBeCloseTo(120, 6);
+	});
+});
+
+describe('a banded, timed programme', () => {
+	const p = library.packs.rules
+		.find(({ method }) => method === 'placed-nitrogen/corn')!
+		.parametersFor('corn-grain') as PlacedParameters;
+
+	it('is 40 lb beside the row and 60 at its base for 200 bu (common practice)', () => {
+		const schedule = placedSchedule(context().schedule!, p)!;
+		const { passes } = proposeProgramme(context({ schedule, chosen: { N: 100 } }));
+		expect(passes.map((pass) => [pass.placement, +nitrogenOf(pass).toFixed(6)])).toEqual([
+			['2x2 band', 40],
+			['row-base stream', 60]
+		]);
+	});
+
+	it('is not to be had where the schedule has no such passes', () => {
+		expect(
+			placedSchedule(
+				library.schedules.find(({ crop }) => crop === 'winter-wheat')!,
+				p
+			)
+		).toBeUndefined();
+	});
+});
+
+it('the nitrogen passes of a plan carry day, place, pounds and acid', () => {
+	const programme = nitrogenProgramme(
+		[
+			{ plan: uan('2027-06-08', 56), doneOn: '2027-06-10' },
+			planned({ ...uan('2027-05-01', 0), product: 'potash', rate: 100 })
+		],
+		products,
+		'2027-05-01'
+	);
+	expect(programme).toEqual([
+		{
+			label: 'UAN 2027-06-08',
+			nitrogen: expect.closeTo(56, 9),
+			placement: 'row-base stream',
+			date: '2027-06-10',
+			daysFromPlanting: 40,
+			applied: true,
+			caco3: expect.closeTo(100.8, 9)
+		}
+	]);
+});
+
+it('the lime debt of a season adds up, is priced, and names what is not known', () => {
+	const sulfate = { ...uan('2027-05-01', 0), product: 'ammonium-sulfate', rate: 100 };
+	const debt = seasonDebt([uan('2027-06-08', 100), sulfate], context());
+	expect(debt).toMatchObject({ value: expect.closeTo(100 * 1.8 + 21 * 5.4, 9) });
+	const price = figure({ label: 'price', value: 40, unit: '$ per effective short ton', basis: 'adviser' });
+	expect(debtCost(debt, price)).toMatchObject({ value: expect.closeTo(((180 + 113.4) / 2000) * 40, 9), unit: '$/ac' });
+	expect(debtCost(debt, notApplicable('price', 'no price', 'Enter it.'))).toMatchObject({ applies: false });
+	const unknown = seasonDebt([{ ...uan('2027-05-01', 0), product: 'app-10-34-0', rate: 100 }], context());
+	expect(unknown).toMatchObject({ applies: false, reason: 'the acid of these products is not known' });
+});
