@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { findChromium } from './e2e/find-chromium';
+import { CHROMIUM_ARGUMENTS, findChromium } from './e2e/find-chromium';
 
 export default defineConfig({
 	testDir: 'e2e',
@@ -14,15 +14,7 @@ export default defineConfig({
 		viewport: { width: 1280, height: 800 },
 		launchOptions: {
 			executablePath: findChromium(),
-			args: [
-				'--no-sandbox',
-				'--disable-gpu',
-				'--disable-quic',
-				'--no-first-run',
-				'--disable-background-networking',
-				'--disable-component-update',
-				'--disable-sync'
-			]
+			args: [...CHROMIUM_ARGUMENTS]
 		}
 	}
 });

@@ -7,6 +7,9 @@ const MOST_ADVISE_MS = 2;
 const MOST_SHARE_OF_NUMPY = 0.5;
 const MOST_ZONES_MS = 2000;
 const MOST_BENT = 0.15;
+const LEAST_TIMES_R = 50;
+const MOST_BOOTSTRAP_MS = 300;
+const MOST_PRICE_MS = 50;
 
 function median(values: number[]): number {
 	return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
@@ -24,6 +27,11 @@ function measure(command: string, ...args: string[]): { ms: number; check: numbe
 function report(name: string, value: number, unit: string, limit: number): boolean {
 	console.log(`${value <= limit ? 'met   ' : 'MISSED'} ${name}: ${value.toFixed(3)} ${unit} (limit ${limit})`);
 	return value <= limit;
+}
+
+function reportLeast(name: string, value: number, unit: string, least: number): boolean {
+	console.log(`${value >= least ? 'met   ' : 'MISSED'} ${name}: ${value.toFixed(0)} ${unit} (at least ${least})`);
+	return value >= least;
 }
 
 function benchRaster(): boolean {
@@ -66,10 +74,44 @@ function benchZones(): boolean[] {
 	];
 }
 
+/** Fits of a trial against R's nls on the same plots, in turn, and the bootstrap in a worker. */
+function benchFits(): boolean[] {
+	const ours: { perSecond: number; check: number; bootstrapMs: number; wholeMs: number }[] = [];
+	const theirs: number[] = [];
+	for (let round = 0; round < ROUNDS; round++) {
+		ours.push(JSON.parse(execFileSync('npx', ['--no-install', 'tsx', 'bench/fits.ts'], { encoding: 'utf8' })));
+		const r = measure('Rscript', 'bench/fits.R');
+		if (Math.abs(r.check / ours[0]!.check - 1) > 1e-4) throw new Error(`different fits: ${r.check}, ${ours[0]!.check}`);
+		theirs.push(r.ms);
+	}
+	const perSecond = median(ours.map((one) => one.perSecond));
+	const bootstrap = median(ours.map(({ bootstrapMs }) => bootstrapMs));
+	console.log(
+		`       quadratic-plateau fits of 28 plots: ${perSecond.toFixed(0)} a second; R's nls: ${median(theirs).toFixed(0)}`
+	);
+	console.log(
+		`       a whole fit with its bootstrap, warm: ${median(ours.map(({ wholeMs }) => wholeMs)).toFixed(0)} ms`
+	);
+	return [
+		reportLeast('fits against nls', perSecond / median(theirs), 'times as many', LEAST_TIMES_R),
+		report('2,000 bootstrap fits in a worker', bootstrap, 'ms', MOST_BOOTSTRAP_MS)
+	];
+}
+
+/** From a key on the price slider to the painted optimum, by a browser trace. */
+function benchPrices(): boolean {
+	const text = execFileSync('npx', ['--no-install', 'tsx', 'bench/price-slider.ts'], { encoding: 'utf8' });
+	const { keys, optima, median: middle, p95, most } = JSON.parse(text) as Record<string, number>;
+	console.log(`       ${keys} keys, ${optima} different optima: median ${middle} ms, longest ${most} ms`);
+	return report('a price that moves, p95', p95!, 'ms', MOST_PRICE_MS);
+}
+
 const advise = measure('npx', '--no-install', 'tsx', 'bench/advise.ts');
 const met = [
 	report('one advise with all methods', advise.ms, 'ms median', MOST_ADVISE_MS),
 	benchRaster(),
-	...benchZones()
+	...benchZones(),
+	...benchFits(),
+	benchPrices()
 ];
 process.exitCode = met.every(Boolean) ? 0 : 1;

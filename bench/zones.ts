@@ -1,9 +1,10 @@
 // Reading and all rates of made-up zones in one worker thread, with progress and cancel. Prints JSON.
-import { Worker, isMainThread, parentPort, workerData } from 'node:worker_threads';
+import { isMainThread, parentPort, workerData } from 'node:worker_threads';
 import { setImmediate } from 'node:timers/promises';
 import { ratesOfMany } from '../src/core/rates/rates-of-many';
 import type { AdviseRequest } from '../src/core/schema-types';
 import { cornRequest, library } from '../src/core/testing.test-help';
+import { typescriptWorker } from './typescript-worker';
 
 /** Zones that differ in every value, made as they are asked for, so that memory does not grow with their number. */
 function* zones(count: number): Generator<AdviseRequest> {
@@ -90,9 +91,7 @@ interface Run {
 
 /** Runs in one worker thread; gives back every timed run and how often it told its progress. */
 function inWorker(counts: number[], cancelAt = Infinity) {
-	// Node 20 does not hand the TypeScript loader on to a worker; it takes it up itself.
-	const start = `import('tsx/esm/api').then((tsx) => (tsx.register(), import(${JSON.stringify(import.meta.url)})));`;
-	const worker = new Worker(start, { eval: true, workerData: counts });
+	const worker = typescriptWorker(import.meta.url, { workerData: counts });
 	const runs: Run[] = [];
 	let reports = 0;
 	return new Promise<{ runs: Run[]; reports: number; finished: { cancelledAt?: number } }>((resolve, reject) => {

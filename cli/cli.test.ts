@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import type { AdviseAnswer } from '../src/core/schema-types';
+import type { AdviseAnswer, FitAnswer } from '../src/core/schema-types';
 
 const corn = readFileSync('demo/requests/corn-after-soybean.json', 'utf8');
 
@@ -47,8 +47,71 @@ describe('cosecha advise', () => {
 		expect(problems[0]?.message.length).toBeGreaterThan(5);
 	});
 
+	it('takes tests in the standing crop, strips, curves, terms and passes', () => {
+		const request = {
+			...(JSON.parse(corn) as object),
+			nitrogen: { objective: 'least-left', toleranceDollars: 5, manureN: 20 },
+			programme: [{ label: 'Starter', nitrogen: 37, placement: '2x2 band', daysFromPlanting: 0, applied: true }],
+			inSeason: {
+				nitrate: { nitratePpm: 14, depthIn: 12 },
+				strips: { zones: [{ name: 'All', yieldWithout: 120, yieldRich: 160 }] }
+			},
+			responseCurves: [
+				{
+					id: 'own',
+					title: 'Own',
+					crop: 'corn-grain',
+					curve: { model: 'quadratic-plateau', coefficients: { a: 113.2, b: 1.033, c: -0.00285 } },
+					lowestRate: 0,
+					highestRate: 240,
+					basis: 'measured',
+					source: 'own strips'
+				}
+			],
+			nitrogenRate: 160
+		};
+		const { status, stdout } = cosecha(JSON.stringify(request), 'advise');
+		expect(status).toBe(0);
+		const { rates, nitrogen } = JSON.parse(stdout) as AdviseAnswer;
+		const rate = (method: string) => rates.find((one) => one.method === method);
+		expect(rate('in-season-nitrogen/corn-nitrate')).toMatchObject({ rate: 88, stands: 'from now on' });
+		expect(rate('in-season-nitrogen/corn-nitrate')?.seasonTotal).toMatchObject({ value: 125 });
+		expect(rate('in-season-nitrogen/strips')?.zones).toHaveLength(1);
+		expect(rate('own-curves/own')?.objectives?.mostProfit).toMatchObject({ applies: true });
+		expect(rate('tri-state-1995/nitrogen')?.rate).toBeCloseTo(140.6, 9);
+		expect(nitrogen?.balance).toMatchObject({ applies: true, value: expect.closeTo(160 - 160 * 0.67, 9) });
+		expect(rate('placed-nitrogen/corn')?.reason).toContain('nothing is placed at the row base');
+	});
+
 	it('says how it is used', () => {
 		expect(cosecha('', 'divine')).toMatchObject({ status: 2 });
-		expect(cosecha('', '--help').stderr).toContain('verbs: advise');
+		expect(cosecha('', '--help').stderr).toContain('verbs: advise, fit');
+	});
+});
+
+describe('cosecha fit', () => {
+	const observations = [0, 60, 120, 180, 240].flatMap((rate) =>
+		[1, 2, 3].map((block) => ({ rate, yield: 110 + Math.min(rate, 170) * 0.5 + (block - 2) * 3 + (rate % 7), block }))
+	);
+
+	it('answers with four fits, optima and an interval', () => {
+		const { status, stdout } = cosecha(JSON.stringify({ observations, priceRatio: 0.13, replicates: 200 }), 'fit');
+		expect(status).toBe(0);
+		const answer = JSON.parse(stdout) as FitAnswer;
+		expect(answer.fits.map(({ model }) => model)).toEqual([
+			'quadratic-plateau',
+			'quadratic',
+			'linear-plateau',
+			'mitscherlich'
+		]);
+		expect(answer.best).not.toBeNull();
+		expect(answer.eonrInterval).toHaveLength(2);
+		expect(answer.bootstrap).toMatchObject({ by: 'block', replicates: 200 });
+	});
+
+	it('refuses a bad observation with the path and exit code 2', () => {
+		const { status, stdout } = cosecha(JSON.stringify({ observations: [{ rate: 0, yield: 'high' }] }), 'fit');
+		expect(status).toBe(2);
+		expect(JSON.parse(stdout)).toMatchObject({ problems: [{ path: '/observations/0/yield' }] });
 	});
 });

@@ -3,6 +3,17 @@ import path from 'node:path';
 
 const NAMES = ['chromium', 'chromium-browser', 'google-chrome'];
 
+/** Without these Chromium looks for hosts that are not there. */
+export const CHROMIUM_ARGUMENTS = [
+	'--no-sandbox',
+	'--disable-gpu',
+	'--disable-quic',
+	'--no-first-run',
+	'--disable-background-networking',
+	'--disable-component-update',
+	'--disable-sync'
+];
+
 /** The browser for the tests: CHROME_PATH, or the first known name on PATH. */
 export function findChromium(): string {
 	const own = process.env.CHROME_PATH;

@@ -67,7 +67,9 @@ test('a pass over the holding limit is stopped, and its remedy clears it', async
 		.click();
 	await page.getByLabel('Product rate, lb/ac').fill('360');
 	await page.getByRole('button', { name: 'Keep the pass' }).click();
-	await expect(page.getByText('100.8 lb N/ac in one go on 2027-06-05; the ground can hold 60.')).toBeVisible();
+	await expect(
+		page.getByText('100.8 lb N/ac in one go on 2027-06-05; the ground can hold 75, with what the crop takes up.')
+	).toBeVisible();
 	await page.getByRole('button', { name: 'Split into 2 passes, the second on 2027-07-03' }).click();
 	await expect(page.getByText('in one go on')).toHaveCount(0);
 	await page.getByRole('button', { name: /^Undo: Split into/ }).click();

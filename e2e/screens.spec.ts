@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, hydrated, test } from './app';
 
-const WORDS = ['ground', 'reading', 'rates', 'season', 'supply', 'sheet', 'book'];
+const WORDS = ['ground', 'reading', 'rates', 'season', 'supply', 'sheet', 'walk', 'book'];
 
 /** What is wrong with the page, or with one part of it. */
 async function violations(page: Page, part = 'body'): Promise<string[]> {
@@ -24,7 +24,7 @@ function overflow(page: Page): Promise<boolean> {
 
 test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits the window', async ({ page, app }) => {
 	test.setTimeout(180_000);
-	for (const path of ['/', '/import', '/guides', '/guides/wheat-sulfur']) {
+	for (const path of ['/', '/import', '/guides', '/curves', '/curves/fit', '/guides/wheat-sulfur']) {
 		await page.goto(app.server.origin + path);
 		await hydrated(page);
 		expect(await violations(page), path).toEqual([]);
@@ -33,7 +33,7 @@ test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits th
 	await expect(page.getByText('worked examples come out')).toBeVisible();
 	expect(await violations(page), 'a guide being changed').toEqual([]);
 	await app.openField('Heronry', 'rates');
-	for (const panel of ['Six years on', 'Lime and pay-back']) {
+	for (const panel of ['Yield and return', 'Six years on', 'Lime and pay-back']) {
 		await page.getByRole('button', { name: panel }).first().click();
 		expect(await violations(page, '.panel'), panel).toEqual([]);
 		expect(await overflow(page), panel).toBe(false);

@@ -130,7 +130,9 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 	});
 	const shares = tillering ? withFixed(wanted, caps, steps.indexOf(tillering)) : shareOut(wanted, caps);
 	const used = steps.filter((_, index) => shares[index]! >= LEAST_WORTH_A_PASS);
-	const split = used.length > 1 ? splitReason(context, ceilings, wanted) : '';
+	const first = steps.findIndex((step) => step !== tillering);
+	const forced = first >= 0 && wanted - dressed > (valueOf(ceilings[first]!) ?? Infinity);
+	const split = used.length > 1 && forced ? splitReason(context, ceilings, wanted) : '';
 	const passes = used.map((step) => {
 		const share = shares[steps.indexOf(step)]!;
 		const pass = passOf(step, context, productFor(share, productOf(step, context.products), 'N'), 'lb/ac');
@@ -147,20 +149,29 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 	return { passes, notes };
 }
 
-/** The schedule's nitrogen steps that are still open, each with its day; the last one missed moves to the test's day. */
+/**
+ * The schedule's nitrogen steps that are still open, each with its day. Where none is left, the last one in the crop
+ * that was missed goes on the day of the test.
+ */
 function openSteps(context: PlanContext, { nitrogen }: Schedule): (ScheduleStep & { date: string })[] {
 	const { applied, products, notBefore = '' } = context;
 	const lastApplied = applied
 		.filter((pass) => passNutrient(pass, productOf(pass, products), 'N') > 0)
 		.reduce((last, { date }) => (date > last ? date : last), '');
-	const dated = nitrogen.map((step) => ({ ...step, date: dateOf(step, context) }));
-	const open = dated.filter(({ date }) => date > lastApplied && date >= notBefore);
-	const missed = dated.filter(({ date }) => date > lastApplied && date < notBefore);
-	const latest = missed.reduce<(typeof dated)[number] | undefined>(
-		(last, step) => (last && last.date >= step.date ? last : step),
-		undefined
-	);
-	return latest ? [{ ...latest, date: notBefore }, ...open] : open;
+	const due = nitrogen
+		.map((step) => ({ ...step, date: dateOf(step, context) }))
+		.filter(({ date }) => date > lastApplied);
+	const open = due.filter(({ date }) => date >= notBefore);
+	if (open.length > 0) return open;
+	const missed = due
+		.filter(({ daysFromPlanting }) => daysFromPlanting > 0)
+		.sort((a, b) => a.date.localeCompare(b.date));
+	const last = missed.at(-1);
+	return last ? [{ ...last, date: notBefore }] : [];
+}
+
+function valueOf(answer: Answer): number | undefined {
+	return answer.applies ? answer.value : undefined;
 }
 
 /** One step takes its own amount, the others share out the rest. */

@@ -38,6 +38,8 @@
 	let open = $state(untrack(() => page.goal === undefined));
 	let problem = $state('');
 	let form = $state(untrack(start));
+	/** The crop whose yield stands in the form. */
+	let goalIsOf = untrack(() => form.crop);
 
 	const crop = $derived(page.crops.find(({ id }) => id === form.crop));
 	const present = $derived(page.crops.find(({ id }) => id === page.goal?.crop));
@@ -57,6 +59,13 @@
 			residue: goal?.residueRemovedPercent ? String(goal.residueRemovedPercent) : '',
 			starter: goal?.starterP2O5 ? String(goal.starterP2O5) : ''
 		};
+	}
+
+	/** Another crop has another yield; the form's first crop keeps the goal it came with. */
+	function takeUsualGoal(id: string): void {
+		if (id === goalIsOf) return;
+		goalIsOf = id;
+		form.yieldGoal = String(page.crops.find((one) => one.id === id)?.usualGoal ?? form.yieldGoal);
 	}
 
 	function nameOf(id: string): string {
@@ -116,6 +125,7 @@
 			class="plain"
 			onclick={() => {
 				form = start();
+				goalIsOf = form.crop;
 				open = true;
 			}}>Change the goal</button
 		>
@@ -128,7 +138,7 @@
 				size="sm"
 				labelText="Crop"
 				bind:selected={form.crop}
-				on:change={() => (form.yieldGoal = String(crop?.usualGoal ?? form.yieldGoal))}
+				on:update={({ detail }) => takeUsualGoal(String(detail))}
 			>
 				{#each page.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 			</Select>

@@ -272,6 +272,7 @@
 		font-weight: 600;
 	}
 	.panel {
+		contain: layout;
 		grid-column: 1 / -1;
 		background: var(--sheet);
 		border: 1px solid var(--rule);

@@ -7,8 +7,10 @@
 		/** The chart in a sentence, for those who do not see it. */
 		label: string;
 		height?: string;
+		/** Drawn anew many times a second: on a canvas, which lays nothing out. */
+		moving?: boolean;
 	}
-	const { option, label, height = '240px' }: Props = $props();
+	const { option, label, height = '240px', moving = false }: Props = $props();
 	let element = $state<HTMLDivElement>();
 	let chart = $state.raw<EChartsType>();
 
@@ -20,7 +22,7 @@
 		const resizing = new ResizeObserver(() => made?.resize());
 		void import('./echarts').then(({ init }) => {
 			if (gone) return;
-			made = init(target, undefined, { renderer: 'svg' });
+			made = init(target, undefined, { renderer: moving ? 'canvas' : 'svg' });
 			resizing.observe(target);
 			chart = made;
 		});
@@ -40,5 +42,7 @@
 <style>
 	div {
 		width: 100%;
+		/* What is drawn anew inside must not lay out the page again. */
+		contain: strict;
 	}
 </style>

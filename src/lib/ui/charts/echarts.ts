@@ -1,8 +1,17 @@
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent } from 'echarts/components';
 import { use } from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
+import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
 
-use([LineChart, ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent, SVGRenderer]);
+use([
+	LineChart,
+	ScatterChart,
+	GridComponent,
+	MarkAreaComponent,
+	MarkLineComponent,
+	MarkPointComponent,
+	CanvasRenderer,
+	SVGRenderer
+]);
 
 export { init } from 'echarts/core';

@@ -174,6 +174,7 @@
 			<Chart
 				{option}
 				height="400px"
+				moving
 				label={`Yield and return against nitrogen. ${bandText} Below it, nitrogen applied less taken off.`}
 			/>
 		</div>

@@ -106,7 +106,7 @@
 				size="sm"
 				labelText="Crop"
 				bind:selected={cropId}
-				on:change={() => (grain = priceText(data.crops.find(({ id }) => id === cropId)?.price))}
+				on:update={({ detail }) => (grain = priceText(data.crops.find(({ id }) => id === detail)?.price))}
 			>
 				{#each data.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 			</Select>
