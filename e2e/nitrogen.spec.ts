@@ -15,8 +15,8 @@ test('prices move the optimum at once, without a page load; two years of prices 
 	// Curve of the shipped trial: (0.62 / 4.60 - 1.03307) / (2 x -0.00285186)
 	await expect(best).toContainText('157.5');
 	await expect(nitrogen).toContainText('Simulated, not measured');
-	await expect(nitrogen).toContainText('Within $1 of the best: 149 to 166 lb/ac. Within $5: 138 to 177.');
-	await expect(nitrogen).toContainText(/50 lb too much costs \$23\.67\/ac and leaves 48\.9 lb\/ac more/);
+	await expect(nitrogen).toContainText('Within $1/ac of the best: 149 to 166 lb/ac. Within $5/ac: 138 to 177.');
+	await expect(nitrogen).toContainText(/50 lb\/ac too much costs \$23\.67\/ac and leaves 48\.9 lb\/ac more/);
 
 	const asked: string[] = [];
 	page.on('request', (request) => asked.push(request.url()));
@@ -95,7 +95,7 @@ test('the placed factor is grey on one broadcast pass, and live on the banded pr
 	await expect(nitrogen.getByRole('button', { name: /Choose N by factor for a banded/ })).toHaveCount(0);
 	await nitrogen.getByRole('button', { name: 'Plan the passes so' }).click();
 	// 0.5 x 150 bu
-	await expect(nitrogen.getByRole('button', { name: /by Placed and timed.*: 75 lb\/ac/ })).toBeVisible();
+	await expect(nitrogen.getByRole('button', { name: /by Banded programmes.*: 75 lb\/ac/ })).toBeVisible();
 	await expect(page.getByRole('link', { name: /^Rates N 75 / })).toBeVisible();
 	await app.openField('Crow Acre', 'season');
 	await expect(page.getByRole('cell', { name: '2x2 band' })).toBeVisible();

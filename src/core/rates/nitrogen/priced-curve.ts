@@ -7,7 +7,7 @@ import { coefficientFigures, explainObjectives, type PriceFigures, type Response
 import { flatBand, returnToNitrogen, type TestedCurve } from './response/returns';
 
 /** How far from the best rate the cost of a miss is shown, lb N/ac: common practice. */
-const MISSED_LB = 50;
+export const MISSED_LB = 50;
 
 /** What a rate yields, brings and leaves behind by a curve. */
 export interface RateOutcome {

@@ -3,7 +3,7 @@
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { figure } from '$core/figure/figure';
-	import { outcomeOf, pricedCurve } from '$core/rates/nitrogen/priced-curve';
+	import { MISSED_LB, outcomeOf, pricedCurve } from '$core/rates/nitrogen/priced-curve';
 	import { USUAL_TOLERANCE } from '$core/rates/nitrogen/response/objectives';
 	import { testedCurve } from '$core/rates/nitrogen/response/returns';
 	import { coefficientsOf } from '$core/rates/nitrogen/response/models';
@@ -123,7 +123,7 @@
 			edges.map((edge) => Math.round(valueInSystem(edge, 'lb/ac', units))).join(' to ');
 		const { within1, within5 } = now?.priced ?? {};
 		if (!within1 || !within5) return '';
-		return `Within $1 of the best: ${band(within1)} ${unitInSystem('lb/ac', units)}. Within $5: ${band(within5)}.`;
+		return `Within $1/ac of the best: ${band(within1)} ${unitInSystem('lb/ac', units)}. Within $5/ac: ${band(within5)}.`;
 	});
 </script>
 
@@ -168,7 +168,7 @@
 				<span><i class="yield"></i>yield</span>
 				<span><i class="return"></i>return to nitrogen</span>
 				{#if other}<span><i class="other"></i>return at the other prices</span>{/if}
-				<span><i class="band"></i>within $1 and $5 of the best</span>
+				<span><i class="band"></i>within $1 and $5 an acre of the best</span>
 				<span><i class="left"></i>left behind</span>
 			</div>
 			<Chart
@@ -277,7 +277,9 @@
 		{bandText}
 		{#each [['too much', 'more', priced.tooMuch], ['too little', 'less', priced.tooLittle]] as const as [name, side, miss] (name)}
 			<span class="miss">
-				50 lb {name}
+				{Math.round(valueInSystem(MISSED_LB, 'lb/ac', units))}
+				{unitInSystem('lb/ac', units)}
+				{name}
 				{#if miss.dollars.applies}
 					costs <strong><Quantity answer={inSystem(miss.dollars, units)} /></strong>
 					{#if miss.leftBehind.applies}
