@@ -47,7 +47,7 @@ describe('the nitrate test in the standing crop', () => {
 
 	it('without days goes by what was booked', () => {
 		const programme = [pass({ applied: true }), pass({ nitrogen: 20 })];
-		const { date: _day, ...undated } = test;
+		const undated = { nitratePpm: 14, depthIn: 12, cropHeightIn: 9 };
 		expect(rateOf(corn({ nitrate: undated }, programme), NITRATE).seasonTotal).toMatchObject({ value: 88 + 37 });
 	});
 

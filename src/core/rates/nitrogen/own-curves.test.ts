@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { InputError } from '../../check/problem';
+import type { InputError } from '../../check/problem';
 import type { ResponseCurve } from '../../schema-types';
 import { cornRequest, library } from '../../testing.test-help';
 import { advise } from '../advise';
