@@ -10,6 +10,8 @@ const MOST_BENT = 0.15;
 const LEAST_TIMES_R = 50;
 const MOST_BOOTSTRAP_MS = 300;
 const MOST_PRICE_MS = 50;
+const MOST_SEASON_MS = 2;
+const MOST_SEASONS_MS = 2000;
 
 function median(values: number[]): number {
 	return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
@@ -106,12 +108,23 @@ function benchPrices(): boolean {
 	return report('a price that moves, p95', p95!, 'ms', MOST_PRICE_MS);
 }
 
+/** The daily model: one season with its made-up weather, and 200 seasons of three programmes in a worker. */
+function benchSeason(): boolean[] {
+	const text = execFileSync('npx', ['--no-install', 'tsx', 'bench/season.ts'], { encoding: 'utf8' });
+	const { ms, manyMs } = JSON.parse(text) as { ms: number; manyMs: number };
+	return [
+		report('one season', ms, 'ms median', MOST_SEASON_MS),
+		report('200 seasons of three programmes in a worker', manyMs, 'ms', MOST_SEASONS_MS)
+	];
+}
+
 const advise = measure('npx', '--no-install', 'tsx', 'bench/advise.ts');
 const met = [
 	report('one advise with all methods', advise.ms, 'ms median', MOST_ADVISE_MS),
 	benchRaster(),
 	...benchZones(),
 	...benchFits(),
-	benchPrices()
+	benchPrices(),
+	...benchSeason()
 ];
 process.exitCode = met.every(Boolean) ? 0 : 1;

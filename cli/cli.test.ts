@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import type { AdviseAnswer, FitAnswer } from '../src/core/schema-types';
+import type { AdviseAnswer, FitAnswer, SeasonAnswer } from '../src/core/schema-types';
 
 const corn = readFileSync('demo/requests/corn-after-soybean.json', 'utf8');
 
@@ -85,7 +85,7 @@ describe('cosecha advise', () => {
 
 	it('says how it is used', () => {
 		expect(cosecha('', 'divine')).toMatchObject({ status: 2 });
-		expect(cosecha('', '--help').stderr).toContain('verbs: advise, fit');
+		expect(cosecha('', '--help').stderr).toContain('verbs: advise, fit, season');
 	});
 });
 
@@ -113,5 +113,23 @@ describe('cosecha fit', () => {
 		const { status, stdout } = cosecha(JSON.stringify({ observations: [{ rate: 0, yield: 'high' }] }), 'fit');
 		expect(status).toBe(2);
 		expect(JSON.parse(stdout)).toMatchObject({ problems: [{ path: '/observations/0/yield' }] });
+	});
+});
+
+describe('cosecha season', () => {
+	const season = readFileSync('demo/requests/corn-season.json', 'utf8');
+
+	it('answers the shipped request day by day, with a balance', () => {
+		const { status, stdout } = cosecha(season, 'season');
+		expect(status).toBe(0);
+		const { days, balance } = JSON.parse(stdout) as SeasonAnswer;
+		expect(days.length).toBeGreaterThan(120);
+		expect(balance.applied).toBeCloseTo(160, 1);
+	});
+
+	it('refuses an unknown placement with the path', () => {
+		const { status, stdout } = cosecha(season.replace('2x2 band', 'by drone'), 'season');
+		expect(status).toBe(2);
+		expect(JSON.parse(stdout)).toMatchObject({ problems: [{ path: '/passes/0/placement' }] });
 	});
 });

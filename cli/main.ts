@@ -3,16 +3,19 @@ import { InputError, type Problem } from '../src/core/check/problem';
 import { validator } from '../src/core/check/validator';
 import { advise } from '../src/core/rates/advise';
 import { fitTrial } from '../src/core/rates/nitrogen/response/answer-fit';
-import type { AdviseRequest, FitRequest } from '../src/core/schema-types';
+import { answerSeason } from '../src/core/season/answer-season';
+import type { AdviseRequest, FitRequest, SeasonRequest } from '../src/core/schema-types';
 import { theLibrary } from '../src/lib/server/knowledge';
 import { today } from '../src/lib/server/today';
 
 const asAdviseRequest = validator<AdviseRequest>('advise-request');
+const asSeasonRequest = validator<SeasonRequest>('season-request');
 const asFitRequest = validator<FitRequest>('fit-request');
 
 const VERBS: Record<string, (request: unknown) => unknown> = {
 	advise: (request) => advise(asAdviseRequest(request), theLibrary(), today()),
-	fit: (request) => fitTrial(asFitRequest(request))
+	fit: (request) => fitTrial(asFitRequest(request)),
+	season: (request) => answerSeason(asSeasonRequest(request), theLibrary())
 };
 
 const USAGE = `usage: cosecha <verb> < request.json > answer.json

@@ -17,6 +17,10 @@ import fitRequest from '../../../schemas/fit-request.schema.json';
 import response from '../../../schemas/response.schema.json';
 import sheet from '../../../schemas/sheet.schema.json';
 import sample from '../../../schemas/sample.schema.json';
+import seasonAnswer from '../../../schemas/season-answer.schema.json';
+import seasonRequest from '../../../schemas/season-request.schema.json';
+import seasonModel from '../../../schemas/season-model.schema.json';
+import weather from '../../../schemas/weather.schema.json';
 import schedules from '../../../schemas/schedules.schema.json';
 import { InputError, type Problem } from './problem';
 
@@ -28,6 +32,8 @@ const SCHEMAS = [
 	crops,
 	products,
 	schedules,
+	seasonModel,
+	weather,
 	cautions,
 	response,
 	fitRequest,
@@ -36,6 +42,8 @@ const SCHEMAS = [
 	adviseRequest,
 	pack,
 	plan,
+	seasonRequest,
+	seasonAnswer,
 	labMapping,
 	labDraft,
 	sheet,

@@ -14,7 +14,10 @@ import type {
 	Schedule,
 	ScheduleExtras,
 	ScheduleList,
-	ScheduleStep
+	ScheduleStep,
+	SeasonModel,
+	Station,
+	StationList
 } from '../../core/schema-types';
 
 /** All that the program knows beside the book: guides, crops, products and schedules. */
@@ -24,6 +27,8 @@ export interface Library extends Knowledge {
 	extras: ScheduleExtras;
 	starter: ScheduleStep;
 	cautions: CautionList;
+	seasonModel: SeasonModel;
+	stations: readonly Station[];
 }
 
 /**
@@ -43,7 +48,9 @@ export function readLibrary(folder: string): Library {
 		crops: reference<CropList>('crops').crops,
 		products: reference<ProductList>('products').products,
 		...reference<ScheduleList>('schedules'),
-		cautions: reference<CautionList>('cautions')
+		cautions: reference<CautionList>('cautions'),
+		seasonModel: reference<SeasonModel>('season-model'),
+		stations: reference<StationList>('weather').stations
 	};
 }
 

@@ -1,0 +1,114 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { InputError } from '../check/problem';
+import type { Pass, SeasonRequest } from '../schema-types';
+import { library } from '../testing.test-help';
+import { answerSeason } from './answer-season';
+import { dressingOfPass } from './model/dressing-of-pass';
+import { generateWeather } from './weather/generate-weather';
+
+const shipped = () => JSON.parse(readFileSync('demo/requests/corn-season.json', 'utf8')) as SeasonRequest;
+const product = (id: string) => library.products.find((one) => one.id === id)!;
+
+describe('a season by the shipped request', () => {
+	it('gives each day, and a balance that closes at harvest', () => {
+		const { days, balance, unit, assumed } = answerSeason(shipped(), library);
+		expect(unit).toBe('lb/ac');
+		expect(days[0]!.date).toBe('2027-04-17');
+		expect(days.find(({ date }) => date === '2027-06-08')!.applied).toBeCloseTo(160, 1);
+		const gone = balance.takenUp + balance.volatilised + balance.denitrified + balance.leached + balance.leftInGround;
+		expect(balance.atStart + balance.applied + balance.mineralised).toBeCloseTo(gone, 6);
+		expect(balance.applied).toBeCloseTo(160, 1);
+		expect(balance.takenUp).toBeLessThanOrEqual(balance.wanted);
+		expect(assumed).toEqual(['ammonium-N at the start, lb/ac: 10']);
+	});
+
+	it('is the same in kg/ha', () => {
+		const us = answerSeason(shipped(), library).balance;
+		const metric = answerSeason({ ...shipped(), units: 'metric' }, library).balance;
+		expect(metric.takenUp).toBeCloseTo(us.takenUp * 1.12085, 1);
+	});
+
+	it('names all that it had to assume', () => {
+		const { assumed } = answerSeason({ ...shipped(), soil: {} }, library);
+		expect(assumed.join('; ')).toContain('texture: silt loam; drainage: moderate; organic matter, %: 2.5');
+	});
+
+	it('takes weather day by day in place of a station', () => {
+		const weather = generateWeather(library.stations[0]!, '2027-03-20', 200, 9);
+		const { station: _none, ...rest } = shipped();
+		expect(_none).toBeDefined();
+		const { days } = answerSeason({ ...rest, weather }, library);
+		expect(days[0]!.date).toBe('2027-03-20');
+		expect(days).toHaveLength(181);
+	});
+});
+
+describe('what no schema sees is refused with its path', () => {
+	const weather = generateWeather(library.stations[0]!, '2027-04-01', 40, 9);
+	const gap = weather.filter((_, at) => at !== 10);
+	const crossed = weather.map((day, at) => (at === 3 ? { ...day, minC: 40 } : day));
+	it.each([
+		[{ ...shipped(), crop: { id: 'oil-palm' as const, yieldGoal: 5 } }, '/crop/id'],
+		[{ ...shipped(), station: { id: 'nowhere' } }, '/station/id'],
+		[{ ...shipped(), passes: [{ ...shipped().passes[0]!, product: 'dust' }] }, '/passes/0/product'],
+		[{ ...shipped(), weather: gap }, '/weather/10/date'],
+		[{ ...shipped(), weather: crossed }, '/weather/3/minC'],
+		[{ soil: {}, crop: { id: 'corn-grain' as const, yieldGoal: 180 }, passes: [] }, '/crop/plantingDate']
+	])('%#', (request, path) => {
+		let problems: InputError['problems'] = [];
+		try {
+			answerSeason(request, library);
+		} catch (error) {
+			if (error instanceof InputError) ({ problems } = error);
+		}
+		expect(problems[0]?.path).toBe(path);
+	});
+});
+
+describe('a pass as the model sees it', () => {
+	const pass: Pass = {
+		id: 'a',
+		date: '2027-06-08',
+		label: 'Side-dress',
+		product: 'uan-28',
+		rate: 100 / 0.28,
+		unit: 'lb/ac',
+		placement: 'injected',
+		reason: ''
+	};
+	it('by form, place and depth, kg/ha', () => {
+		expect(dressingOfPass(pass, product('uan-28'), 3)).toMatchObject({
+			day: 3,
+			nitrate: expect.closeTo(28.021, 3),
+			urea: expect.closeTo(56.043, 3),
+			lies: 'band',
+			depthCm: expect.closeTo(12.7, 6),
+			ureaseInhibitor: false
+		});
+		expect(dressingOfPass({ ...pass, depthIn: 1 }, product('uan-28'), 3)?.depthCm).toBeCloseTo(2.54, 6);
+	});
+	it('ammonia lies deeper and late, coated urea waits, additives guard', () => {
+		expect(dressingOfPass({ ...pass, product: 'ammonia' }, product('ammonia'), 0)).toMatchObject({
+			ammonia: true,
+			depthCm: expect.closeTo(17.78, 6)
+		});
+		expect(dressingOfPass(pass, product('polymer-urea'), 0)).toMatchObject({ urea: 0, coated: expect.any(Number) });
+		expect(dressingOfPass({ ...pass, additive: 'both inhibitors' }, product('urea'), 0)).toMatchObject({
+			ureaseInhibitor: true,
+			nitrificationInhibitor: true
+		});
+	});
+	it('without nitrogen, or with forms that are not known, is none', () => {
+		expect(dressingOfPass(pass, product('potash'), 0)).toBeUndefined();
+		const { nitrogenForms: _unknown, ...unformed } = product('urea');
+		expect(_unknown).toBeDefined();
+		expect(dressingOfPass(pass, unformed, 0)).toBeUndefined();
+	});
+	it('every product with nitrogen tells its forms, and they add up', () => {
+		for (const { id, analysis, nitrogenForms: forms } of library.products) {
+			if (!analysis.N) continue;
+			expect(forms && forms.nitrate + forms.ammonium + forms.urea, id).toBe(100);
+		}
+	});
+});

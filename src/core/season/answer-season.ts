@@ -1,0 +1,216 @@
+import { addDays, differenceInCalendarDays, format, getDayOfYear, parseISO } from 'date-fns';
+import { InputError } from '../check/problem';
+import type {
+	Crop,
+	Product,
+	Schedule,
+	SeasonAnswer,
+	SeasonDay,
+	SeasonModel,
+	SeasonRequest,
+	Station,
+	WeatherDay
+} from '../schema-types';
+import { KG_HA_PER_LB_AC } from '../units/factors';
+import { dressingOfPass } from './model/dressing-of-pass';
+import { simulateSeason, type SeasonCrop, type SeasonRun, type SeasonSoil } from './model/simulate-season';
+import { passNutrient } from './pass-nutrients';
+import { usualPlantingDate } from './propose-programme';
+import { uptakeBy } from './uptake';
+import { generateWeather } from './weather/generate-weather';
+
+/** What a season stands on beside the request. */
+export interface SeasonKnowledge {
+	crops: readonly Crop[];
+	products: readonly Product[];
+	schedules: readonly Schedule[];
+	seasonModel: SeasonModel;
+	stations: readonly Station[];
+}
+
+/** Days before the first pass or planting with which a run begins: water and temperature settle in. */
+const RUN_IN_DAYS = 14;
+/** Uptake is over by then: 99.97 % of a logistic. */
+const UPTAKE_ENDS = 8;
+const USUAL_LATITUDE = 41;
+const USUAL_SEED = 1;
+/** What the model takes where the ground was not described; judgement, told in the answer. */
+const ASSUMED = {
+	textureClass: 'silt loam',
+	drainage: 'moderate',
+	organicMatterPercent: 2.5,
+	soilPh: 6.5,
+	nitrateLbAc: 20,
+	ammoniumLbAc: 10
+} as const;
+/** How nitrate and ammonium lie in the three layers at the start where only a sum is known; judgement. */
+const NITRATE_BY_LAYER = [0.5, 0.3, 0.2] as const;
+const AMMONIUM_BY_LAYER = [0.6, 0.25, 0.15] as const;
+
+/**
+ * A season by the daily model: each day, the balance at harvest, and what was assumed.
+ * @param request checked by schemas/season-request.schema.json
+ * @throws InputError for what no schema sees: a product, crop or station that is not known, weather with a gap
+ */
+export function answerSeason(request: SeasonRequest, knowledge: SeasonKnowledge): SeasonAnswer {
+	const plan = planOf(request, knowledge);
+	const { start, days, weather, soil, crop, assumed } = plan;
+	const dressings = plan.passes.flatMap(({ pass, product, day }) => dressingOfPass(pass, product, day) ?? []);
+	const latitude = request.weather ? (request.latitude ?? USUAL_LATITUDE) : plan.latitude;
+	const series = {
+		minC: weather.map(({ minC }) => minC),
+		maxC: weather.map(({ maxC }) => maxC),
+		rainMm: weather.map(({ rainMm }) => rainMm),
+		firstDayOfYear: getDayOfYear(parseISO(start)),
+		latitude
+	};
+	const run = simulateSeason(series, days, soil, crop, dressings, knowledge.seasonModel);
+	const unit = request.units === 'metric' ? 'kg/ha' : 'lb/ac';
+	const inUnit = (kilograms: number) => (unit === 'kg/ha' ? kilograms : kilograms / KG_HA_PER_LB_AC);
+	const last = Math.min(days - 1, crop.harvested);
+	const at = (values: ArrayLike<number>) => inUnit(values[last]!);
+	const initial = [...soil.nitrate, ...soil.ammonium].reduce((all, part) => all + part, 0);
+	return {
+		unit,
+		days: Array.from({ length: days }, (_, day) => dayOf(run, weather[day]!.date, day, inUnit)),
+		balance: {
+			atStart: inUnit(initial),
+			applied: at(run.applied),
+			mineralised: at(run.mineralised),
+			takenUp: at(run.takenUp),
+			volatilised: at(run.volatilised),
+			denitrified: at(run.denitrified),
+			leached: at(run.leached),
+			leftInGround: at(run.inGround),
+			wanted: at(run.wanted),
+			shortDays: run.shortDays
+		},
+		assumed
+	};
+}
+
+function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
+	const { crop: asked, passes, soil: facts } = request;
+	const schedule = knowledge.schedules.find(({ crop }) => crop === asked.id);
+	const { uptake } = schedule ?? {};
+	if (!knowledge.crops.some(({ id }) => id === asked.id) || !schedule || !uptake) {
+		const known = knowledge.schedules.filter((one) => one.uptake).map(({ crop }) => crop);
+		const message = `no uptake of nitrogen is known for "${asked.id}"; known: ${known.join(', ')}`;
+		throw new InputError([{ path: '/crop/id', message }]);
+	}
+	const withProducts = passes.map((pass, index) => ({ pass, product: productOf(pass.product, knowledge, index) }));
+	const carrying = withProducts.filter(({ pass, product }) => passNutrient(pass, product, 'N') > 0);
+	const planting = asked.plantingDate ?? plantingOf(request, schedule);
+	const first = carrying.map(({ pass }) => pass.date).reduce((a, b) => (b < a ? b : a), planting);
+	const start = request.weather?.[0]?.date ?? shift(first, -RUN_IN_DAYS);
+	const planted = differenceInCalendarDays(parseISO(planting), parseISO(start));
+	const harvested = planted + Math.round(uptake.halfwayDays + UPTAKE_ENDS / uptake.perDay);
+	const { weather, latitude } = weatherOf(request, knowledge, start, harvested + 1);
+	const assumed: string[] = [];
+	const taken = <K extends keyof typeof ASSUMED>(key: K, name: string) => {
+		const given = facts[key];
+		if (given === undefined) assumed.push(`${name}: ${ASSUMED[key]}`);
+		return (given ?? ASSUMED[key]) as NonNullable<SeasonRequest['soil'][K]>;
+	};
+	const { seasonModel } = knowledge;
+	const spread = (pounds: number, shares: readonly [number, number, number]) =>
+		shares.map((share) => share * pounds * KG_HA_PER_LB_AC) as [number, number, number];
+	const soil: SeasonSoil = {
+		held: seasonModel.soilWater.percentByVolume[taken('textureClass', 'texture')],
+		drainsPerDay: seasonModel.drainage.mmPerDay[taken('drainage', 'drainage')],
+		organicMatterPercent: taken('organicMatterPercent', 'organic matter, %'),
+		soilPh: taken('soilPh', 'pH in water'),
+		residue: facts.residue ?? false,
+		nitrate: spread(taken('nitrateLbAc', 'nitrate-N at the start, lb/ac'), NITRATE_BY_LAYER),
+		ammonium: spread(taken('ammoniumLbAc', 'ammonium-N at the start, lb/ac'), AMMONIUM_BY_LAYER),
+		coverKilledOn:
+			facts.coverKilledOn === undefined
+				? undefined
+				: differenceInCalendarDays(parseISO(facts.coverKilledOn), parseISO(start))
+	};
+	const crop: SeasonCrop = {
+		planted,
+		harvested,
+		wantedBy: (day) => uptakeBy(uptake, asked.yieldGoal, day - planted) * KG_HA_PER_LB_AC
+	};
+	const dated = carrying.map((one) => ({
+		...one,
+		day: differenceInCalendarDays(parseISO(one.pass.date), parseISO(start))
+	}));
+	const unformed = dated.filter(({ product }) => !product.nitrogenForms).map(({ product }) => product.name);
+	if (unformed.length > 0)
+		assumed.push(`left out, because its forms of nitrogen are not known: ${unformed.join(', ')}`);
+	return {
+		start,
+		days: Math.min(weather.length, harvested + 1),
+		weather,
+		latitude,
+		soil,
+		crop,
+		passes: dated,
+		assumed
+	};
+}
+
+function plantingOf({ crop, passes, weather }: SeasonRequest, schedule: Schedule): string {
+	const year = crop.year ?? Number((weather?.at(-1)?.date ?? passes.at(-1)?.date ?? '').slice(0, 4));
+	if (year > 0) return usualPlantingDate(schedule, year);
+	throw new InputError([{ path: '/crop/plantingDate', message: 'must be given where there is neither year nor pass' }]);
+}
+
+function productOf(id: string, { products }: SeasonKnowledge, index: number): Product {
+	const found = products.find((product) => product.id === id);
+	if (found) return found;
+	throw new InputError([{ path: `/passes/${index}/product`, message: `"${id}" is not in the catalogue` }]);
+}
+
+function weatherOf(
+	{ weather, station }: SeasonRequest,
+	{ stations }: SeasonKnowledge,
+	start: string,
+	days: number
+): { weather: WeatherDay[]; latitude: number } {
+	if (weather) {
+		const gap = weather.findIndex(({ date }, at) => date !== shift(weather[0]!.date, at));
+		if (gap >= 0) {
+			const message = `must be ${shift(weather[0]!.date, gap)}, the day after the one before; got "${weather[gap]!.date}"`;
+			throw new InputError([{ path: `/weather/${gap}/date`, message }]);
+		}
+		const cold = weather.findIndex(({ minC, maxC }) => minC > maxC);
+		if (cold >= 0) {
+			const { minC, maxC } = weather[cold]!;
+			throw new InputError([{ path: `/weather/${cold}/minC`, message: `must not be above maxC ${maxC}; got ${minC}` }]);
+		}
+		return { weather, latitude: USUAL_LATITUDE };
+	}
+	const found = station ? stations.find(({ id }) => id === station.id) : stations[0];
+	if (!found) {
+		const known = stations.map(({ id }) => id).join(', ');
+		throw new InputError([{ path: '/station/id', message: `"${station?.id}" is no station; known: ${known}` }]);
+	}
+	const seed = station?.seed ?? USUAL_SEED;
+	return { weather: generateWeather(found, start, days, seed, station?.kind), latitude: found.latitude };
+}
+
+function dayOf(run: SeasonRun, date: string, day: number, inUnit: (kilograms: number) => number): SeasonDay {
+	const at = (values: ArrayLike<number>) => inUnit(values[day]!);
+	return {
+		date,
+		soilC: run.soilC[day]!,
+		waterMm: run.waterMm[day]!,
+		saturated: run.saturated[day] === 1,
+		nitrate: at(run.nitrate),
+		inGround: at(run.inGround),
+		wanted: at(run.wanted),
+		takenUp: at(run.takenUp),
+		volatilised: at(run.volatilised),
+		denitrified: at(run.denitrified),
+		leached: at(run.leached),
+		mineralised: at(run.mineralised),
+		applied: at(run.applied)
+	};
+}
+
+function shift(date: string, days: number): string {
+	return format(addDays(parseISO(date), days), 'yyyy-MM-dd');
+}
