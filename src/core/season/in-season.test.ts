@@ -33,6 +33,9 @@ function context(change: Partial<PlanContext> & { cropId?: CropId } = {}): PlanC
 		liming: { product: 'aglime', placement: 'incorporated' },
 		products,
 		plantingDate: id === 'winter-wheat' ? '2026-10-05' : '2027-05-01',
+		cec: 16,
+		sandy: false,
+		station: library.stations[0]!,
 		...change
 	};
 }

@@ -1,6 +1,15 @@
 import type { Answer } from '../figure/figure';
 import type { HoldingAllowances } from '../reading/holding-room';
-import type { Crop, Pass, Product, RateNutrient, Schedule, ScheduleExtras, ScheduleStep } from '../schema-types';
+import type {
+	Crop,
+	Pass,
+	Product,
+	RateNutrient,
+	Schedule,
+	ScheduleExtras,
+	ScheduleStep,
+	Station
+} from '../schema-types';
 
 /** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
 export type ChosenRates = Partial<Record<RateNutrient, number>>;
@@ -32,6 +41,11 @@ export interface PlanContext {
 	products: readonly Product[];
 	/** YYYY-MM-DD */
 	plantingDate: string;
+	/** meq/100 g; undefined where the report gives none. */
+	cec: number | undefined;
+	sandy: boolean;
+	/** Whose normals stand for the usual weather. */
+	station: Station;
 }
 
 /** The product of a pass. The stores admit none that the catalogue lacks. */

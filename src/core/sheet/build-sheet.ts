@@ -85,6 +85,6 @@ function sheetPass(
 		wholeField: wholeField(rate, field.areaAcres),
 		gallons: gallonsPerAcre(rate, product),
 		cost: passCosts.get(pass.id)!,
-		cautions: cautionsFor(product, pass.placement, cautionList)
+		cautions: cautionsFor(product, pass, cautionList)
 	};
 }

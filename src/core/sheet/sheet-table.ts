@@ -1,4 +1,5 @@
 import type { Answer } from '../figure/figure';
+import { placementText } from '../season/placement-text';
 import type { SheetContent } from '../schema-types';
 import { formatQuantity, plainNumber } from '../units/display';
 import { inSystem, type UnitSystem } from '../units/rate-units';
@@ -32,7 +33,7 @@ export function sheetTable({ passes, units }: SheetContent): string[][] {
 				shown.applies ? plainNumber(shown.value, shown.unit) : '',
 				shown.applies ? shown.unit : '',
 				gallons.applies ? plainNumber(gallons.value, gallons.unit) : '',
-				pass.placement,
+				placementText(pass),
 				carriesText(carries, units),
 				quantityText(wholeField),
 				pass.reason,

@@ -102,6 +102,9 @@ export function adviceFrom(db: Database, library: Library, records: Records, tod
 	};
 }
 
+/** Textures that let nitrogen and potash through: common practice. */
+const SANDY: ReadonlySet<string> = new Set(['sand', 'loamy sand', 'sandy loam']);
+
 function productPrice({ product }: { product: Product['id'] }, prices: PriceList): number | undefined {
 	return prices.get(`product:${product}`);
 }
@@ -132,6 +135,9 @@ function planContext(
 		starter: goal.starter_p2o5 === null ? undefined : { step: library.starter, p2o5: goal.starter_p2o5 },
 		liming: { product: goal.liming_product ?? REFERENCE_LIME, placement: site.limePlacement },
 		products: library.products,
-		plantingDate: plantingDateOf(goal, library)
+		plantingDate: plantingDateOf(goal, library),
+		cec: answer.derived.cec ?? undefined,
+		sandy: SANDY.has(site.field.textureClass ?? ''),
+		station: library.stations[0]!
 	};
 }

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { InlineNotification, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import type { Pass } from '$core/schema-types';
+	import type { Additive, Pass } from '$core/schema-types';
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from './numbers';
 
@@ -11,6 +11,8 @@
 		name: string;
 		placements: Pass['placement'][];
 		isLime: boolean;
+		/** It carries some, so that an inhibitor makes sense. */
+		nitrogen: boolean;
 		cautions: string[];
 	}
 	interface Props {
@@ -24,6 +26,8 @@
 	}
 	const { pass, catalogue, units, plantingDate, keep, close }: Props = $props();
 
+	const ADDITIVES: Additive[] = ['urease inhibitor', 'nitrification inhibitor', 'both inhibitors'];
+
 	let problem = $state('');
 	let open = $state(true);
 	let form = $state(
@@ -33,6 +37,8 @@
 			product: pass?.product ?? catalogue[0]!.id,
 			rate: pass ? String(+valueInSystem(pass.rate, pass.unit, units).toFixed(2)) : '',
 			placement: (pass?.placement ?? catalogue[0]!.placements[0]!) as string,
+			depth: pass?.depthIn === undefined ? '' : String(pass.depthIn),
+			additive: (pass?.additive ?? '') as string,
 			reason: pass?.reason ?? ''
 		}))
 	);
@@ -45,6 +51,9 @@
 		if (!/^\d{4}-\d\d-\d\d$/.test(form.date))
 			return void (problem = `The date “${form.date}” must be written as 2027-05-01.`);
 		if (rate === undefined || rate <= 0) return void (problem = `The rate “${form.rate}” must be a number above 0.`);
+		const depthIn = numberOrUndefined(form.depth);
+		if (form.depth.trim() !== '' && !(depthIn !== undefined && depthIn >= 0 && depthIn <= 24))
+			return void (problem = `The depth “${form.depth}” must be a number of inches from 0 to 24.`);
 		problem =
 			(await keep({
 				id: pass?.id ?? 'new',
@@ -54,7 +63,9 @@
 				rate: valueFromSystem(rate, unit, units),
 				unit,
 				placement: form.placement as Pass['placement'],
-				reason: form.reason.trim()
+				reason: form.reason.trim(),
+				...(depthIn === undefined ? {} : { depthIn }),
+				...(form.additive && product.nitrogen ? { additive: form.additive as Additive } : {})
 			})) ?? '';
 	}
 </script>
@@ -79,9 +90,9 @@
 				size="sm"
 				labelText="Product"
 				bind:selected={form.product}
-				on:change={() => {
-					if (!product.placements.includes(form.placement as Pass['placement']))
-						form.placement = product.placements[0]!;
+				on:update={({ detail }) => {
+					const { placements } = catalogue.find(({ id }) => id === detail)!;
+					if (!placements.includes(form.placement as Pass['placement'])) form.placement = placements[0]!;
 				}}
 			>
 				{#each catalogue as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
@@ -95,6 +106,13 @@
 			<Select size="sm" labelText="Placement" bind:selected={form.placement}>
 				{#each product.placements as placement (placement)}<SelectItem value={placement} text={placement} />{/each}
 			</Select>
+			<TextInput size="sm" labelText="Depth, in" placeholder="as usual" inputmode="decimal" bind:value={form.depth} />
+			{#if product.nitrogen}
+				<Select size="sm" labelText="Inhibitor" bind:selected={form.additive}>
+					<SelectItem value="" text="none" />
+					{#each ADDITIVES as additive (additive)}<SelectItem value={additive} text={additive} />{/each}
+				</Select>
+			{/if}
 		</div>
 		<TextInput size="sm" labelText="Why" bind:value={form.reason} />
 		{#each product.cautions as caution (caution)}<p class="caution">▲ {caution}</p>{/each}

@@ -1,5 +1,6 @@
 <!-- A sheet on the screen, in the order in which a grower reads it: what, how much, when, where, why. -->
 <script lang="ts">
+	import { placementText } from '$core/season/placement-text';
 	import type { SheetContent } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { inSystem, unitInSystem } from '$core/units/rate-units';
@@ -48,7 +49,7 @@
 						<Quantity answer={inSystem(rate, content.units)} />
 						{#if gallons.applies}<br /><span class="soft"><Quantity answer={gallons} /></span>{/if}
 					</td>
-					<td>{pass.placement}</td>
+					<td>{placementText(pass)}</td>
 					<td>
 						{#each carries as { nutrient, pounds } (nutrient)}
 							<div class="nowrap">{nutrient} <Quantity answer={inSystem(pounds, content.units)} bare /></div>

@@ -1,3 +1,4 @@
+import { placementText } from '../../../core/season/placement-text';
 import { addDays, format, parseISO } from 'date-fns';
 import { createEvents } from 'ics';
 import { carriesText, quantityText } from '../../../core/sheet/sheet-table';
@@ -19,7 +20,7 @@ export function sheetCalendar({ id, issuedAt, content }: Sheet): string | undefi
 				end: dateParts(format(addDays(parseISO(pass.date), 1), 'yyyy-MM-dd')),
 				title: `${field.name}: ${pass.label}`,
 				description: [
-					`${productName}, ${quantityText(inSystem(rate, units))}, ${pass.placement}${carried}.`,
+					`${productName}, ${quantityText(inSystem(rate, units))}, ${placementText(pass)}${carried}.`,
 					pass.reason,
 					...cautions
 				]

@@ -1,3 +1,4 @@
+import { placementText } from '../../../core/season/placement-text';
 import { format, parseISO } from 'date-fns';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { SheetContent } from '../../../core/schema-types';
@@ -88,7 +89,7 @@ function passesTable({ passes, units }: SheetContent): Content {
 			dateText(pass.date),
 			{ text: [{ text: productName, bold: true }, `\n${pass.label}. ${pass.reason}`] },
 			{ text: quantityText(inSystem(rate, units)) + liquid, alignment: 'right' },
-			pass.placement,
+			placementText(pass),
 			// A number stays on the line of its nutrient.
 			carriesText(carries, units).replace(/ (?=\d)/g, '\u00a0') || 'lime',
 			{ text: quantityText(wholeField), alignment: 'right' }

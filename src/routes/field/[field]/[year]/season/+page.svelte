@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
+	import { placementText } from '$core/season/placement-text';
 	import type { Pass, Remedy } from '$core/schema-types';
 	import { longDate } from '$lib/ui/dates';
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
@@ -7,6 +8,7 @@
 	import PassForm from '$lib/ui/PassForm.svelte';
 	import { ask, post } from '$lib/ui/post';
 	import Quantity from '$lib/ui/Quantity.svelte';
+	import SeasonRun from '$lib/ui/SeasonRun.svelte';
 	import Severity from '$lib/ui/Severity.svelte';
 	import type { PageData } from './$types';
 
@@ -112,7 +114,7 @@
 							</td>
 							<td>{productName}</td>
 							<td class="num"><Quantity answer={rate} /></td>
-							<td>{plan.placement}</td>
+							<td>{placementText(plan)}</td>
 							<td>
 								{#each nutrients as { nutrient, amount } (nutrient)}
 									<div class="nowrap">{nutrient} <Quantity answer={amount} bare /></div>
@@ -206,6 +208,7 @@
 					{/each}
 				</section>
 			</div>
+			{#if season.run}<SeasonRun {season} run={season.run} units={data.units} />{/if}
 			<p class="section">
 				<Button size="small" href={`/field/${data.fieldId}/${data.year}/sheet`}>To the grower’s sheet</Button>
 			</p>

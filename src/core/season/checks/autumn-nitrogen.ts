@@ -1,0 +1,63 @@
+import { addDays, format, parseISO } from 'date-fns';
+import { formatNumber } from '../../units/display';
+import type { Pass, PassCheck, Remedy } from '../../schema-types';
+import { passNutrient } from '../pass-nutrients';
+import { productOf, type PlanContext } from '../plan-context';
+import { usuallyBelowFrom, usualSoilC } from '../weather/usual-weather';
+import type { SeasonCheck } from './check';
+
+/** What phosphate or a starter carries along counts for nothing in autumn, lb N/ac: judgement. */
+const LEAST_LB = 30;
+/** Below this, and falling, ammonium stays ammonium; 50 F, common practice. */
+const COLD_C = 10;
+/** Ground that holds too little to keep nitrogen over winter, meq/100 g: common practice. */
+const LIGHT_CEC = 10;
+/** A band this deep is closed, in: common practice. */
+const DEEP_IN = 6;
+const BEFORE_PLANTING_DAYS = 7;
+
+/** Nitrogen that waits in the ground over winter: on light ground, as urea, or before the soil is cold. */
+export const autumnNitrogenCheck: SeasonCheck = (passes, context) =>
+	passes.flatMap((pass) => (isAutumn(pass, context) ? (complaint(pass, context) ?? []) : []));
+
+function isAutumn(pass: Pass, { plantingDate, products }: PlanContext): boolean {
+	const waits = pass.date < plantingDate && Number(pass.date.slice(5, 7)) >= 9;
+	return waits && passNutrient(pass, productOf(pass, products), 'N') > LEAST_LB;
+}
+
+function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
+	const { cec, sandy, station, products, plantingDate } = context;
+	const spring = format(addDays(parseISO(plantingDate), -BEFORE_PLANTING_DAYS), 'yyyy-MM-dd');
+	const toSpring: Remedy = { label: `Move it to ${spring}`, passes: [{ ...pass, date: spring }] };
+	const base = { rule: 'autumn-nitrogen', pass: pass.id, basis: 'practice' as const };
+	if (sandy || (cec !== undefined && cec < LIGHT_CEC)) {
+		const why = cec !== undefined && cec < LIGHT_CEC ? `CEC ${formatNumber(cec, 'meq/100 g')}` : 'sandy ground';
+		const text = `No nitrogen in autumn on light ground (${why}): it washes out over winter.`;
+		return { ...base, severity: 'stop', text, remedies: [toSpring] };
+	}
+	const soilC = usualSoilC(station, pass.date);
+	const soil = `${formatNumber(Math.round(soilC * 1.8 + 32), 'F')} F`;
+	const guarded = pass.additive === 'nitrification inhibitor' || pass.additive === 'both inhibitors';
+	if ((productOf(pass, products).nitrogenForms?.urea ?? 0) > 0) {
+		const deep = pass.placement === 'injected' && (pass.depthIn ?? 0) >= DEEP_IN;
+		const cold = soilC < COLD_C;
+		const severity = deep && guarded && cold ? 'mind' : 'stop';
+		const text = `Urea in autumn turns to nitrate before spring${severity === 'mind' ? '; deep, guarded and in cold ground it may last' : ''}.`;
+		return { ...base, severity, text, remedies: [toSpring] };
+	}
+	if (soilC >= COLD_C) {
+		const cold = usuallyBelowFrom(station, pass.date, COLD_C);
+		const text = `The soil at 4 in is usually ${soil} on ${pass.date}: wait until it is below 50 F and falling (usually from ${cold}; measure it, the average date alone will not do).`;
+		const later: Remedy = { label: `Move it to ${cold}`, passes: [{ ...pass, date: cold }] };
+		return { ...base, severity: 'stop', text, remedies: [later, toSpring] };
+	}
+	if (guarded) return undefined;
+	const text = `Ammonium waits over winter from ${pass.date}; a nitrification inhibitor is the insurance, worth more the warmer the soil and the longer the wait.`;
+	const withInhibitor: Remedy = {
+		label: 'Add a nitrification inhibitor',
+		passes: [
+			{ ...pass, additive: pass.additive === 'urease inhibitor' ? 'both inhibitors' : 'nitrification inhibitor' }
+		]
+	};
+	return { ...base, severity: 'mind', text, remedies: [withInhibitor, toSpring] };
+}
