@@ -1,4 +1,4 @@
-import { addDays, differenceInCalendarDays, format, getDayOfYear, parseISO } from 'date-fns';
+import { differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns';
 import { InputError } from '../check/problem';
 import type {
 	Crop,
@@ -26,6 +26,13 @@ export interface SeasonKnowledge {
 	schedules: readonly Schedule[];
 	seasonModel: SeasonModel;
 	stations: readonly Station[];
+}
+
+/** The first day of a run of these requests: some days before the earliest of their passes and plantings. */
+export function startOf(requests: readonly SeasonRequest[], knowledge: SeasonKnowledge): string {
+	return requests
+		.map((request) => planOf({ ...request, weather: undefined }, knowledge).start)
+		.reduce((a, b) => (b < a ? b : a));
 }
 
 /** Days before the first pass or planting with which a run begins: water and temperature settle in. */
@@ -211,6 +218,7 @@ function dayOf(run: SeasonRun, date: string, day: number, inUnit: (kilograms: nu
 	};
 }
 
+/** Counted in UTC: a summer hour must not make a day twice. */
 function shift(date: string, days: number): string {
-	return format(addDays(parseISO(date), days), 'yyyy-MM-dd');
+	return new Date(Date.parse(date) + days * 86_400_000).toISOString().slice(0, 10);
 }

@@ -214,7 +214,8 @@ function splitReason({ holdingLimit, holdingRoom }: PlanContext, ceilings: reado
 	return `Split because the ground ${held} at one time, and ${number(wanted)} lb are wanted.`;
 }
 
-function dateOf(step: ScheduleStep, { plantingDate }: PlanContext): string {
+/** The day of a step by the planting date. */
+export function dateOf(step: ScheduleStep, { plantingDate }: PlanContext): string {
 	return format(addDays(parseISO(plantingDate), step.daysFromPlanting), 'yyyy-MM-dd');
 }
 

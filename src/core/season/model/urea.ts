@@ -68,6 +68,7 @@ function lostShare(
 	const warm = Math.max(0, 1 + v.perDegree * (celsius - 25));
 	const sweet = Math.max(0, 1 + v.perPh * (soilPh - v.referencePh));
 	const straw = residue ? v.residueShare : 1;
-	const band = isHeavyBand(dressing, v) ? v.shallowBandShare : 1;
+	const stream = dressing.lies === 'surface band' ? v.surfaceBandShare : 1;
+	const band = isHeavyBand(dressing, v) ? v.shallowBandShare : stream;
 	return Math.min(v.mostShare, v.shareAt25 * warm * sweet * straw * band);
 }

@@ -8,6 +8,7 @@
 	import PassForm from '$lib/ui/PassForm.svelte';
 	import { ask, post } from '$lib/ui/post';
 	import Quantity from '$lib/ui/Quantity.svelte';
+	import StressPanel from '$lib/ui/StressPanel.svelte';
 	import SeasonRun from '$lib/ui/SeasonRun.svelte';
 	import Severity from '$lib/ui/Severity.svelte';
 	import type { PageData } from './$types';
@@ -208,7 +209,10 @@
 					{/each}
 				</section>
 			</div>
-			{#if season.run}<SeasonRun {season} run={season.run} units={data.units} />{/if}
+			{#if season.run}
+				<SeasonRun {season} run={season.run} units={data.units} />
+				<StressPanel url={`${base}/seasons`} />
+			{/if}
 			<p class="section">
 				<Button size="small" href={`/field/${data.fieldId}/${data.year}/sheet`}>To the grower’s sheet</Button>
 			</p>

@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import { figure } from '../figure/figure';
+import type { CropId, Pass, SeasonRequest } from '../schema-types';
+import { library } from '../testing.test-help';
+import { alternativesTo } from './alternatives';
+import { passNutrient } from './pass-nutrients';
+import { productOf, type PlanContext } from './plan-context';
+import { stressTest, type ProgrammeOutcome } from './stress-test';
+
+const station = library.stations[0]!;
+const limit = figure({ label: 'holding limit', value: 160, unit: 'lb/ac', basis: 'practice' });
+function context(cropId: CropId, plantingDate: string): PlanContext {
+	return {
+		crop: library.crops.find(({ id }) => id === cropId)!,
+		chosen: {},
+		holdingLimit: limit,
+		holdingRoom: limit,
+		allowances: { seasonDays: 14, seasonShareOfLimit: 0.25, slowReleaseShareOfLimit: 0.1 },
+		yieldGoal: 180,
+		applied: [],
+		notBefore: undefined,
+		tilleringN: undefined,
+		schedule: library.schedules.find(({ crop }) => crop === cropId),
+		extras: library.extras,
+		starter: undefined,
+		liming: { product: 'aglime', placement: 'incorporated' },
+		products: library.products,
+		plantingDate,
+		cec: 16,
+		sandy: false,
+		station
+	};
+}
+const pass = (product: string, rate: number, date: string): Pass => ({
+	id: `${product} ${date}`,
+	date,
+	label: product,
+	product,
+	rate,
+	unit: 'lb/ac',
+	placement: 'broadcast',
+	reason: ''
+});
+const nitrogenOf = (passes: readonly Pass[]) =>
+	passes.reduce((sum, one) => sum + passNutrient(one, productOf(one, library.products), 'N'), 0);
+
+describe('other ways to put on the same nitrogen', () => {
+	const plan = [pass('map', 160, '2027-04-05'), pass('urea', 300, '2027-05-20')];
+	it('carry as much, and leave what carries other nutrients', () => {
+		const all = alternativesTo(plan, context('corn-grain', '2027-05-01'));
+		expect(all.map(({ name }) => name)).toEqual(['This plan', 'All at once, early', 'Split', 'In 4 parts']);
+		for (const { passes } of all) {
+			expect(nitrogenOf(passes)).toBeCloseTo(nitrogenOf(plan), 6);
+			expect(passes).toContainEqual(plan[0]);
+		}
+		expect(all[1]!.passes[1]).toMatchObject({ date: '2027-04-24', placement: 'incorporated' });
+	});
+	it('wait for spring where the crop is sown in autumn', () => {
+		const [, early] = alternativesTo([pass('urea', 200, '2027-03-10')], context('winter-wheat', '2026-10-05'));
+		expect(early!.passes[0]!.date > '2027-02-01').toBe(true);
+	});
+	it('are none for a plan without nitrogen of its own, or a crop without steps', () => {
+		expect(alternativesTo([plan[0]!], context('corn-grain', '2027-05-01'))).toHaveLength(1);
+		expect(alternativesTo(plan, context('soybean', '2027-05-10'))).toHaveLength(1);
+	});
+});
+
+describe('over many seasons', () => {
+	const request: SeasonRequest = {
+		soil: { textureClass: 'silt loam', drainage: 'poor', organicMatterPercent: 2, nitrateLbAc: 20 },
+		crop: { id: 'corn-grain', yieldGoal: 180, plantingDate: '2027-05-01' },
+		passes: [pass('urea', 300, '2027-05-20')]
+	};
+	function outcomes(seasons: number): { told: number; outcomes: ProgrammeOutcome[] } {
+		const programmes = alternativesTo(request.passes, context('corn-grain', '2027-05-01')).map(({ name, passes }) => ({
+			name,
+			passes: passes.length,
+			request: { ...request, passes }
+		}));
+		const steps = stressTest(programmes, seasons, station, library);
+		for (let told = 0; ; told++) {
+			const step = steps.next();
+			if (step.done) return { told, outcomes: step.value };
+		}
+	}
+
+	it('tells its progress, and splitting loses less than all early, above all in the wet fifth', () => {
+		const { told, outcomes: all } = outcomes(40);
+		expect(told).toBe(40);
+		const by = (name: string) => all.find((one) => one.name === name)!;
+		const [early, split] = [by('All at once, early'), by('Split')];
+		expect(split.lost.wet).toBeLessThan(early.lost.wet);
+		expect(early.lost.wet - split.lost.wet).toBeGreaterThan(early.lost.dry - split.lost.dry);
+		expect(early.lost.wet).toBeGreaterThan(early.lost.dry);
+		expect(early.missing.wet).toBeGreaterThanOrEqual(split.missing.wet);
+		expect(early.lost.high).toBeGreaterThanOrEqual(early.lost.mean);
+	});
+	it('is the same each time', () => expect(outcomes(8)).toEqual(outcomes(8)));
+});

@@ -1,0 +1,128 @@
+<!-- The plan and other ways to put on the same nitrogen, over many made-up seasons. -->
+<script lang="ts">
+	import { Button, ProgressBar } from 'carbon-components-svelte';
+	import { onDestroy } from 'svelte';
+	import type { ProgrammeOutcome, Spread } from '$core/season/stress-test';
+	import { formatNumber } from '$core/units/display';
+	import StressWorker from '../../workers/stress.worker?worker';
+	import type { StressRequest, StressSetup, StressTold } from '../../workers/stress-messages';
+
+	/** Where the plan and its alternatives come from. */
+	const { url }: { url: string } = $props();
+	const SEASONS = 200;
+
+	let worker: Worker | undefined;
+	let progress = $state.raw<{ done: number; total: number } | undefined>();
+	let outcomes = $state.raw<ProgrammeOutcome[] | undefined>();
+	let problem = $state('');
+
+	onDestroy(() => worker?.terminate());
+
+	async function run(): Promise<void> {
+		problem = '';
+		outcomes = undefined;
+		progress = { done: 0, total: SEASONS };
+		const response = await fetch(url).catch(() => undefined);
+		if (!response?.ok) {
+			progress = undefined;
+			problem = 'The program does not answer; nothing was tried.';
+			return;
+		}
+		const setup = (await response.json()) as StressSetup;
+		worker?.terminate();
+		worker = new StressWorker();
+		worker.onmessage = ({ data }: MessageEvent<StressTold>) => {
+			if (data.kind === 'progress') return void (progress = data);
+			outcomes = data.outcomes;
+			progress = undefined;
+		};
+		worker.postMessage({ setup, seasons: SEASONS } satisfies StressRequest);
+	}
+
+	function cancel(): void {
+		worker?.terminate();
+		worker = undefined;
+		progress = undefined;
+	}
+
+	const unit = $derived(outcomes?.[0]?.unit ?? 'lb/ac');
+	const number = (value: number) => formatNumber(Math.round(value), unit);
+</script>
+
+{#snippet spread(one: Spread)}
+	<td class="num"><strong>{number(one.mean)}</strong></td>
+	<td class="num soft">{number(one.wet)}</td>
+	<td class="num soft">{number(one.dry)}</td>
+{/snippet}
+
+<section class="section" aria-label="Many seasons">
+	<h2>Many seasons</h2>
+	<p class="soft small">
+		The same nitrogen put on in other ways, over {SEASONS} made-up seasons: means of all, of the wettest and of the driest
+		fifth.
+	</p>
+	<div class="row">
+		<Button size="small" kind="tertiary" disabled={progress !== undefined} onclick={run}>Try {SEASONS} seasons</Button>
+		{#if progress}<Button size="small" kind="ghost" onclick={cancel}>Cancel</Button>{/if}
+	</div>
+	{#if progress}
+		<div class="bar">
+			<ProgressBar
+				size="sm"
+				labelText="Seasons tried"
+				value={progress.done}
+				max={progress.total}
+				helperText={`${progress.done} of ${progress.total}`}
+			/>
+		</div>
+	{/if}
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	{#if outcomes}
+		<table class="ledger" aria-label="What each programme came to">
+			<thead>
+				<tr>
+					<th rowspan="2">Programme</th>
+					<th rowspan="2" class="num">N passes</th>
+					<th colspan="3" class="group">Days short</th>
+					<th colspan="3" class="group">Not taken up, {unit}</th>
+					<th colspan="3" class="group">Lost, {unit}</th>
+					<th colspan="3" class="group">Left at harvest, {unit}</th>
+				</tr>
+				<tr>
+					{#each ['short', 'missing', 'lost', 'left'] as group (group)}
+						<th class="num">all</th><th class="num">wet</th><th class="num">dry</th>
+					{/each}
+				</tr>
+			</thead>
+			<tbody>
+				{#each outcomes as outcome (outcome.name)}
+					<tr>
+						<td>{outcome.name}</td>
+						<td class="num">{outcome.passes}</td>
+						{@render spread(outcome.shortDays)}
+						{@render spread(outcome.missing)}
+						{@render spread(outcome.lost)}
+						{@render spread(outcome.left)}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	{/if}
+</section>
+
+<style>
+	.bar {
+		max-width: 24rem;
+		margin-top: 0.6rem;
+	}
+	.group {
+		text-align: right;
+		padding-left: 1.2rem;
+	}
+	.ledger {
+		margin-top: 0.8rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>

@@ -1,0 +1,18 @@
+import type { SeasonKnowledge } from '$core/season/answer-season';
+import type { ProgrammeOutcome, TriedProgramme } from '$core/season/stress-test';
+
+/** What a stress test needs: the plan and its alternatives, and what the model stands on. */
+export interface StressSetup {
+	programmes: TriedProgramme[];
+	knowledge: SeasonKnowledge;
+}
+
+/** What the page asks of the worker. */
+export interface StressRequest {
+	setup: StressSetup;
+	seasons: number;
+}
+
+/** What the worker tells the page; a worker that is no longer wanted is ended. */
+export type StressTold =
+	{ kind: 'progress'; done: number; total: number } | { kind: 'tried'; outcomes: ProgrammeOutcome[] };

@@ -1,0 +1,20 @@
+// Tries programmes over many made-up seasons. Cancelled by ending the worker.
+import { stressTest } from '$core/season/stress-test';
+import type { StressRequest, StressTold } from './stress-messages';
+
+/** Seasons between two reports. */
+const STEP = 10;
+
+self.onmessage = ({ data: { setup, seasons } }: MessageEvent<StressRequest>) => {
+	const { programmes, knowledge } = setup;
+	const steps = stressTest(programmes, seasons, knowledge.stations[0]!, knowledge);
+	for (;;) {
+		const step = steps.next();
+		if (step.done) return tell({ kind: 'tried', outcomes: step.value });
+		if (step.value.done % STEP === 0) tell({ kind: 'progress', ...step.value });
+	}
+};
+
+function tell(told: StressTold): void {
+	self.postMessage(told);
+}
