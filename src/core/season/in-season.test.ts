@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { figure, notApplicable } from '../figure/figure';
 import type { PlacedParameters } from '../rates/nitrogen/placed-factor';
-import type { CropId, Pass } from '../schema-types';
+import type { Pass } from '../schema-types';
 import { library } from '../testing.test-help';
 import { nitrogenProgramme, type BookedPass } from './nitrogen-programme';
 import { passCeiling } from './pass-ceiling';
 import { passNutrient } from './pass-nutrients';
+import { planContext } from './plan-context.test-help';
 import { placedSchedule } from './placed-schedule';
-import { productOf, type PlanContext } from './plan-context';
+import { productOf } from './plan-context';
 import { programmeAfter } from './programme-after';
 import { proposeProgramme } from './propose-programme';
 import { debtCost, seasonDebt } from './season-debt';
@@ -15,30 +16,8 @@ import { debtCost, seasonDebt } from './season-debt';
 const { products } = library;
 const answer = (label: string, value: number) => figure({ label, value, unit: 'lb/ac', basis: 'practice' });
 
-function context(change: Partial<PlanContext> & { cropId?: CropId } = {}): PlanContext {
-	const id = change.cropId ?? 'corn-grain';
-	return {
-		crop: library.crops.find((crop) => crop.id === id)!,
-		chosen: { N: 160 },
-		holdingLimit: answer('holding limit', 160),
-		holdingRoom: answer('room', 100),
-		allowances: { seasonDays: 14, seasonShareOfLimit: 0.25, slowReleaseShareOfLimit: 0.1 },
-		yieldGoal: 180,
-		applied: [],
-		notBefore: undefined,
-		tilleringN: undefined,
-		schedule: library.schedules.find(({ crop }) => crop === id),
-		extras: library.extras,
-		starter: undefined,
-		liming: { product: 'aglime', placement: 'incorporated' },
-		products,
-		plantingDate: id === 'winter-wheat' ? '2026-10-05' : '2027-05-01',
-		cec: 16,
-		sandy: false,
-		station: library.stations[0]!,
-		...change
-	};
-}
+const context = (change: Parameters<typeof planContext>[0] = {}) =>
+	planContext({ chosen: { N: 160 }, holdingRoom: answer('room', 100), ...change });
 const uan = (date: string, nitrogen: number, change: Partial<Pass> = {}): Pass => ({
 	id: `uan ${date}`,
 	date,

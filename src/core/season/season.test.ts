@@ -9,6 +9,7 @@ import { passCost, planCost } from './pass-cost';
 import { gallonsPerAcre, passNutrients, passRate, wholeField } from './pass-figures';
 import { passNutrient, productFor } from './pass-nutrients';
 import { productOf, type PlanContext } from './plan-context';
+import { planContext } from './plan-context.test-help';
 import { carried, proposeProgramme, shareOut, usualPlantingDate } from './propose-programme';
 import { seasonTotals } from './season-totals';
 
@@ -17,30 +18,14 @@ const product = (id: string) => productOf({ product: id }, products);
 const limit = (value: number) => figure({ label: 'holding limit', value, unit: 'lb/ac', basis: 'practice' });
 const unknown = notApplicable('room', 'the report gives no nitrate-N', 'Take a nitrate sample.');
 
-function context(chosen: PlanContext['chosen'], change: Partial<PlanContext> & { cropId?: CropId } = {}): PlanContext {
-	const id = change.cropId ?? 'corn-grain';
-	return {
-		crop: library.crops.find((crop) => crop.id === id)!,
+const context = (chosen: PlanContext['chosen'], change: Parameters<typeof planContext>[0] = {}) =>
+	planContext({
 		chosen,
-		holdingLimit: limit(160),
 		holdingRoom: unknown,
 		allowances: { seasonDays: 0, seasonShareOfLimit: 0, slowReleaseShareOfLimit: 0 },
 		yieldGoal: 160,
-		applied: [],
-		notBefore: undefined,
-		tilleringN: undefined,
-		schedule: library.schedules.find(({ crop }) => crop === id),
-		extras: library.extras,
-		starter: undefined,
-		liming: { product: 'aglime', placement: 'incorporated' },
-		products,
-		plantingDate: '2027-05-01',
-		cec: 16,
-		sandy: false,
-		station: library.stations[0]!,
 		...change
-	};
-}
+	});
 const pass = (change: Partial<Pass>): Pass => ({
 	id: 'a',
 	date: '2027-06-08',

@@ -1,36 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { figure } from '../figure/figure';
-import type { CropId, Pass, SeasonRequest } from '../schema-types';
+import type { Pass, SeasonRequest } from '../schema-types';
 import { library } from '../testing.test-help';
 import { alternativesTo } from './alternatives';
 import { passNutrient } from './pass-nutrients';
-import { productOf, type PlanContext } from './plan-context';
+import { productOf } from './plan-context';
+import { planContext } from './plan-context.test-help';
 import { stressTest, type ProgrammeOutcome } from './stress-test';
 
 const station = library.stations[0]!;
-const limit = figure({ label: 'holding limit', value: 160, unit: 'lb/ac', basis: 'practice' });
-function context(cropId: CropId, plantingDate: string): PlanContext {
-	return {
-		crop: library.crops.find(({ id }) => id === cropId)!,
-		chosen: {},
-		holdingLimit: limit,
-		holdingRoom: limit,
-		allowances: { seasonDays: 14, seasonShareOfLimit: 0.25, slowReleaseShareOfLimit: 0.1 },
-		yieldGoal: 180,
-		applied: [],
-		notBefore: undefined,
-		tilleringN: undefined,
-		schedule: library.schedules.find(({ crop }) => crop === cropId),
-		extras: library.extras,
-		starter: undefined,
-		liming: { product: 'aglime', placement: 'incorporated' },
-		products: library.products,
-		plantingDate,
-		cec: 16,
-		sandy: false,
-		station
-	};
-}
 const pass = (product: string, rate: number, date: string): Pass => ({
 	id: `${product} ${date}`,
 	date,
@@ -47,7 +24,7 @@ const nitrogenOf = (passes: readonly Pass[]) =>
 describe('other ways to put on the same nitrogen', () => {
 	const plan = [pass('map', 160, '2027-04-05'), pass('urea', 300, '2027-05-20')];
 	it('carry as much, and leave what carries other nutrients', () => {
-		const all = alternativesTo(plan, context('corn-grain', '2027-05-01'));
+		const all = alternativesTo(plan, planContext());
 		expect(all.map(({ name }) => name)).toEqual(['This plan', 'All at once, early', 'Split', 'In 4 parts']);
 		for (const { passes } of all) {
 			expect(nitrogenOf(passes)).toBeCloseTo(nitrogenOf(plan), 6);
@@ -56,12 +33,12 @@ describe('other ways to put on the same nitrogen', () => {
 		expect(all[1]!.passes[1]).toMatchObject({ date: '2027-04-24', placement: 'incorporated' });
 	});
 	it('wait for spring where the crop is sown in autumn', () => {
-		const [, early] = alternativesTo([pass('urea', 200, '2027-03-10')], context('winter-wheat', '2026-10-05'));
+		const [, early] = alternativesTo([pass('urea', 200, '2027-03-10')], planContext({ cropId: 'winter-wheat' }));
 		expect(early!.passes[0]!.date > '2027-02-01').toBe(true);
 	});
 	it('are none for a plan without nitrogen of its own, or a crop without steps', () => {
-		expect(alternativesTo([plan[0]!], context('corn-grain', '2027-05-01'))).toHaveLength(1);
-		expect(alternativesTo(plan, context('soybean', '2027-05-10'))).toHaveLength(1);
+		expect(alternativesTo([plan[0]!], planContext())).toHaveLength(1);
+		expect(alternativesTo(plan, planContext({ cropId: 'soybean' }))).toHaveLength(1);
 	});
 });
 
@@ -72,7 +49,7 @@ describe('over many seasons', () => {
 		passes: [pass('urea', 300, '2027-05-20')]
 	};
 	function outcomes(seasons: number): { told: number; outcomes: ProgrammeOutcome[] } {
-		const programmes = alternativesTo(request.passes, context('corn-grain', '2027-05-01')).map(({ name, passes }) => ({
+		const programmes = alternativesTo(request.passes, planContext()).map(({ name, passes }) => ({
 			name,
 			passes: passes.length,
 			request: { ...request, passes }

@@ -12,28 +12,12 @@
 	import { untrack } from 'svelte';
 	import { formatNumber } from '$core/units/display';
 	import type { PageData } from '../../routes/field/[field]/[year]/rates/$types';
+	import { PREVIOUS_CROPS } from './choices';
 	import { longDate } from './dates';
 	import { numberOrUndefined } from './numbers';
 	import { post } from './post';
 
 	const { page }: { page: PageData['goalPage'] } = $props();
-
-	const PREVIOUS = [
-		'corn-grain',
-		'corn-silage',
-		'soybean',
-		'winter-wheat',
-		'spring-wheat',
-		'barley',
-		'oats',
-		'sorghum',
-		'canola',
-		'sunflower',
-		'flax',
-		'alfalfa',
-		'fallow',
-		'other'
-	];
 
 	let open = $state(untrack(() => page.goal === undefined));
 	let problem = $state('');
@@ -44,6 +28,10 @@
 	const crop = $derived(page.crops.find(({ id }) => id === form.crop));
 	const present = $derived(page.crops.find(({ id }) => id === page.goal?.crop));
 
+	function isPreviousCrop(id: string | null | undefined): boolean {
+		return (PREVIOUS_CROPS as readonly string[]).includes(id ?? '');
+	}
+
 	function start() {
 		const { goal, lastCrop, crops } = page;
 		const first = goal?.crop ?? 'corn-grain';
@@ -51,7 +39,7 @@
 		return {
 			crop: first as string,
 			yieldGoal: String(goal?.yieldGoal ?? crops.find(({ id }) => id === first)?.usualGoal ?? ''),
-			previousCrop: PREVIOUS.includes(previous ?? '') ? (previous as string) : '',
+			previousCrop: isPreviousCrop(previous) ? (previous as string) : '',
 			plantingDate: goal?.plantingDate ?? '',
 			rowSpacingIn: goal?.rowSpacingIn ? String(goal.rowSpacingIn) : '',
 			targetPh: goal?.targetPh ? String(goal.targetPh) : '',
@@ -150,7 +138,7 @@
 			/>
 			<Select size="sm" labelText="Previous crop" bind:selected={form.previousCrop}>
 				<SelectItem value="" text="Not named" />
-				{#each PREVIOUS as id (id)}<SelectItem value={id} text={nameOf(id)} />{/each}
+				{#each PREVIOUS_CROPS as id (id)}<SelectItem value={id} text={nameOf(id)} />{/each}
 			</Select>
 			<DatePicker datePickerType="single" dateFormat="Y-m-d" bind:value={form.plantingDate}>
 				<DatePickerInput size="sm" labelText="Planting date" placeholder="usual" />

@@ -1,36 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { figure } from '../../figure/figure';
-import type { CropId, Pass } from '../../schema-types';
+import type { Pass } from '../../schema-types';
 import { library } from '../../testing.test-help';
 import type { PlanContext } from '../plan-context';
+import { planContext } from '../plan-context.test-help';
 import { cornDegreeDays, cornLeaves, usualCornLeaves, usualDayOfLeaves, usualSoilC } from '../weather/usual-weather';
 import { checkSeason } from './check-season';
 
 const station = library.stations[0]!;
-const limit = figure({ label: 'holding limit', value: 250, unit: 'lb/ac', basis: 'practice' });
-function context(change: Partial<PlanContext> = {}, cropId: CropId = 'corn-grain'): PlanContext {
-	return {
-		crop: library.crops.find(({ id }) => id === cropId)!,
-		chosen: {},
-		holdingLimit: limit,
-		holdingRoom: limit,
-		allowances: { seasonDays: 14, seasonShareOfLimit: 0.25, slowReleaseShareOfLimit: 0.1 },
-		yieldGoal: 180,
-		applied: [],
-		notBefore: undefined,
-		tilleringN: undefined,
-		schedule: undefined,
-		extras: library.extras,
-		starter: undefined,
-		liming: { product: 'aglime', placement: 'incorporated' },
-		products: library.products,
-		plantingDate: '2027-05-01',
-		cec: 18,
-		sandy: false,
-		station,
-		...change
-	};
-}
+const context = (change: Parameters<typeof planContext>[0] = {}) => planContext({ cec: 18, ...change });
 const nitrogen = (product: string, pounds: number, change: Partial<Pass>): Pass => ({
 	id: 'one',
 	date: '2027-04-10',
@@ -184,7 +161,7 @@ it('deep, guarded urea in cold ground is only minded', () => {
 
 it('autumn-sown wheat may have its starter', () => {
 	const starter = nitrogen('uan-28', 25, { date: '2026-10-04', placement: 'broadcast' });
-	const wheat = context({ plantingDate: '2026-10-05' }, 'winter-wheat');
+	const wheat = context({ cropId: 'winter-wheat' });
 	expect(checkSeason([starter], wheat).filter(({ rule }) => rule === 'autumn-nitrogen')).toEqual([]);
 });
 

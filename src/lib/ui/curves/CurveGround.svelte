@@ -1,41 +1,11 @@
 <!-- What a curve is called and speaks for: rotation, soils, source. -->
 <script lang="ts">
 	import { MultiSelect, TextInput } from 'carbon-components-svelte';
+	import { PREVIOUS_CROPS, TEXTURE_CLASSES } from '../choices';
 	import type { CurveGroundFields } from './curve-ground';
 	import { cropWords } from './curve-text';
 
 	let { fields = $bindable() }: { fields: CurveGroundFields } = $props();
-
-	const CROPS = [
-		'corn-grain',
-		'corn-silage',
-		'soybean',
-		'winter-wheat',
-		'spring-wheat',
-		'barley',
-		'oats',
-		'sorghum',
-		'canola',
-		'sunflower',
-		'flax',
-		'alfalfa',
-		'fallow',
-		'other'
-	];
-	const SOILS = [
-		'sand',
-		'loamy sand',
-		'sandy loam',
-		'loam',
-		'silt loam',
-		'silt',
-		'sandy clay loam',
-		'clay loam',
-		'silty clay loam',
-		'sandy clay',
-		'silty clay',
-		'clay'
-	];
 </script>
 
 <div class="fields ground">
@@ -44,14 +14,14 @@
 		size="sm"
 		labelText="After which crops"
 		label={fields.previousCrops.length === 0 ? 'any crop' : ''}
-		items={CROPS.map((id) => ({ id, text: cropWords(id) }))}
+		items={PREVIOUS_CROPS.map((id) => ({ id, text: cropWords(id) }))}
 		bind:selectedIds={fields.previousCrops}
 	/>
 	<MultiSelect
 		size="sm"
 		labelText="On which soils"
 		label={fields.textureClasses.length === 0 ? 'any soil' : ''}
-		items={SOILS.map((id) => ({ id, text: id }))}
+		items={TEXTURE_CLASSES.map((id) => ({ id, text: id }))}
 		bind:selectedIds={fields.textureClasses}
 	/>
 	<TextInput

@@ -1,12 +1,12 @@
-import type { ResponseCurve } from '$core/schema-types';
+import type { PreviousCropId, ResponseCurve, TextureClass } from '$core/schema-types';
 import { post } from '../post';
 import { idFrom } from './curve-text';
 
 /** What is asked of every curve beside its shape. */
 export interface CurveGroundFields {
 	title: string;
-	previousCrops: string[];
-	textureClasses: string[];
+	previousCrops: readonly PreviousCropId[];
+	textureClasses: readonly TextureClass[];
 	source: string;
 }
 

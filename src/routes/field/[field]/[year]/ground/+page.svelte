@@ -11,6 +11,7 @@
 	import { untrack } from 'svelte';
 	import type { SampleAction } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
+	import { TEXTURE_CLASSES } from '$lib/ui/choices';
 	import { longDate } from '$lib/ui/dates';
 	import FieldMap from '$lib/ui/FieldMap.svelte';
 	import { numberOrUndefined } from '$lib/ui/numbers';
@@ -20,20 +21,6 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
-	const TEXTURES = [
-		'sand',
-		'loamy sand',
-		'sandy loam',
-		'loam',
-		'silt loam',
-		'silt',
-		'sandy clay loam',
-		'clay loam',
-		'silty clay loam',
-		'sandy clay',
-		'silty clay',
-		'clay'
-	];
 	const TENURES = ['owned', 'rented long', 'rented by the year'];
 	const DRAINAGE = ['well', 'moderate', 'somewhat poor', 'poor'];
 
@@ -111,7 +98,7 @@
 						<TextInput size="sm" labelText="Area, acres" inputmode="decimal" bind:value={form.area} />
 						<Select size="sm" labelText="Texture" bind:selected={form.texture}>
 							<SelectItem value="" text="Not known" />
-							{#each TEXTURES as texture (texture)}<SelectItem value={texture} text={texture} />{/each}
+							{#each TEXTURE_CLASSES as texture (texture)}<SelectItem value={texture} text={texture} />{/each}
 						</Select>
 						<Select size="sm" labelText="Drainage" bind:selected={form.drainage}>
 							<SelectItem value="" text="Not known" />
