@@ -8,6 +8,7 @@ import { ActionError } from './book/action-error';
 import { adviceFrom, type Advice, type FieldYear } from './field-year';
 import { recordsOf } from './field-request';
 import type { Library } from './knowledge';
+import { listCurves } from './stores/response-curves';
 import type { CropTest, CropTestKind } from './stores/crop-tests';
 
 /** What a test in the standing crop changes: the rate of nitrogen, the passes, and in words why. */
@@ -34,10 +35,10 @@ export function afterTest(
 	const rate = rateByTest(advice, library, test.kind);
 	if (!rate?.worksheet.applies) throw new ActionError(rate?.reason ?? 'No guide gives a rate by this test here.');
 	const testedOn = test.found.date!;
-	const records = recordsOf(db, fieldYear.field, advice.goal, fieldYear.samples, fieldYear.prices);
+	const records = recordsOf(db, fieldYear.field, advice.goal, fieldYear.samples, fieldYear.prices, listCurves(db));
 	const choices: Choice[] = rate.stands === 'from now on' ? [{ nutrient: 'N', method: rate.method }] : [];
 	const others = records.choices.filter(({ nutrient }) => !choices.some((choice) => choice.nutrient === nutrient));
-	const { context } = adviceFrom(db, library, { ...records, choices: [...others, ...choices] }, today);
+	const { context } = adviceFrom(library, { ...records, choices: [...others, ...choices] }, today);
 	const why = whyText(rate, test, advice, units);
 	return { choices, change: programmeAfter(context, records.passes, testedOn, `${why}.`), why };
 }

@@ -4,14 +4,13 @@ import { settledNitrogen } from '../../core/rates/settled-nitrogen';
 import { speaksFor } from '../../core/rates/nitrogen/own-curves';
 import { nitrogenProgramme } from '../../core/season/nitrogen-programme';
 import { usualPlantingDate } from '../../core/season/propose-programme';
-import type { AdviseRequest, InSeason, NitrogenTerms, Product } from '../../core/schema-types';
+import type { AdviseRequest, InSeason, NitrogenTerms, Product, ResponseCurve } from '../../core/schema-types';
 import type { UnitSystem } from '../../core/units/rate-units';
 import type { Library } from './knowledge';
 import { listCropTests, testsInUse } from './stores/crop-tests';
 import { findField, listSamples, type FieldRow, type SampleRecord } from './stores/fields';
 import { findFieldYear, listChoices, listPasses, type FieldYearRow, type PassRecord } from './stores/field-years';
 import { pricesOn, type PriceList } from './stores/prices';
-import { listCurves } from './stores/response-curves';
 
 /** What the book holds of a field in a year, as the rates need it. */
 export interface Records {
@@ -22,21 +21,27 @@ export interface Records {
 	choices: readonly Choice[];
 	passes: readonly PassRecord[];
 	tests: InSeason;
+	/** The library of response curves. */
+	curves: readonly ResponseCurve[];
 }
 
-/** The request behind a field's rates; undefined while its goal or sample is missing. */
+/**
+ * The request behind a field's rates; undefined while its goal or sample is missing.
+ * @param curves the library, read once for many fields
+ */
 export function requestFor(
 	db: Database,
 	library: Library,
 	fieldId: string,
 	year: number,
-	today: string
+	today: string,
+	curves: readonly ResponseCurve[]
 ): AdviseRequest | undefined {
 	const field = findField(db, fieldId);
 	const goal = findFieldYear(db, fieldId, year);
 	const samples = listSamples(db, fieldId);
 	if (!field || !goal || samples.length === 0) return undefined;
-	return fieldRequest(db, library, recordsOf(db, field, goal, samples, pricesOn(db, today)), today);
+	return fieldRequest(library, recordsOf(db, field, goal, samples, pricesOn(db, today), curves), today);
 }
 
 /** The rest of the records of a field-year. */
@@ -45,17 +50,22 @@ export function recordsOf(
 	field: FieldRow,
 	goal: FieldYearRow,
 	samples: readonly SampleRecord[],
-	prices: PriceList
+	prices: PriceList,
+	curves: readonly ResponseCurve[]
 ): Records {
 	const choices = listChoices(db, goal.id);
 	const passes = listPasses(db, goal.id);
-	return { field, goal, samples, prices, choices, passes, tests: testsInUse(listCropTests(db, goal.id)) };
+	return { field, goal, samples, prices, choices, passes, tests: testsInUse(listCropTests(db, goal.id)), curves };
 }
 
 /** The request that the command line and the API would take for this field, with the nitrogen settled on. */
-export function fieldRequest(db: Database, library: Library, records: Records, today: string): AdviseRequest {
+export function fieldRequest(library: Library, records: Records, today: string): AdviseRequest {
 	const base = requestOf(records, library.products, today);
-	const curves = listCurves(db).filter((curve) => speaksFor(curve, base.crop, base.field));
+	const curves = records.curves
+		.filter((curve) => speaksFor(curve, base.crop, base.field))
+		// The plots behind a curve do not move its rate.
+		.map((curve) => ({ ...curve, observations: undefined }))
+		.map(withoutUndefined);
 	const choice = records.choices.find(({ nutrient }) => nutrient === 'N');
 	const programme = nitrogenProgramme(records.passes, library.products, plantingDateOf(records.goal, library));
 	const request = {

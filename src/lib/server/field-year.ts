@@ -17,6 +17,7 @@ import type { Library } from './knowledge';
 import { findField, listSamples, type FieldRow, type SampleRecord } from './stores/fields';
 import { findFieldYear, type FieldYearRow, type PassRecord } from './stores/field-years';
 import { pricesOn, type PriceList } from './stores/prices';
+import { listCurves } from './stores/response-curves';
 
 /** A field in a year with all that follows from it. Nothing here is stored but what the adviser decided. */
 export interface FieldYear {
@@ -64,15 +65,15 @@ export function loadFieldYear(db: Database, library: Library, fieldId: string, y
 	const prices = pricesOn(db, today);
 	const base = { field, year, samples, sample, goal, prices };
 	if (!goal || !sample) return { ...base, advice: undefined };
-	return { ...base, advice: adviceFrom(db, library, recordsOf(db, field, goal, samples, prices), today) };
+	return { ...base, advice: adviceFrom(library, recordsOf(db, field, goal, samples, prices, listCurves(db)), today) };
 }
 
 /** All that follows from a field-year's records. */
-export function adviceFrom(db: Database, library: Library, records: Records, today: string): Advice {
+export function adviceFrom(library: Library, records: Records, today: string): Advice {
 	const { goal, prices, passes, tests } = records;
 	const order: readonly string[] = RATE_NUTRIENTS;
 	const choices = [...records.choices].sort((a, b) => order.indexOf(a.nutrient) - order.indexOf(b.nutrient));
-	const request = fieldRequest(db, library, records, today);
+	const request = fieldRequest(library, records, today);
 	const answer = advise(request, library, today);
 	const site = siteOf(request, library.crops, today);
 	const settled = choices.map((choice) => chosenRate(choice, answer.rates));

@@ -12,6 +12,7 @@ import { REFERENCE_LIME } from './field-request';
 import type { Advice, FieldYear } from './field-year';
 import { findFieldYear, listPasses } from './stores/field-years';
 import { priceBefore } from './stores/prices';
+import { listCurves } from './stores/response-curves';
 import { theBook } from './the-book';
 import { today } from './today';
 
@@ -21,11 +22,12 @@ export function nitrogenPage(fieldYear: FieldYear, advice: Advice, units: UnitSy
 	const { nitrogen: account } = answer;
 	const nitrogenChoice = choices.find(({ nutrient }) => nutrient === 'N');
 	const limeDebt = account!.limeDebt;
+	const library = listCurves(theBook());
 	return {
 		crop,
 		curves: answer.rates.flatMap(({ method, response, worksheet, packTitle, objectives }) => {
 			if (!response || !objectives) return [];
-			const own = request.responseCurves?.find(({ id }) => method === `${OWN_CURVES}/${id}`);
+			const own = library.find(({ id }) => method === `${OWN_CURVES}/${id}`);
 			const { basis = 'published', citation } = worksheet.applies ? worksheet : {};
 			return [
 				{

@@ -3,6 +3,7 @@ import { currentLibrary } from './current-library';
 import { requestFor } from './field-request';
 import { planningYear } from './planning-year';
 import { listFields } from './stores/fields';
+import { listCurves } from './stores/response-curves';
 import { theBook } from './the-book';
 import { today } from './today';
 
@@ -28,9 +29,10 @@ export function openFields(): OpenFields {
 	const db = theBook();
 	const library = currentLibrary();
 	const year = planningYear(today());
+	const curves = listCurves(db);
 	const inUse = new Set(library.packs.rules.map(({ pack }) => pack.id));
 	const fields = listFields(db).flatMap(({ id, name, grower }) => {
-		const request = requestFor(db, library, id, year, today());
+		const request = requestFor(db, library, id, year, today(), curves);
 		return request ? [{ id, name, grower, request }] : [];
 	});
 	const guides = library.packs.packs.filter(({ id }) => inUse.has(id));
