@@ -82,3 +82,21 @@ test('two hundred seasons in a worker, with alternatives, progress and cancel', 
 	await expect(many.getByRole('progressbar')).toHaveCount(0);
 	await expect(table).toHaveCount(0);
 });
+
+test('a pass moves with the arrow keys, one undo for keys in a row, and the season follows', async ({ page, app }) => {
+	await app.openField('Crow Acre', 'season');
+	const applied = page.getByRole('region', { name: 'Day by day' }).getByRole('row', { name: /^Washed out below 3 ft/ });
+	const before = (await applied.textContent()) ?? '';
+	const date = page.getByRole('button', { name: /^Starter beside the row on/ });
+	await expect(date).toHaveText('3 May 2027');
+	await date.focus();
+	for (const key of ['Shift+ArrowLeft', 'Shift+ArrowLeft', 'Shift+ArrowLeft', 'ArrowRight'])
+		await page.keyboard.press(key);
+	await expect(date).toHaveText('13 Apr 2027');
+	await expect(page.getByRole('button', { name: 'Undo: Moved Starter beside the row to 2027-04-13' })).toBeVisible();
+	await expect(applied).not.toHaveText(before);
+	await expect(date).toBeFocused();
+	await page.keyboard.press('Control+z');
+	await expect(date).toHaveText('3 May 2027');
+	await expect(applied).toHaveText(before);
+});

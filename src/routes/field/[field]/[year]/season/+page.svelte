@@ -5,6 +5,7 @@
 	import { longDate } from '$lib/ui/dates';
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
 	import { nutrientColor } from '$lib/ui/nutrient-color';
+	import PassDate from '$lib/ui/PassDate.svelte';
 	import PassForm from '$lib/ui/PassForm.svelte';
 	import { ask, post } from '$lib/ui/post';
 	import Quantity from '$lib/ui/Quantity.svelte';
@@ -106,7 +107,14 @@
 					{#each season.passes as { plan, doneOn, productName, rate, nutrients, room, cost, cautions } (plan.id)}
 						{@const severity = complaint(plan.id)}
 						<tr class:done={doneOn !== null}>
-							<td class="date">{longDate(plan.date)}</td>
+							<td class="date">
+								{#if doneOn === null}
+									<PassDate
+										pass={plan}
+										move={(date) => change(`Moved ${plan.label} to ${date}`, [plan.id], [{ ...plan, date }])}
+									/>
+								{:else}{longDate(plan.date)}{/if}
+							</td>
 							<td>
 								<strong>{plan.label}</strong>
 								{#if severity}<Severity {severity} />{/if}
