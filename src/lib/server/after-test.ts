@@ -9,7 +9,7 @@ import { adviceFrom, type Advice, type FieldYear } from './field-year';
 import { recordsOf } from './field-request';
 import type { Library } from './knowledge';
 import { listCurves } from './stores/response-curves';
-import type { CropTest, CropTestKind } from './stores/crop-tests';
+import { listCropTests, type CropTest, type CropTestKind } from './stores/crop-tests';
 
 /** What a test in the standing crop changes: the rate of nitrogen, the passes, and in words why. */
 export interface AfterTest {
@@ -21,7 +21,7 @@ export interface AfterTest {
 
 /**
  * The season by a test in the standing crop.
- * @throws ActionError where the test gives no rate, with the reason
+ * @throws ActionError where a newer test of its kind is in use, or the test gives no rate, with the reason
  */
 export function afterTest(
 	db: Database,
@@ -32,6 +32,10 @@ export function afterTest(
 	today: string,
 	units: UnitSystem
 ): AfterTest {
+	const newest = listCropTests(db, advice.goal.id).find(({ kind }) => kind === test.kind);
+	if (newest?.id !== test.id) {
+		throw new ActionError(`A newer test of ${newest?.found.date} is in use; take that one back first.`);
+	}
 	const rate = rateByTest(advice, library, test.kind);
 	if (!rate?.worksheet.applies) throw new ActionError(rate?.reason ?? 'No guide gives a rate by this test here.');
 	const testedOn = test.found.date!;

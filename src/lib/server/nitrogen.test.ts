@@ -106,6 +106,11 @@ describe('a nitrate test in the standing crop', () => {
 		bookCropTest(db, goal!, 'nitrate', test);
 		bookCropTest(db, goal!, 'nitrate', { ...test, date: '2027-06-09', nitratePpm: 20 });
 		expect(load(CORN).advice?.tests.nitrate?.nitratePpm).toBe(20);
+		const older = listCropTests(db, goal!.id)[1]!;
+		const fieldYear = load(CORN);
+		expect(() => afterTest(db, library, fieldYear, fieldYear.advice!, older, TODAY, 'us')).toThrow(
+			'A newer test of 2027-06-09 is in use'
+		);
 		removeCropTest(db, goal!, listCropTests(db, goal!.id)[0]!);
 		expect(load(CORN).advice?.tests.nitrate?.nitratePpm).toBe(14);
 	});
