@@ -1,9 +1,10 @@
 <!-- A nitrate test in the standing crop. -->
 <script lang="ts">
-	import { Button, Checkbox, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { numberOrUndefined } from '../numbers';
 	import DayInput from './DayInput.svelte';
+	import WalkForm from './WalkForm.svelte';
 
 	interface Props {
 		today: string;
@@ -19,8 +20,7 @@
 	let freshBand = $state(false);
 	let problem = $state('');
 
-	async function save(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function save(): Promise<void> {
 		const nitratePpm = numberOrUndefined(ppm);
 		const depthIn = numberOrUndefined(depth);
 		const cropHeightIn = numberOrUndefined(height);
@@ -44,7 +44,7 @@
 	}
 </script>
 
-<form onsubmit={save}>
+<WalkForm {save} {problem} action="Book the test">
 	<div class="fields">
 		<DayInput bind:date />
 		<TextInput labelText="Nitrate-N, ppm" inputmode="decimal" bind:value={ppm} />
@@ -57,17 +57,4 @@
 	</div>
 	<Checkbox labelText="Heavy rain before it, or manured ground" bind:checked={wetOrManured} />
 	<Checkbox labelText="A fresh fertilizer band lies in the sampled ground" bind:checked={freshBand} />
-	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
-	<div><Button size="small" type="submit">Book the test</Button></div>
-</form>
-
-<style>
-	form {
-		display: grid;
-		gap: 0.9rem;
-		justify-items: start;
-	}
-	.fields {
-		width: 100%;
-	}
-</style>
+</WalkForm>

@@ -1,9 +1,10 @@
 <!-- Reference strips by zone: yields, or the canopy index against that of a strip with plenty. -->
 <script lang="ts">
-	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { numberOrUndefined } from '../numbers';
 	import DayInput from './DayInput.svelte';
+	import WalkForm from './WalkForm.svelte';
 
 	interface Props {
 		today: string;
@@ -48,8 +49,7 @@
 		return read;
 	}
 
-	async function save(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function save(): Promise<void> {
 		const read = zones.map(readZone);
 		const wrong = read.find((zone) => typeof zone === 'string');
 		if (wrong !== undefined) return void (problem = wrong as string);
@@ -70,7 +70,7 @@
 	}
 </script>
 
-<form onsubmit={save}>
+<WalkForm {save} {problem} action="Book the strips">
 	<div class="fields">
 		<DayInput bind:date />
 		<Select labelText="Strips are read by" bind:selected={by}>
@@ -92,19 +92,9 @@
 		</fieldset>
 	{/each}
 	<button type="button" class="plain" onclick={() => (zones = [...zones, empty()])}>Another zone</button>
-	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
-	<div><Button size="small" type="submit">Book the strips</Button></div>
-</form>
+</WalkForm>
 
 <style>
-	form {
-		display: grid;
-		gap: 0.9rem;
-		justify-items: start;
-	}
-	.fields {
-		width: 100%;
-	}
 	fieldset {
 		border: 0;
 		margin: 0;

@@ -1,9 +1,10 @@
 <!-- A tiller count at several spots. -->
 <script lang="ts">
-	import { Button, Checkbox, InlineNotification, TextInput } from 'carbon-components-svelte';
+	import { Checkbox, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { numberOrUndefined } from '../numbers';
 	import DayInput from './DayInput.svelte';
+	import WalkForm from './WalkForm.svelte';
 
 	interface Props {
 		today: string;
@@ -17,8 +18,7 @@
 	let looksHungry = $state(false);
 	let problem = $state('');
 
-	async function save(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
+	async function save(): Promise<void> {
 		const rowSpacing = numberOrUndefined(rows);
 		const filled = counts.filter((count) => count.trim() !== '');
 		const numbers = filled.map(numberOrUndefined);
@@ -33,7 +33,7 @@
 	}
 </script>
 
-<form onsubmit={save}>
+<WalkForm {save} {problem} action="Book the count">
 	<div class="fields">
 		<DayInput bind:date />
 		<TextInput labelText="Row spacing, in" inputmode="decimal" bind:value={rows} />
@@ -45,19 +45,9 @@
 	</div>
 	<button type="button" class="plain" onclick={() => (counts = [...counts, ''])}>Another spot</button>
 	<Checkbox labelText="The crop looks hungry" bind:checked={looksHungry} />
-	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
-	<div><Button size="small" type="submit">Book the count</Button></div>
-</form>
+</WalkForm>
 
 <style>
-	form {
-		display: grid;
-		gap: 0.9rem;
-		justify-items: start;
-	}
-	.fields {
-		width: 100%;
-	}
 	.spots {
 		grid-template-columns: repeat(auto-fill, minmax(90px, 1fr));
 	}
