@@ -19,6 +19,9 @@ import sheet from '../../../schemas/sheet.schema.json';
 import sample from '../../../schemas/sample.schema.json';
 import seasonAnswer from '../../../schemas/season-answer.schema.json';
 import seasonRequest from '../../../schemas/season-request.schema.json';
+import seasonLimits from '../../../schemas/season-limits.schema.json';
+import houseRules from '../../../schemas/house-rules.schema.json';
+import stages from '../../../schemas/stages.schema.json';
 import seasonModel from '../../../schemas/season-model.schema.json';
 import weather from '../../../schemas/weather.schema.json';
 import schedules from '../../../schemas/schedules.schema.json';
@@ -33,6 +36,9 @@ const SCHEMAS = [
 	products,
 	schedules,
 	seasonModel,
+	seasonLimits,
+	stages,
+	houseRules,
 	weather,
 	cautions,
 	response,

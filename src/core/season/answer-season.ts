@@ -2,22 +2,24 @@ import { differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns';
 import { InputError } from '../check/problem';
 import type {
 	Crop,
+	Pass,
 	Product,
 	Schedule,
 	SeasonAnswer,
 	SeasonDay,
 	SeasonModel,
 	SeasonRequest,
-	Station,
-	WeatherDay
+	Station
 } from '../schema-types';
 import { KG_HA_PER_LB_AC } from '../units/factors';
 import { dressingOfPass } from './model/dressing-of-pass';
 import { simulateSeason, type SeasonCrop, type SeasonRun, type SeasonSoil } from './model/simulate-season';
 import { passNutrient } from './pass-nutrients';
 import { usualPlantingDate } from './propose-programme';
+import { daysToReach } from './model/reach';
+import { offsetOf } from './placement-facts';
 import { uptakeBy } from './uptake';
-import { generateWeather } from './weather/generate-weather';
+import { seasonWeather, shiftDate } from './weather/season-weather';
 
 /** What a season stands on beside the request. */
 export interface SeasonKnowledge {
@@ -39,8 +41,8 @@ export function startOf(requests: readonly SeasonRequest[], knowledge: SeasonKno
 const RUN_IN_DAYS = 14;
 /** Uptake is over by then: 99.97 % of a logistic. */
 const UPTAKE_ENDS = 8;
-const USUAL_LATITUDE = 41;
-const USUAL_SEED = 1;
+/** Where the request gives no rows; common practice. */
+const USUAL_ROW_IN = 30;
 /** What the model takes where the ground was not described; judgement, told in the answer. */
 const ASSUMED = {
 	textureClass: 'silt loam',
@@ -62,14 +64,15 @@ const AMMONIUM_BY_LAYER = [0.6, 0.25, 0.15] as const;
 export function answerSeason(request: SeasonRequest, knowledge: SeasonKnowledge): SeasonAnswer {
 	const plan = planOf(request, knowledge);
 	const { start, days, weather, soil, crop, assumed } = plan;
-	const dressings = plan.passes.flatMap(({ pass, product, day }) => dressingOfPass(pass, product, day) ?? []);
-	const latitude = request.weather ? (request.latitude ?? USUAL_LATITUDE) : plan.latitude;
+	const dressings = plan.passes.flatMap(
+		({ pass, product, day }) => dressingOfPass(pass, product, day, reachedOn(pass, day, crop, request, knowledge)) ?? []
+	);
 	const series = {
 		minC: weather.map(({ minC }) => minC),
 		maxC: weather.map(({ maxC }) => maxC),
 		rainMm: weather.map(({ rainMm }) => rainMm),
 		firstDayOfYear: getDayOfYear(parseISO(start)),
-		latitude
+		latitude: plan.latitude
 	};
 	const run = simulateSeason(series, days, soil, crop, dressings, knowledge.seasonModel);
 	const unit = request.units === 'metric' ? 'kg/ha' : 'lb/ac';
@@ -109,10 +112,10 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const carrying = withProducts.filter(({ pass, product }) => passNutrient(pass, product, 'N') > 0);
 	const planting = asked.plantingDate ?? plantingOf(request, schedule);
 	const first = carrying.map(({ pass }) => pass.date).reduce((a, b) => (b < a ? b : a), planting);
-	const start = request.weather?.[0]?.date ?? shift(first, -RUN_IN_DAYS);
+	const start = request.weather?.[0]?.date ?? shiftDate(first, -RUN_IN_DAYS);
 	const planted = differenceInCalendarDays(parseISO(planting), parseISO(start));
 	const harvested = planted + Math.round(uptake.halfwayDays + UPTAKE_ENDS / uptake.perDay);
-	const { weather, latitude } = weatherOf(request, knowledge, start, harvested + 1);
+	const { weather, latitude } = seasonWeather(request, knowledge.stations, start, harvested + 1);
 	const assumed: string[] = [];
 	const taken = <K extends keyof typeof ASSUMED>(key: K, name: string) => {
 		const given = facts[key];
@@ -159,6 +162,20 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	};
 }
 
+/** The day from which roots reach what was put between the rows of a standing crop. */
+function reachedOn(
+	pass: Pass,
+	day: number,
+	{ planted }: SeasonCrop,
+	{ crop }: SeasonRequest,
+	{ seasonModel }: SeasonKnowledge
+): number | undefined {
+	// Before planting nobody knows where the rows will be.
+	if (day < planted && pass.offsetIn === undefined) return undefined;
+	const days = daysToReach(offsetOf(pass, crop.rowSpacingIn ?? USUAL_ROW_IN), seasonModel);
+	return days === 0 ? undefined : planted + days;
+}
+
 function plantingOf({ crop, passes, weather }: SeasonRequest, schedule: Schedule): string {
 	const year = crop.year ?? Number((weather?.at(-1)?.date ?? passes.at(-1)?.date ?? '').slice(0, 4));
 	if (year > 0) return usualPlantingDate(schedule, year);
@@ -169,34 +186,6 @@ function productOf(id: string, { products }: SeasonKnowledge, index: number): Pr
 	const found = products.find((product) => product.id === id);
 	if (found) return found;
 	throw new InputError([{ path: `/passes/${index}/product`, message: `"${id}" is not in the catalogue` }]);
-}
-
-function weatherOf(
-	{ weather, station }: SeasonRequest,
-	{ stations }: SeasonKnowledge,
-	start: string,
-	days: number
-): { weather: WeatherDay[]; latitude: number } {
-	if (weather) {
-		const gap = weather.findIndex(({ date }, at) => date !== shift(weather[0]!.date, at));
-		if (gap >= 0) {
-			const message = `must be ${shift(weather[0]!.date, gap)}, the day after the one before; got "${weather[gap]!.date}"`;
-			throw new InputError([{ path: `/weather/${gap}/date`, message }]);
-		}
-		const cold = weather.findIndex(({ minC, maxC }) => minC > maxC);
-		if (cold >= 0) {
-			const { minC, maxC } = weather[cold]!;
-			throw new InputError([{ path: `/weather/${cold}/minC`, message: `must not be above maxC ${maxC}; got ${minC}` }]);
-		}
-		return { weather, latitude: USUAL_LATITUDE };
-	}
-	const found = station ? stations.find(({ id }) => id === station.id) : stations[0];
-	if (!found) {
-		const known = stations.map(({ id }) => id).join(', ');
-		throw new InputError([{ path: '/station/id', message: `"${station?.id}" is no station; known: ${known}` }]);
-	}
-	const seed = station?.seed ?? USUAL_SEED;
-	return { weather: generateWeather(found, start, days, seed, station?.kind), latitude: found.latitude };
 }
 
 function dayOf(run: SeasonRun, date: string, day: number, inUnit: (kilograms: number) => number): SeasonDay {
@@ -216,9 +205,4 @@ function dayOf(run: SeasonRun, date: string, day: number, inUnit: (kilograms: nu
 		mineralised: at(run.mineralised),
 		applied: at(run.applied)
 	};
-}
-
-/** Counted in UTC: a summer hour must not make a day twice. */
-function shift(date: string, days: number): string {
-	return new Date(Date.parse(date) + days * 86_400_000).toISOString().slice(0, 10);
 }

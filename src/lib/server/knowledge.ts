@@ -15,7 +15,10 @@ import type {
 	ScheduleExtras,
 	ScheduleList,
 	ScheduleStep,
+	CropStages,
+	SeasonLimits,
 	SeasonModel,
+	StageList,
 	Station,
 	StationList
 } from '../../core/schema-types';
@@ -28,6 +31,8 @@ export interface Library extends Knowledge {
 	starter: ScheduleStep;
 	cautions: CautionList;
 	seasonModel: SeasonModel;
+	seasonLimits: SeasonLimits;
+	stages: readonly CropStages[];
 	stations: readonly Station[];
 }
 
@@ -50,6 +55,8 @@ export function readLibrary(folder: string): Library {
 		...reference<ScheduleList>('schedules'),
 		cautions: reference<CautionList>('cautions'),
 		seasonModel: reference<SeasonModel>('season-model'),
+		seasonLimits: reference<SeasonLimits>('season-limits'),
+		stages: reference<StageList>('stages').crops,
 		stations: reference<StationList>('weather').stations
 	};
 }

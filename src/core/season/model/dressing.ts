@@ -18,6 +18,8 @@ export interface Dressing {
 	depthCm: number;
 	ureaseInhibitor: boolean;
 	nitrificationInhibitor: boolean;
+	/** Day of the run from which roots reach a band between the rows; undefined where it lies within reach. */
+	reachedOn?: number | undefined;
 }
 
 /** What is left of a dressing in its own place. */

@@ -86,6 +86,9 @@ export function simulateSeason(
 	const ammonium = Float64Array.from(soil.ammonium);
 	const cohorts: Cohort[] = [];
 	const initial = sum(nitrate) + sum(ammonium);
+	/** Nitrate of bands between the rows that no root reaches yet. */
+	const apart = new Float64Array(LAYERS);
+	const reachedOn = Math.max(0, ...dressings.map((dressing) => dressing.reachedOn ?? 0));
 	const cover = { held: 0 };
 	const totals = { wanted: 0, takenUp: 0, volatilised: 0, denitrified: 0, leached: 0, mineralised: 0, applied: 0 };
 	let soilC = (weather.minC[0]! + weather.maxC[0]!) / 2;
@@ -96,7 +99,7 @@ export function simulateSeason(
 		for (const dressing of dressings) {
 			if (dressing.day !== day) continue;
 			cohorts.push(startCohort(dressing, model));
-			nitrate[layerOf(cohorts.at(-1)!)]! += dressing.nitrate;
+			addNitrate(cohorts.at(-1)!, dressing.nitrate, day, nitrate, apart);
 			totals.applied += dressing.nitrate + dressing.ammonium + dressing.urea + dressing.coated;
 		}
 
@@ -106,11 +109,12 @@ export function simulateSeason(
 		const dayOfYear = ((weather.firstDayOfYear + day - 1) % START_YEAR_DAYS) + 1;
 		const reference = referenceEvaporation(minC, maxC, weather.latitude, dayOfYear);
 		waterDay(water, rain, reference * coverShare(growing, sincePlanting, model), Math.max(1, Math.ceil(rooted)));
-		totals.leached += carryNitrateDown(nitrate, water.mm, water.drained);
+		totals.leached += carryNitrateDown(nitrate, water.mm, water.drained, apart);
 
 		for (const cohort of cohorts) {
 			totals.volatilised += ureaDay(cohort, soilC, rain, soil, model);
-			nitrate[layerOf(cohort)]! += nitrifyCohort(cohort, soilC, moistureShare(water, layerOf(cohort)), model);
+			const turned = nitrifyCohort(cohort, soilC, moistureShare(water, layerOf(cohort)), model);
+			addNitrate(cohort, turned, day, nitrate, apart);
 			cohort.days++;
 		}
 		const pace = model.nitrification.perDayAt16 * nitrificationAgainst16(model.nitrification, soilC);
@@ -130,10 +134,14 @@ export function simulateSeason(
 		const saturated = water.mm[0]! >= water.saturatedFrom;
 		if (saturated)
 			totals.denitrified += denitrify(nitrate, denitrifiedPercent(model.denitrification.percentByC, soilC));
+		if (day >= reachedOn) apart.fill(0);
 		if (growing) {
 			const wanted = crop.wantedBy(day);
 			totals.wanted = Math.max(totals.wanted, wanted);
-			totals.takenUp += takeUp(totals.wanted - totals.takenUp, rooted, nitrate, ammonium, cohorts, model);
+			totals.takenUp += takeUp(totals.wanted - totals.takenUp, rooted, nitrate, ammonium, cohorts, model, {
+				day,
+				apart
+			});
 			const missing = totals.wanted - totals.takenUp;
 			if (missing > LEAST_SHORT && missing > (1 - SHORT_SHARE) * totals.wanted) run.shortDays++;
 		}
@@ -192,15 +200,27 @@ function coverShare(growing: boolean, sincePlanting: number, { evaporation }: Se
 }
 
 /** Drainage carries the nitrate of its layer at its concentration. Returns what left the lowest layer, kg N/ha. */
-function carryNitrateDown(nitrate: Float64Array, mm: Float64Array, drained: Float64Array): number {
+function carryNitrateDown(nitrate: Float64Array, mm: Float64Array, drained: Float64Array, apart: Float64Array): number {
 	let from = 0;
 	for (let layer = 0; layer < LAYERS; layer++) {
 		nitrate[layer]! += from;
 		const water = mm[layer]! + drained[layer]!;
 		from = water > 0 ? (nitrate[layer]! * drained[layer]!) / water : 0;
 		nitrate[layer]! -= from;
+		if (water > 0) apart[layer]! *= mm[layer]! / water;
 	}
 	return from;
+}
+
+/** Nitrate of a dressing joins its layer; that of a band between the rows lies apart until roots get there. */
+function addNitrate(cohort: Cohort, kilograms: number, day: number, nitrate: Float64Array, apart: Float64Array): void {
+	const layer = layerOf(cohort);
+	nitrate[layer]! += kilograms;
+	if (isApart(cohort, day)) apart[layer]! += kilograms;
+}
+
+function isApart({ dressing }: Cohort, day: number): boolean {
+	return dressing.reachedOn !== undefined && day < dressing.reachedOn;
 }
 
 /** Ammonium of a dressing that turns to nitrate today, kg N/ha: late in a band, slower with an inhibitor. */
@@ -261,13 +281,15 @@ function takeUp(
 	nitrate: Float64Array,
 	ammonium: Float64Array,
 	cohorts: readonly Cohort[],
-	{ roots }: SeasonModel
+	{ roots }: SeasonModel,
+	{ day, apart }: { day: number; apart: Float64Array }
 ): number {
 	let left = Math.max(0, wanted);
 	let taken = 0;
 	for (let layer = 0; layer < LAYERS && left > 0; layer++) {
 		const reach = Math.min(1, Math.max(0, rooted - layer));
-		const fromNitrate = Math.min(left, nitrate[layer]! * reach * roots.nitrateShareInReach);
+		const within = Math.max(0, nitrate[layer]! - apart[layer]!);
+		const fromNitrate = Math.min(left, within * reach * roots.nitrateShareInReach);
 		nitrate[layer]! -= fromNitrate;
 		const fromAmmonium = Math.min(left - fromNitrate, ammonium[layer]! * reach * roots.ammoniumShareInReach);
 		ammonium[layer]! -= fromAmmonium;
@@ -275,6 +297,7 @@ function takeUp(
 		taken += fromNitrate + fromAmmonium;
 	}
 	for (const cohort of cohorts) {
+		if (isApart(cohort, day)) continue;
 		const reach = Math.min(1, Math.max(0, rooted - layerOf(cohort)));
 		const own = Math.min(left, cohort.ammonium * reach * roots.ammoniumShareInReach);
 		cohort.ammonium -= own;
