@@ -1,17 +1,23 @@
 import type { CautionList, Hazard, Pass, Product } from '../schema-types';
+import { isOnSurface } from './placement-facts';
 import { productOf } from './plan-context';
 
-const ON_THE_SURFACE: ReadonlySet<Pass['placement']> = new Set(['broadcast', 'top-dress', 'row-base stream']);
+const WITH_THE_WATER: ReadonlySet<Pass['placement']> = new Set(['drip', 'pivot']);
 
 /** Cautions that must stand beside a product as it is placed, in words. */
 export function cautionsFor(
 	product: Product,
 	{ placement, additive }: Pick<Pass, 'placement' | 'additive'>,
-	{ cautions, inhibitor }: CautionList
+	{ cautions, inhibitor, seedRow, irrigation }: CautionList
 ): string[] {
-	const applies = (hazard: Hazard) => hazard !== 'surface-urea' || ON_THE_SURFACE.has(placement);
+	const applies = (hazard: Hazard) => hazard !== 'surface-urea' || isOnSurface({ placement });
 	const own = product.hazards.filter(applies).flatMap((hazard) => cautions[hazard] ?? []);
-	return additive ? [...own, inhibitor] : own;
+	return [
+		...own,
+		...(additive ? [inhibitor] : []),
+		...(placement === 'seed row' ? [seedRow] : []),
+		...(WITH_THE_WATER.has(placement) ? [irrigation] : [])
+	];
 }
 
 /** Every caution of a plan once, the general one last. */

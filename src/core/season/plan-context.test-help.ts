@@ -25,6 +25,17 @@ export function planContext(change: Partial<PlanContext> & { cropId?: CropId } =
 		plantingDate: cropId === 'winter-wheat' ? '2026-10-05' : '2027-05-01',
 		cec: 16,
 		sandy: false,
+		drainage: undefined,
+		slopePercent: undefined,
+		soilPh: 6.5,
+		rowSpacingIn: undefined,
+		placed: undefined,
+		limits: library.seasonLimits,
+		model: library.seasonModel,
+		stages: library.stages.find(({ crop }) => crop === cropId),
+		weather: { days: new Map(), outlookFrom: '2026-11-23', madeUp: true },
+		houseRules: { noGo: [] },
+		setbacks: [],
 		station: library.stations[0]!,
 		...rest
 	};

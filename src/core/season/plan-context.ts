@@ -1,15 +1,23 @@
 import type { Answer } from '../figure/figure';
 import type { HoldingAllowances } from '../reading/holding-room';
+import type { PlacedParameters } from '../rates/nitrogen/placed-factor';
 import type {
+	AdviseRequest,
 	Crop,
+	CropStages,
+	HouseRules,
 	Pass,
 	Product,
 	RateNutrient,
 	Schedule,
 	ScheduleExtras,
 	ScheduleStep,
+	SeasonLimits,
+	SeasonModel,
+	Setback,
 	Station
 } from '../schema-types';
+import type { KnownWeather } from './weather/known-weather';
 
 /** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
 export type ChosenRates = Partial<Record<RateNutrient, number>>;
@@ -44,6 +52,21 @@ export interface PlanContext {
 	/** meq/100 g; undefined where the report gives none. */
 	cec: number | undefined;
 	sandy: boolean;
+	drainage: AdviseRequest['field']['drainage'] | undefined;
+	slopePercent: number | undefined;
+	/** In water; undefined where the report gives none. */
+	soilPh: number | undefined;
+	/** Undefined where the adviser gave none. */
+	rowSpacingIn: number | undefined;
+	/** The factor for placed nitrogen that the chosen nitrogen stands on; undefined where it stands on another guide. */
+	placed: { title: string; parameters: PlacedParameters } | undefined;
+	limits: SeasonLimits;
+	model: SeasonModel;
+	/** Undefined where none are known of the crop. */
+	stages: CropStages | undefined;
+	weather: KnownWeather;
+	houseRules: HouseRules;
+	setbacks: readonly Setback[];
 	/** Whose normals stand for the usual weather. */
 	station: Station;
 }

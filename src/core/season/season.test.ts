@@ -194,7 +194,7 @@ describe('the checks: each fires, its near miss does not, and its remedy clears 
 	});
 
 	it('a product where it does not go', () => {
-		const ammonia = [pass({ product: 'ammonia', placement: 'broadcast', rate: 100 })];
+		const ammonia = [pass({ product: 'ammonia', placement: 'broadcast', rate: 100, date: '2027-04-05' })];
 		expect(rules(ammonia, context({}))).toEqual(['placement']);
 		expect(rules(remedied(ammonia, context({}), 'placement'), context({}))).toEqual([]);
 	});

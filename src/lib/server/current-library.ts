@@ -2,7 +2,10 @@ import type { Database } from 'better-sqlite3';
 import { compilePacks } from '../../core/packs/compile-packs';
 import type { PackSet } from '../../core/packs/pack';
 import { ruleKinds } from '../../core/rates/kinds';
+import { normalsOf } from '../../core/season/weather/normals-of';
 import { theLibrary, type Library } from './knowledge';
+import { readHouseRules } from './stores/house-rules';
+import { listStations, readOutlook, stationInUse } from './stores/stations';
 import { guidesOff, listGuides } from './stores/guides';
 import { theBook } from './the-book';
 
@@ -12,7 +15,11 @@ let known: { key: string; library: Library } | undefined;
 export function libraryOf(db: Database, shipped: Library): Library {
 	const own = listGuides(db);
 	const off = guidesOff(db);
-	const key = JSON.stringify([own.map(({ document, savedAt }) => [document.id, document.version, savedAt]), [...off]]);
+	const key = JSON.stringify([
+		own.map(({ document, savedAt }) => [document.id, document.version, savedAt]),
+		[...off],
+		settingsKey(db)
+	]);
 	if (known?.key === key) return known.library;
 	const packs = joined(
 		shipped.packs,
@@ -23,6 +30,8 @@ export function libraryOf(db: Database, shipped: Library): Library {
 	);
 	const library = {
 		...shipped,
+		...weatherOf(db, shipped),
+		houseRules: readHouseRules(db),
 		packs: { packs: packs.packs, rules: packs.rules.filter(({ pack }) => !off.has(pack.id)) }
 	};
 	known = { key, library };
@@ -32,6 +41,41 @@ export function libraryOf(db: Database, shipped: Library): Library {
 /** The library of this process with the guides of its book. */
 export function currentLibrary(): Library {
 	return libraryOf(theBook(), theLibrary());
+}
+
+/** What the library takes from the settings and stations of a book, to see when it changed. */
+function settingsKey(db: Database): string {
+	return db
+		.prepare<[], { key: string }>(
+			`SELECT json_array(
+				(SELECT group_concat(value) FROM setting WHERE id IN ('houseRules', 'outlook', 'station')),
+				(SELECT group_concat(name || latitude || digest) FROM station)
+			) AS key`
+		)
+		.get()!.key;
+}
+
+/** The shipped stations and the book's own, with the one in use and what it measured. */
+function weatherOf(
+	db: Database,
+	{ stations: shipped, station }: Library
+): Pick<Library, 'stations' | 'station' | 'measured' | 'outlook'> {
+	const rows = listStations(db);
+	const own = rows.map(({ id, name, latitude, days }) => ({
+		id,
+		name,
+		latitude,
+		months: normalsOf(days, station.months).months,
+		simulated: false
+	}));
+	const stations = [...shipped, ...own];
+	const inUse = stationInUse(db);
+	return {
+		stations,
+		station: stations.find(({ id }) => id === inUse) ?? station,
+		measured: rows.find(({ id }) => id === inUse)?.days ?? [],
+		outlook: readOutlook(db)
+	};
 }
 
 /** A book's guide stands in place of a shipped one of the same name, which a newer program may bring. */

@@ -4,6 +4,10 @@ import type { Answer } from '../../core/figure/figure';
 import { advise, RATE_NUTRIENTS, siteOf } from '../../core/rates/advise';
 import { chosenRate, type Choice, type Chosen } from '../../core/rates/choose';
 import { readHoldingRoom } from '../../core/reading/holding-room';
+import type { PlacedParameters } from '../../core/rates/nitrogen/placed-factor';
+import { numberOf } from '../../core/reading/site-inputs';
+import { readSoilPh } from '../../core/reading/ph-scale';
+import { knownWeather } from '../../core/season/weather/known-weather';
 import { checkSeason } from '../../core/season/checks/check-season';
 import { isBefore } from '../../core/season/nitrogen-programme';
 import { passCost, planCost } from '../../core/season/pass-cost';
@@ -11,7 +15,7 @@ import { productOf, type PlanContext } from '../../core/season/plan-context';
 import { seasonDebt } from '../../core/season/season-debt';
 import { seasonTotals } from '../../core/season/season-totals';
 import type { Site } from '../../core/reading/site';
-import type { AdviseAnswer, AdviseRequest, Crop, InSeason, PassCheck, Product } from '../../core/schema-types';
+import type { AdviseAnswer, AdviseRequest, Crop, InSeason, PassCheck, Product, Setback } from '../../core/schema-types';
 import { fieldRequest, plantingDateOf, recordsOf, REFERENCE_LIME, testedOn, type Records } from './field-request';
 import type { Library } from './knowledge';
 import { findField, listSamples, type FieldRow, type SampleRecord } from './stores/fields';
@@ -78,7 +82,7 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	const site = siteOf(request, library.crops, today);
 	const settled = choices.map((choice) => chosenRate(choice, answer.rates));
 	const chosen = settled.filter((one) => one !== undefined);
-	const context = planContext(library, records, site, answer, chosen);
+	const context = planContext(library, records, site, answer, chosen, today);
 	const plans = passes.map(({ plan }) => plan);
 	const costs = new Map(
 		plans.map((pass) => [pass.id, passCost(pass, productOf(pass, library.products), productPrice(pass, prices))])
@@ -112,10 +116,11 @@ function productPrice({ product }: { product: Product['id'] }, prices: PriceList
 
 function planContext(
 	library: Library,
-	{ goal, choices, passes, tests }: Records,
+	{ field, goal, choices, passes, tests }: Records,
 	site: Site,
 	answer: AdviseAnswer,
-	chosen: Chosen[]
+	chosen: Chosen[],
+	today: string
 ): PlanContext {
 	const nitrogen = choices.find(({ nutrient }) => nutrient === 'N');
 	const notBefore = nitrogen && testedOn(nitrogen, tests, library);
@@ -139,6 +144,23 @@ function planContext(
 		plantingDate: plantingDateOf(goal, library),
 		cec: answer.derived.cec ?? undefined,
 		sandy: SANDY.has(site.field.textureClass ?? ''),
-		station: library.stations[0]!
+		drainage: site.field.drainage,
+		slopePercent: site.field.slopePercent,
+		soilPh: numberOf(readSoilPh(site.layers, 'water')),
+		rowSpacingIn: goal.row_spacing_in ?? undefined,
+		placed: placedOf(nitrogen, goal, library),
+		limits: library.seasonLimits,
+		model: library.seasonModel,
+		stages: library.stages.find((candidate) => candidate.crop === goal.crop),
+		weather: knownWeather(library.station, library.measured, library.outlook, today),
+		houseRules: library.houseRules,
+		setbacks: field.setbacks === null ? [] : (JSON.parse(field.setbacks) as Setback[]),
+		station: library.station
 	};
+}
+
+/** The factor for placed nitrogen that a choice stands on. */
+function placedOf(choice: Choice | undefined, { crop }: FieldYearRow, { packs }: Library): PlanContext['placed'] {
+	const rule = packs.rules.find(({ method, kind }) => method === choice?.method && kind.kind === 'placed-factor');
+	return rule && { title: rule.rule.title, parameters: rule.parametersFor(crop) as PlacedParameters };
 }

@@ -9,6 +9,8 @@ import { ruleKinds } from '../../core/rates/kinds';
 import type {
 	CautionList,
 	CropList,
+	HouseRules,
+	RainOutlook,
 	Product,
 	ProductList,
 	Schedule,
@@ -20,7 +22,8 @@ import type {
 	SeasonModel,
 	StageList,
 	Station,
-	StationList
+	StationList,
+	WeatherDay
 } from '../../core/schema-types';
 
 /** All that the program knows beside the book: guides, crops, products and schedules. */
@@ -34,6 +37,11 @@ export interface Library extends Knowledge {
 	seasonLimits: SeasonLimits;
 	stages: readonly CropStages[];
 	stations: readonly Station[];
+	/** Whose weather stands for the district, what it measured, and what is expected of the next days. */
+	station: Station;
+	measured: readonly WeatherDay[];
+	outlook: RainOutlook | undefined;
+	houseRules: HouseRules;
 }
 
 /**
@@ -45,6 +53,7 @@ export function readLibrary(folder: string): Library {
 		.filter((name) => name.endsWith('.json'))
 		.sort();
 	const reference = <T>(name: string) => inFile(path.join(folder, 'reference', `${name}.json`), validator<T>(name));
+	const { stations } = reference<StationList>('weather');
 	return {
 		packs: compilePacks(
 			guides.map((name) => packIn(path.join(folder, name))),
@@ -57,7 +66,11 @@ export function readLibrary(folder: string): Library {
 		seasonModel: reference<SeasonModel>('season-model'),
 		seasonLimits: reference<SeasonLimits>('season-limits'),
 		stages: reference<StageList>('stages').crops,
-		stations: reference<StationList>('weather').stations
+		stations,
+		station: stations[0]!,
+		measured: [],
+		outlook: undefined,
+		houseRules: { noGo: [] }
 	};
 }
 

@@ -17,7 +17,7 @@ export function readPlacedNitrogen(site: Site, { parametersFor }: CompiledRule):
 	const passes = (site.programme ?? []).filter(({ nitrogen }) => nitrogen > 0);
 	const wanted = `It is valid only for a starter band of at most ${p.mostStarterLb} lb N and the rest at the row base, in ${p.mostPasses} passes at most from V6 on, with soil nitrate known.`;
 	if (passes.length === 0) return notApplicable(LABEL, 'no nitrogen passes are planned yet', wanted);
-	const failing = failingCondition(passes, p);
+	const failing = programmeFault(passes, p);
 	if (failing) return notApplicable(LABEL, failing, wanted);
 	const residual = mineralNitrogen(site.layers);
 	if (!residual.applies) return notApplicable(LABEL, `the nitrate left in the ground is not known`, residual.remedy);
@@ -31,7 +31,8 @@ export function readPlacedNitrogen(site: Site, { parametersFor }: CompiledRule):
 	});
 }
 
-function failingCondition(passes: readonly NitrogenPass[], p: PlacedParameters): string | undefined {
+/** The first condition of a placed-and-timed factor that a programme does not meet, in words; undefined where all are met. */
+export function programmeFault(passes: readonly NitrogenPass[], p: PlacedParameters): string | undefined {
 	// A light broadcast dressing (weed-and-feed, or what phosphate carries along) stands for a part of the starter.
 	const broadcast = passes.filter(({ placement }) => placement === 'broadcast');
 	const light = sumOf(broadcast) <= p.mostStarterLb;

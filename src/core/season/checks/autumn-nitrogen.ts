@@ -1,10 +1,15 @@
 import { addDays, format, parseISO } from 'date-fns';
 import { formatNumber } from '../../units/display';
-import type { Pass, PassCheck, Remedy } from '../../schema-types';
+import type { Pass, PassCheck } from '../../schema-types';
 import { passNutrient } from '../pass-nutrients';
+import { depthOf, liesOf } from '../placement-facts';
 import { productOf, type PlanContext } from '../plan-context';
-import { usuallyBelowFrom, usualSoilC } from '../weather/usual-weather';
+import { coldSoilDate } from '../weather/cold-soil-date';
+import { knownDays } from '../weather/known-weather';
+import { shiftDate } from '../weather/season-weather';
+import { usualSoilC } from '../weather/usual-weather';
 import type { SeasonCheck } from './check';
+import { guardedBy, movedTo } from './moved';
 
 /** What phosphate or a starter carries along counts for nothing in autumn, lb N/ac: judgement. */
 const LEAST_LB = 30;
@@ -15,6 +20,8 @@ const LIGHT_CEC = 10;
 /** A band this deep is closed, in: common practice. */
 const DEEP_IN = 6;
 const BEFORE_PLANTING_DAYS = 7;
+/** The soil at 4 in follows the air of so many days: judgement. */
+const SOIL_FOLLOWS_DAYS = 7;
 
 /** Nitrogen that waits in the ground over winter: on light ground, as urea, or before the soil is cold. */
 export const autumnNitrogenCheck: SeasonCheck = (passes, context) =>
@@ -28,36 +35,33 @@ function isAutumn(pass: Pass, { plantingDate, products }: PlanContext): boolean 
 function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	const { cec, sandy, station, products, plantingDate } = context;
 	const spring = format(addDays(parseISO(plantingDate), -BEFORE_PLANTING_DAYS), 'yyyy-MM-dd');
-	const toSpring: Remedy = { label: `Move it to ${spring}`, passes: [{ ...pass, date: spring }] };
+	const toSpring = movedTo(pass, spring);
 	const base = { rule: 'autumn-nitrogen', pass: pass.id, basis: 'practice' as const };
 	if (sandy || (cec !== undefined && cec < LIGHT_CEC)) {
 		const why = cec !== undefined && cec < LIGHT_CEC ? `CEC ${formatNumber(cec, 'meq/100 g')}` : 'sandy ground';
 		const text = `No nitrogen in autumn on light ground (${why}): it washes out over winter.`;
 		return { ...base, severity: 'stop', text, remedies: [toSpring] };
 	}
-	const soilC = usualSoilC(station, pass.date);
+	const known = knownDays(context.weather, shiftDate(pass.date, -SOIL_FOLLOWS_DAYS), SOIL_FOLLOWS_DAYS);
+	const soilC = known
+		? known.reduce((sum, { minC, maxC }) => sum + (minC + maxC) / 2, 0) / SOIL_FOLLOWS_DAYS
+		: usualSoilC(station, pass.date);
 	const soil = `${formatNumber(Math.round(soilC * 1.8 + 32), 'F')} F`;
 	const guarded = pass.additive === 'nitrification inhibitor' || pass.additive === 'both inhibitors';
 	if ((productOf(pass, products).nitrogenForms?.urea ?? 0) > 0) {
-		const deep = pass.placement === 'injected' && (pass.depthIn ?? 0) >= DEEP_IN;
+		const deep = liesOf(pass) === 'band' && depthOf(pass) >= DEEP_IN;
 		const cold = soilC < COLD_C;
 		const severity = deep && guarded && cold ? 'mind' : 'stop';
 		const text = `Urea in autumn turns to nitrate before spring${severity === 'mind' ? '; deep, guarded and in cold ground it may last' : ''}.`;
 		return { ...base, severity, text, remedies: [toSpring] };
 	}
 	if (soilC >= COLD_C) {
-		const cold = usuallyBelowFrom(station, pass.date, COLD_C);
-		const text = `The soil at 4 in is usually ${soil} on ${pass.date}: wait until it is below 50 F and falling (usually from ${cold}; measure it, the average date alone will not do).`;
-		const later: Remedy = { label: `Move it to ${cold}`, passes: [{ ...pass, date: cold }] };
-		return { ...base, severity: 'stop', text, remedies: [later, toSpring] };
+		const { usual, early, late } = coldSoilDate(station, Number(pass.date.slice(0, 4)), COLD_C, context.model);
+		const text = `The soil at 4 in is ${known ? 'about' : 'usually'} ${soil} on ${pass.date}: wait until it is below 50 F and falling (usually from ${usual}, in eight years of ten between ${early} and ${late}; measure it, the average date alone will not do).`;
+		const later = usual > pass.date ? usual : shiftDate(pass.date, SOIL_FOLLOWS_DAYS);
+		return { ...base, severity: 'stop', text, remedies: [movedTo(pass, later), toSpring] };
 	}
 	if (guarded) return undefined;
 	const text = `Ammonium waits over winter from ${pass.date}; a nitrification inhibitor is the insurance, worth more the warmer the soil and the longer the wait.`;
-	const withInhibitor: Remedy = {
-		label: 'Add a nitrification inhibitor',
-		passes: [
-			{ ...pass, additive: pass.additive === 'urease inhibitor' ? 'both inhibitors' : 'nitrification inhibitor' }
-		]
-	};
-	return { ...base, severity: 'mind', text, remedies: [withInhibitor, toSpring] };
+	return { ...base, severity: 'mind', text, remedies: [guardedBy(pass, 'nitrification inhibitor'), toSpring] };
 }

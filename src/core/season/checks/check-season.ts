@@ -15,6 +15,24 @@ import { placementCheck } from './placement';
 import { shallowUreaBandCheck } from './shallow-urea-band';
 import { sulfurFormCheck } from './sulfur-form';
 import { surfaceLimeCheck } from './surface-lime';
+import { allUpFrontCheck } from './all-up-front';
+import { ammoniaGroundCheck } from './ammonia-ground';
+import { frozenGroundCheck } from './frozen-ground';
+import { heavyRainMonthCheck } from './heavy-rain-month';
+import { limeLeadCheck } from './lime-lead';
+import { noGoCheck } from './no-go';
+import { outOfReachCheck } from './out-of-reach';
+import { placedFactorCheck } from './placed-factor';
+import { ripeningCheck } from './ripening';
+import { sandyPotassiumCheck } from './sandy-potassium';
+import { seedRowCheck } from './seed-row';
+import { setbacksCheck } from './setbacks';
+import { slopePhosphorusCheck } from './slope-phosphorus';
+import { springKnifeCheck } from './spring-knife';
+import { surfaceUreaCheck } from './surface-urea';
+import { waitingAmmoniumCheck } from './waiting-ammonium';
+import { wheatAmmoniaCheck } from './wheat-ammonia';
+import { wheatSulfurCheck } from './wheat-sulfur';
 import { totalsCheck } from './totals';
 
 const CHECKS: readonly SeasonCheck[] = [
@@ -31,6 +49,24 @@ const CHECKS: readonly SeasonCheck[] = [
 	sulfurFormCheck,
 	surfaceLimeCheck,
 	heavyLimeCheck,
+	allUpFrontCheck,
+	ammoniaGroundCheck,
+	frozenGroundCheck,
+	heavyRainMonthCheck,
+	limeLeadCheck,
+	noGoCheck,
+	outOfReachCheck,
+	placedFactorCheck,
+	ripeningCheck,
+	sandyPotassiumCheck,
+	seedRowCheck,
+	setbacksCheck,
+	slopePhosphorusCheck,
+	springKnifeCheck,
+	surfaceUreaCheck,
+	waitingAmmoniumCheck,
+	wheatAmmoniaCheck,
+	wheatSulfurCheck,
 	totalsCheck
 ];
 

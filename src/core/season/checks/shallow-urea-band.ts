@@ -1,5 +1,6 @@
 import { formatNumber } from '../../units/display';
 import { passNutrient } from '../pass-nutrients';
+import { depthOf, liesOf } from '../placement-facts';
 import { productOf } from '../plan-context';
 import type { SeasonCheck } from './check';
 
@@ -8,16 +9,14 @@ const HEAVY_LB = 100;
 /** Above this it is shallow, and from here on safe, in: Rochette and co-workers 2013 (5 and 7.5 cm, memory). */
 const SHALLOW_IN = 2;
 const SAFE_IN = 3;
-const USUAL_IN: Partial<Record<string, number>> = { '2x2 band': 2, injected: 5 };
 
 /** A heavy band of urea so shallow that it loses more than a broadcast, and burns roots. */
 export const shallowUreaBandCheck: SeasonCheck = (passes, { products }) =>
 	passes.flatMap((pass) => {
 		const product = productOf(pass, products);
-		const usual = USUAL_IN[pass.placement];
-		if (usual === undefined || !product.nitrogenForms || product.slowRelease) return [];
+		if (liesOf(pass) !== 'band' || !product.nitrogenForms || product.slowRelease) return [];
 		const urea = (passNutrient(pass, product, 'N') * product.nitrogenForms.urea) / 100;
-		const depth = pass.depthIn ?? usual;
+		const depth = depthOf(pass);
 		if (urea < HEAVY_LB || depth > SHALLOW_IN) return [];
 		return [
 			{

@@ -1,38 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { Pass } from '../../schema-types';
-import { library } from '../../testing.test-help';
-import type { PlanContext } from '../plan-context';
-import { planContext } from '../plan-context.test-help';
 import { cornDegreeDays, cornLeaves, usualCornLeaves, usualDayOfLeaves, usualSoilC } from '../weather/usual-weather';
 import { checkSeason } from './check-season';
+import { ammonia, context, describeRules, nitrogen, station, type RuleCase } from './rule-cases.test-help';
 
-const station = library.stations[0]!;
-const context = (change: Parameters<typeof planContext>[0] = {}) => planContext({ cec: 18, ...change });
-const nitrogen = (product: string, pounds: number, change: Partial<Pass>): Pass => ({
-	id: 'one',
-	date: '2027-04-10',
-	label: 'The pass',
-	product,
-	rate: (100 * pounds) / library.products.find(({ id }) => id === product)!.analysis.N!,
-	unit: 'lb/ac',
-	placement: 'broadcast',
-	reason: '',
-	...change
-});
-const ammonia = (date: string, change: Partial<Pass> = {}) =>
-	nitrogen('ammonia', 150, { date, placement: 'injected', depthIn: 8, ...change });
-
-/** Each rule: a pass it complains of, one just beside it that it does not, and what its first remedy leaves. */
-interface Case {
-	rule: string;
-	name: string;
-	fires: Pass;
-	severity: 'stop' | 'mind';
-	says: string;
-	nearMiss: Pass;
-	change?: Partial<PlanContext>;
-}
-const CASES: Case[] = [
+const CASES: RuleCase[] = [
 	{
 		rule: 'autumn-nitrogen',
 		name: 'ammonia into warm soil',
@@ -133,19 +104,7 @@ const CASES: Case[] = [
 	}
 ];
 
-describe.each(CASES)('$rule: $name', ({ rule, fires, severity, says, nearMiss, change }) => {
-	const own = (passes: Pass[]) => checkSeason(passes, context(change)).filter((check) => check.rule === rule);
-	it('complains, with its reason', () => {
-		const [check] = own([fires]);
-		expect(check).toMatchObject({ severity, pass: 'one' });
-		expect(check?.text).toContain(says);
-	});
-	it('lets a near miss be', () => expect(own([nearMiss])).toEqual([]));
-	it('is content with its first remedy', () => {
-		const remedy = own([fires])[0]!.remedies[0]!;
-		expect(own(remedy.passes).filter((check) => check.severity === 'stop' || severity === 'mind')).toEqual([]);
-	});
-});
+describeRules(CASES);
 
 it('deep, guarded urea in cold ground is only minded', () => {
 	const banded = nitrogen('urea', 120, {

@@ -57,7 +57,7 @@ export function generateWeather(
 /** Days are counted in UTC: a summer hour must not make one twice. */
 const DAY_MS = 86_400_000;
 
-function daysInMonth(date: Date): number {
+export function daysInMonth(date: Date): number {
 	return new Date(Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + 1, 0)).getUTCDate();
 }
 

@@ -16,15 +16,6 @@ export function usualSoilC({ months }: Station, date: string): number {
 	return (minC + maxC) / 2;
 }
 
-/** The first day after a date on which the soil is usually below a temperature, C; within a year. */
-export function usuallyBelowFrom(station: Station, date: string, celsius: number): string {
-	for (let at = 0; at < 366; at++) {
-		const day = new Date(Date.parse(date) + at * DAY_MS).toISOString().slice(0, 10);
-		if (usualSoilC(station, day) < celsius) return day;
-	}
-	return date;
-}
-
 /** Growing degree days of corn in a day, F: min and max kept from 50 to 86, mean less 50; Nielsen, Purdue (memory). */
 export function cornDegreeDays(minC: number, maxC: number): number {
 	const kept = (celsius: number) => Math.min(MOST_F, Math.max(LEAST_F, celsius * 1.8 + 32));

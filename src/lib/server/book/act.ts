@@ -17,7 +17,8 @@ export type BookTable =
 	| 'guide'
 	| 'guide_version'
 	| 'crop_test'
-	| 'response_curve';
+	| 'response_curve'
+	| 'station';
 
 type Value = string | number | null;
 type Row = Record<string, Value>;

@@ -2,9 +2,10 @@ import type { Database } from 'better-sqlite3';
 import book from './001-book.sql?raw';
 import rates from './002-rates.sql?raw';
 import nitrogen from './003-nitrogen.sql?raw';
+import season from './004-season.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
-const MIGRATIONS: readonly string[] = [book, rates, nitrogen];
+const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season];
 
 /**
  * Applies the migrations a book has not seen, all or none.

@@ -17,6 +17,8 @@ export interface FieldRow {
 	irrigated: 0 | 1;
 	note: string;
 	tenure: NonNullable<AdviseRequest['field']['tenure']> | null;
+	/** Setbacks as JSON. */
+	setbacks: string | null;
 }
 
 export interface SampleRecord {

@@ -1,0 +1,12 @@
+import type { Pass, Remedy } from '../../schema-types';
+
+/** The remedy that puts a pass on another day. */
+export function movedTo(pass: Pass, date: string, why = ''): Remedy {
+	return { label: `Move it to ${date}${why ? ` (${why})` : ''}`, passes: [{ ...pass, date }] };
+}
+
+/** With one more inhibitor than it has. */
+export function guardedBy(pass: Pass, inhibitor: 'urease inhibitor' | 'nitrification inhibitor'): Remedy {
+	const other = pass.additive !== undefined && pass.additive !== inhibitor;
+	return { label: `Add a ${inhibitor}`, passes: [{ ...pass, additive: other ? 'both inhibitors' : inhibitor }] };
+}

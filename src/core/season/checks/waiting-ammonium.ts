@@ -1,0 +1,44 @@
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { formatNumber } from '../../units/display';
+import { KG_HA_PER_LB_AC } from '../../units/factors';
+import { dressingOfPass } from '../model/dressing-of-pass';
+import { productOf } from '../plan-context';
+import { uptakeBy } from '../uptake';
+import type { SeasonCheck } from './check';
+import { guardedBy } from './moved';
+
+/** So much waiting so long on wet ground is worth an inhibitor, lb N/ac and days: judgement. */
+const LEAST_LB = 60;
+const LONG_DAYS = 35;
+/** The uptake that ends the wait. */
+const TAKEN_SHARE = 0.1;
+
+/** Ammonium or urea that waits for the crop through warm, wet weeks. */
+export const waitingAmmoniumCheck: SeasonCheck = (
+	passes,
+	{ drainage, products, schedule, plantingDate, yieldGoal }
+) => {
+	const uptake = schedule?.uptake;
+	if ((drainage !== 'poor' && drainage !== 'somewhat poor') || !uptake) return [];
+	const all = uptakeBy(uptake, yieldGoal, uptake.halfwayDays * 4);
+	const needed = Array.from({ length: 300 }, (_, day) => day).find(
+		(day) => uptakeBy(uptake, yieldGoal, day) >= TAKEN_SHARE * all
+	)!;
+	return passes.flatMap((pass) => {
+		const dressing = dressingOfPass(pass, productOf(pass, products), 0);
+		if (!dressing || dressing.nitrificationInhibitor || Number(pass.date.slice(5, 7)) >= 9) return [];
+		const pounds = (dressing.ammonium + dressing.urea) / KG_HA_PER_LB_AC;
+		const wait = needed + differenceInCalendarDays(parseISO(plantingDate), parseISO(pass.date));
+		if (pounds < LEAST_LB || wait < LONG_DAYS) return [];
+		return [
+			{
+				rule: 'waiting-ammonium',
+				severity: 'note' as const,
+				pass: pass.id,
+				text: `${formatNumber(pounds, 'lb/ac')} lb of ammonium and urea N wait about ${wait} days for the crop on ground with ${drainage} drainage; a nitrification inhibitor would hold them.`,
+				basis: 'practice' as const,
+				remedies: [guardedBy(pass, 'nitrification inhibitor')]
+			}
+		];
+	});
+};

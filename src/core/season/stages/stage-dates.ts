@@ -1,0 +1,65 @@
+import type { CropStages, Stage, Station } from '../../schema-types';
+import { normalOn } from '../weather/generate-weather';
+import { shiftDate } from '../weather/season-weather';
+
+/** A stage with the day on which the crop reaches it. */
+export interface StageDate extends Pick<Stage, 'name' | 'main' | 'feekes'> {
+	date: string;
+}
+
+/** Minimum and maximum of a day, C. */
+export type Temperatures = (date: string) => { minC: number; maxC: number };
+
+/** A crop that has not got there by then does not get there. */
+const MOST_DAYS = 420;
+/** Sown from August on, a crop is harvested in the next year. */
+const AUTUMN_FROM_MONTH = 8;
+
+/** The usual temperatures of a station. */
+export function usualTemperatures({ months }: Station): Temperatures {
+	return (date) => normalOn(months, new Date(date));
+}
+
+/** Degree days of a day in C: minimum and maximum kept between base and cap, their mean less the base. */
+export function degreeDays(minC: number, maxC: number, baseC: number, capC = Infinity): number {
+	const kept = (celsius: number) => Math.min(capC, Math.max(baseC, celsius));
+	return (kept(minC) + kept(maxC)) / 2 - baseC;
+}
+
+/**
+ * The days on which a crop reaches its stages, in their order: by heat where its heat is known, else by days from planting
+ * or by the calendar of the harvest year. A stage that the heat of 420 days does not reach is left out.
+ * @param plantingDate YYYY-MM-DD
+ */
+export function stageDates(
+	{ heat, stages }: CropStages,
+	plantingDate: string,
+	temperatures: Temperatures
+): StageDate[] {
+	const harvestYear =
+		Number(plantingDate.slice(0, 4)) + (Number(plantingDate.slice(5, 7)) >= AUTUMN_FROM_MONTH ? 1 : 0);
+	if (!heat) {
+		return stages.map(({ days, monthDay, ...stage }) => ({
+			...stage,
+			date: monthDay === undefined ? shiftDate(plantingDate, days ?? 0) : `${harvestYear}-${monthDay}`
+		}));
+	}
+	const from = heat.from === 'new year' ? `${harvestYear}-01-01` : plantingDate;
+	const dated: StageDate[] = [];
+	let sum = 0;
+	for (let at = 0; at < MOST_DAYS && dated.length < stages.length; at++) {
+		const date = shiftDate(from, at);
+		const { minC, maxC } = temperatures(date);
+		while (dated.length < stages.length && sum >= (stages[dated.length]!.heat ?? Infinity)) {
+			const { name, main, feekes } = stages[dated.length]!;
+			dated.push({ name, main, feekes, date });
+		}
+		sum += degreeDays(minC, maxC, heat.baseC, heat.capC);
+	}
+	return dated;
+}
+
+/** The last stage reached by a day; undefined before the first. */
+export function stageOn(dates: readonly StageDate[], date: string): StageDate | undefined {
+	return dates.findLast((stage) => stage.date <= date);
+}

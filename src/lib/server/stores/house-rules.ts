@@ -1,0 +1,23 @@
+import type { Database } from 'better-sqlite3';
+import type { HouseRules, Setback } from '../../../core/schema-types';
+import { act } from '../book/act';
+
+const ID = 'houseRules';
+
+/** What the adviser keeps to beside the guides; nothing where nothing was set. */
+export function readHouseRules(db: Database): HouseRules {
+	const row = db.prepare<[string], { value: string }>('SELECT value FROM setting WHERE id = ?').get(ID);
+	return row ? (JSON.parse(row.value) as HouseRules) : { noGo: [] };
+}
+
+export function setHouseRules(db: Database, rules: HouseRules): void {
+	act(db, { label: 'Changed the house rules' }, (writer) =>
+		writer.put('setting', { id: ID, value: JSON.stringify(rules) })
+	);
+}
+
+export function setSetbacks(db: Database, fieldId: string, setbacks: readonly Setback[]): void {
+	act(db, { label: 'Changed the distances to keep', fieldId }, (writer) =>
+		writer.update('field', fieldId, { setbacks: JSON.stringify(setbacks) })
+	);
+}
