@@ -1,7 +1,7 @@
 // One season of the shipped request, and 200 seasons of three programmes in a worker. Prints JSON.
 import { isMainThread, parentPort } from 'node:worker_threads';
 import { readFileSync } from 'node:fs';
-import { answerSeason } from '../src/core/season/answer-season';
+import { runSeason } from '../src/core/season/run-season';
 import type { SeasonRequest } from '../src/core/schema-types';
 import { library } from '../src/core/testing.test-help';
 import { medianMs } from './median-ms';
@@ -11,7 +11,7 @@ const SEASONS = 200;
 const PROGRAMMES = 3;
 const request = JSON.parse(readFileSync('demo/requests/corn-season.json', 'utf8')) as SeasonRequest;
 const seasonOf = (seed: number) =>
-	answerSeason({ ...request, station: { id: 'saltlick-common', seed } }, library).balance.takenUp;
+	runSeason({ ...request, station: { id: 'saltlick-common', seed } }, library).balance.takenUp;
 
 if (isMainThread) {
 	let seed = 1;

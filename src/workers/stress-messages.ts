@@ -1,10 +1,13 @@
-import type { SeasonKnowledge } from '$core/season/answer-season';
+import type { SeasonKnowledge } from '$core/season/run-season';
 import type { ProgrammeOutcome, TriedProgramme } from '$core/season/stress-test';
 
 /** What a stress test needs: the plan and its alternatives, and what the model stands on. */
 export interface StressSetup {
 	programmes: TriedProgramme[];
 	knowledge: SeasonKnowledge;
+	/** $ per unit of yield; undefined where it is not known. */
+	grainPrice: number | undefined;
+	yieldUnit: string;
 }
 
 /** What the page asks of the worker. */

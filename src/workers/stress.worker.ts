@@ -6,8 +6,8 @@ import type { StressRequest, StressTold } from './stress-messages';
 const STEP = 10;
 
 self.onmessage = ({ data: { setup, seasons } }: MessageEvent<StressRequest>) => {
-	const { programmes, knowledge } = setup;
-	const steps = stressTest(programmes, seasons, knowledge.stations[0]!, knowledge);
+	const { programmes, knowledge, grainPrice } = setup;
+	const steps = stressTest(programmes, seasons, knowledge.stations[0]!, knowledge, grainPrice);
 	for (;;) {
 		const step = steps.next();
 		if (step.done) return tell({ kind: 'tried', outcomes: step.value });

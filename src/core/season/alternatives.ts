@@ -21,7 +21,7 @@ const BEFORE_PLANTING: Omit<ScheduleStep, 'label' | 'reason'> = {
 const EARLY_SHARE = 1 / 3;
 
 /**
- * The plan and three other ways to put the same nitrogen on: all early, split, and in many parts. Passes that carry other
+ * The plan and three other ways to put the same nitrogen on: all before planting, split, and spoon-fed over every step of the schedule. Passes that carry other
  * nutrients stay as they are.
  * @returns the plan alone where its crop has no steps for nitrogen, or the plan carries none by itself
  */
@@ -44,9 +44,12 @@ export function alternativesTo(passes: readonly Pass[], context: PlanContext): A
 			: [put(first, EARLY_SHARE), put(main, 1 - EARLY_SHARE)];
 	return [
 		plan,
-		{ name: 'All at once, early', passes: [...kept, put(early, 1)] },
+		{
+			name: schedule.usualPlanting.yearOffset < 0 ? 'All at once, early' : 'All before planting',
+			passes: [...kept, put(early, 1)]
+		},
 		{ name: 'Split', passes: [...kept, ...split] },
-		{ name: `In ${steps.length} parts`, passes: [...kept, ...steps.map((step) => put(step, 1 / steps.length))] }
+		{ name: 'Spoon-fed', passes: [...kept, ...steps.map((step) => put(step, 1 / steps.length))] }
 	];
 }
 
@@ -57,11 +60,11 @@ function isNitrogenAlone({ analysis }: Product): boolean {
 /** Before planting for spring crops; the first dressing of spring for those sown in autumn. */
 function earlyStep({ usualPlanting }: Schedule, steps: readonly ScheduleStep[]): ScheduleStep {
 	if (usualPlanting.yearOffset < 0) return steps[0]!;
-	return { ...BEFORE_PLANTING, label: 'All before planting', reason: '' };
+	return { ...BEFORE_PLANTING, label: 'All before planting', reason: 'One trip, before the crop needs it.' };
 }
 
 function passOf(step: ScheduleStep, pounds: number, context: PlanContext): Pass {
-	const { id, label, product, placement } = step;
+	const { id, label, product, placement, reason } = step;
 	return {
 		id,
 		date: dateOf(step, context),
@@ -70,6 +73,6 @@ function passOf(step: ScheduleStep, pounds: number, context: PlanContext): Pass 
 		rate: productFor(pounds, productOf(step, context.products), 'N'),
 		unit: 'lb/ac',
 		placement,
-		reason: ''
+		reason
 	};
 }

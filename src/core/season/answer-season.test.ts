@@ -42,6 +42,27 @@ describe('a season by the shipped request', () => {
 	});
 });
 
+describe('what the rules say of a request', () => {
+	it('stands beside the days, with when the crop gets to its stages', () => {
+		const request = shipped();
+		const sandy = {
+			...request,
+			soil: { ...request.soil, textureClass: 'sand' as const, holdingLimitLbAc: 40 },
+			passes: [{ ...request.passes[0]!, date: '2026-10-10', placement: 'broadcast' as const }]
+		};
+		const { checks, stages } = answerSeason(sandy, library);
+		expect(checks.map(({ rule }) => rule)).toEqual(expect.arrayContaining(['autumn-nitrogen', 'holding-limit']));
+		expect(checks[0]!.severity).toBe('stop');
+		expect(stages.map(({ name }) => name)).toEqual(expect.arrayContaining(['up', 'V6', 'VT']));
+	});
+	it('known days take the place of made-up ones', () => {
+		const rain = [{ date: '2027-06-09', minC: 12, maxC: 24, rainMm: 150 }];
+		const wet = answerSeason({ ...shipped(), known: rain }, library);
+		const on = (answer: typeof wet) => answer.days.find(({ date }) => date === '2027-06-09')!.waterMm;
+		expect(on(wet)).toBeGreaterThan(on(answerSeason(shipped(), library)));
+	});
+});
+
 describe('what no schema sees is refused with its path', () => {
 	const weather = generateWeather(library.stations[0]!, '2027-04-01', 40, 9);
 	const gap = weather.filter((_, at) => at !== 10);

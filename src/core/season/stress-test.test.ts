@@ -25,7 +25,7 @@ describe('other ways to put on the same nitrogen', () => {
 	const plan = [pass('map', 160, '2027-04-05'), pass('urea', 300, '2027-05-20')];
 	it('carry as much, and leave what carries other nutrients', () => {
 		const all = alternativesTo(plan, planContext());
-		expect(all.map(({ name }) => name)).toEqual(['This plan', 'All at once, early', 'Split', 'In 4 parts']);
+		expect(all.map(({ name }) => name)).toEqual(['This plan', 'All before planting', 'Split', 'Spoon-fed']);
 		for (const { passes } of all) {
 			expect(nitrogenOf(passes)).toBeCloseTo(nitrogenOf(plan), 6);
 			expect(passes).toContainEqual(plan[0]);
@@ -41,6 +41,67 @@ describe('other ways to put on the same nitrogen', () => {
 		expect(alternativesTo(plan, planContext({ cropId: 'soybean' }))).toHaveLength(1);
 	});
 });
+
+describe('which way weather, placement and inhibitors push (no outside numbers: directions agronomists agree on)', () => {
+	const tried = (texture: SeasonRequest['soil']['textureClass'], drainage: SeasonRequest['soil']['drainage']) => {
+		const request: SeasonRequest = {
+			soil: { textureClass: texture, drainage, organicMatterPercent: 2, nitrateLbAc: 20 },
+			crop: { id: 'corn-grain', yieldGoal: 180, plantingDate: '2027-05-01' },
+			passes: [pass('urea', 326, '2027-05-20')]
+		};
+		const programmes = alternativesTo(request.passes, planContext()).map(({ name, passes }) => ({
+			name,
+			passes: passes.length,
+			request: { ...request, passes },
+			nitrogenCost: 60
+		}));
+		const all = finished(stressTest(programmes, 60, station, library, 4.5));
+		return (name: string) => all.find((one) => one.name === name)!;
+	};
+	it.each([
+		['silt loam', 'poor'],
+		['sandy loam', 'well'],
+		['sand', 'well']
+	] as const)(
+		'in wet years split and row-base nitrogen loses less and yields more on %s, drainage %s',
+		(texture, drainage) => {
+			const by = tried(texture, drainage);
+			const early = by('All before planting');
+			for (const later of [by('Split'), by('Spoon-fed')]) {
+				expect(later.lost.wet).toBeLessThan(early.lost.wet);
+				expect(later.yield.wet).toBeGreaterThan(early.yield.wet);
+				// In dry years there is next to nothing to save.
+				expect(later.yield.dry - early.yield.dry).toBeLessThan((later.yield.wet - early.yield.wet) / 2);
+				expect(early.lost.dry - later.lost.dry).toBeLessThan((early.lost.wet - later.lost.wet) / 2);
+				expect(later.returnOverN!.wet).toBeGreaterThan(early.returnOverN!.wet);
+			}
+		}
+	);
+	it('return over nitrogen is grain less its cost, and is not known without a price', () => {
+		const programme = {
+			name: 'one',
+			passes: 1,
+			request: {
+				soil: {},
+				crop: { id: 'corn-grain' as const, yieldGoal: 180, plantingDate: '2027-05-01' },
+				passes: [pass('urea', 326, '2027-05-20')]
+			}
+		};
+		const [money] = finished(stressTest([{ ...programme, nitrogenCost: 60 }], 5, station, library, 4));
+		expect(money!.returnOverN!.mean).toBeCloseTo(money!.yield.mean * 4 - 60, 6);
+		expect(finished(stressTest([programme], 5, station, library, 4))[0]!.returnOverN).toBeUndefined();
+		expect(
+			finished(stressTest([{ ...programme, nitrogenCost: 60 }], 5, station, library))[0]!.returnOverN
+		).toBeUndefined();
+	});
+});
+
+function finished(steps: ReturnType<typeof stressTest>): ProgrammeOutcome[] {
+	for (;;) {
+		const step = steps.next();
+		if (step.done) return step.value;
+	}
+}
 
 describe('over many seasons', () => {
 	const request: SeasonRequest = {
@@ -65,7 +126,7 @@ describe('over many seasons', () => {
 		const { told, outcomes: all } = outcomes(40);
 		expect(told).toBe(40);
 		const by = (name: string) => all.find((one) => one.name === name)!;
-		const [early, split] = [by('All at once, early'), by('Split')];
+		const [early, split] = [by('All before planting'), by('Split')];
 		expect(split.lost.wet).toBeLessThan(early.lost.wet);
 		expect(early.lost.wet - split.lost.wet).toBeGreaterThan(early.lost.dry - split.lost.dry);
 		expect(early.lost.wet).toBeGreaterThan(early.lost.dry);

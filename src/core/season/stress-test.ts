@@ -1,12 +1,15 @@
 import type { SeasonAnswer, SeasonRequest, Station } from '../schema-types';
-import { answerSeason, startOf, type SeasonKnowledge } from './answer-season';
+import { runSeason, startOf, type RunAnswer, type SeasonKnowledge } from './run-season';
 import { generateWeather } from './weather/generate-weather';
 
 /** A programme to be tried. */
 export interface TriedProgramme {
 	name: string;
+	/** Trips over the field that bring nitrogen. */
 	passes: number;
 	request: SeasonRequest;
+	/** Products of the nitrogen passes, $/ac; undefined where a price is missing. */
+	nitrogenCost?: number | undefined;
 }
 
 /** One quantity over all seasons: mean, and means of the wettest and the driest fifth. */
@@ -31,6 +34,10 @@ export interface ProgrammeOutcome {
 	lost: Spread;
 	/** In the ground at harvest. */
 	left: Spread;
+	/** In the crop's unit. */
+	yield: Spread;
+	/** Grain less the cost of the nitrogen passes, $/ac; undefined where a price is missing. */
+	returnOverN: Spread | undefined;
 }
 
 /** A run ends within a year and a half of its first day. */
@@ -41,24 +48,26 @@ const TENTH = 0.1;
 /**
  * The same made-up seasons for every programme, seed after seed; between two steps the caller may show the progress or leave
  * off. Seasons are ranked by their rain.
+ * @param grainPrice $ per unit of yield; undefined where it is not known
  */
 export function* stressTest(
 	programmes: readonly TriedProgramme[],
 	seasons: number,
 	station: Station,
-	knowledge: SeasonKnowledge
+	knowledge: SeasonKnowledge,
+	grainPrice?: number
 ): Generator<{ done: number; total: number }, ProgrammeOutcome[]> {
 	const start = startOf(
 		programmes.map(({ request }) => request),
 		knowledge
 	);
 	const rain: number[] = [];
-	const answers: SeasonAnswer[][] = programmes.map(() => []);
+	const answers: RunAnswer[][] = programmes.map(() => []);
 	for (let seed = 1; seed <= seasons; seed++) {
 		const weather = generateWeather(station, start, RUN_DAYS, seed);
 		programmes.forEach(({ request }, at) => {
 			const inThis = { ...request, station: undefined, weather, latitude: station.latitude };
-			answers[at]!.push(answerSeason(inThis, knowledge));
+			answers[at]!.push(runSeason(inThis, knowledge));
 		});
 		const days = answers[0]!.at(-1)!.days.length;
 		rain.push(weather.slice(0, days).reduce((sum, { rainMm }) => sum + rainMm, 0));
@@ -67,7 +76,7 @@ export function* stressTest(
 	const order = [...rain.keys()].sort((a, b) => rain[a]! - rain[b]!);
 	const fifth = Math.max(1, Math.round(seasons * FIFTH));
 	const [dry, wet] = [order.slice(0, fifth), order.slice(-fifth)];
-	return programmes.map(({ name, passes }, at) => {
+	return programmes.map(({ name, passes, request, nitrogenCost }, at) => {
 		const of = (quantity: (balance: SeasonAnswer['balance']) => number) =>
 			spreadOf(
 				answers[at]!.map(({ balance }) => quantity(balance)),
@@ -81,7 +90,12 @@ export function* stressTest(
 			shortDays: of(({ shortDays }) => shortDays),
 			missing: of(({ wanted, takenUp }) => wanted - takenUp),
 			lost: of(({ volatilised, denitrified, leached }) => volatilised + denitrified + leached),
-			left: of(({ leftInGround }) => leftInGround)
+			left: of(({ leftInGround }) => leftInGround),
+			yield: of(({ yieldShare }) => yieldShare * request.crop.yieldGoal),
+			returnOverN:
+				grainPrice === undefined || nitrogenCost === undefined
+					? undefined
+					: of(({ yieldShare }) => yieldShare * request.crop.yieldGoal * grainPrice - nitrogenCost)
 		};
 	});
 }

@@ -8,6 +8,7 @@ import type { PlacedParameters } from '../../core/rates/nitrogen/placed-factor';
 import { numberOf } from '../../core/reading/site-inputs';
 import { readSoilPh } from '../../core/reading/ph-scale';
 import { knownWeather } from '../../core/season/weather/known-weather';
+import { isSandy } from '../../core/season/sandy';
 import { checkSeason } from '../../core/season/checks/check-season';
 import { isBefore } from '../../core/season/nitrogen-programme';
 import { passCost, planCost } from '../../core/season/pass-cost';
@@ -107,9 +108,6 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	};
 }
 
-/** Textures that let nitrogen and potash through: common practice. */
-const SANDY: ReadonlySet<string> = new Set(['sand', 'loamy sand', 'sandy loam']);
-
 function productPrice({ product }: { product: Product['id'] }, prices: PriceList): number | undefined {
 	return prices.get(`product:${product}`);
 }
@@ -143,7 +141,7 @@ function planContext(
 		products: library.products,
 		plantingDate: plantingDateOf(goal, library),
 		cec: answer.derived.cec ?? undefined,
-		sandy: SANDY.has(site.field.textureClass ?? ''),
+		sandy: isSandy(site.field.textureClass),
 		drainage: site.field.drainage,
 		slopePercent: site.field.slopePercent,
 		soilPh: numberOf(readSoilPh(site.layers, 'water')),

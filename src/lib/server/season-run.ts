@@ -2,9 +2,9 @@ import { numberOf } from '../../core/reading/site-inputs';
 import { mineralNitrogen } from '../../core/reading/mineral-nitrogen';
 import { readOrganicMatter } from '../../core/reading/organic-matter';
 import { readSoilPh } from '../../core/reading/ph-scale';
-import { answerSeason } from '../../core/season/answer-season';
+import { runSeason, type RunAnswer } from '../../core/season/run-season';
 import type { YearKind } from '../../core/season/weather/generate-weather';
-import type { SeasonAnswer, SeasonRequest } from '../../core/schema-types';
+import type { SeasonRequest } from '../../core/schema-types';
 import type { UnitSystem } from '../../core/units/rate-units';
 import type { Advice } from './field-year';
 import type { Library } from './knowledge';
@@ -16,7 +16,8 @@ export function seasonRequestOf(advice: Advice, kind: YearKind, units: UnitSyste
 		Object.fromEntries(Object.entries(facts).filter(([, fact]) => fact !== undefined && !Number.isNaN(fact))) as T;
 	return {
 		units,
-		station: { id: library.stations[0]!.id, kind },
+		station: { id: library.station.id, kind },
+		known: [...context.weather.days.values()].filter(({ date }) => isNear(date, context.plantingDate)),
 		soil: known({
 			textureClass: site.field.textureClass,
 			drainage: site.field.drainage,
@@ -24,18 +25,23 @@ export function seasonRequestOf(advice: Advice, kind: YearKind, units: UnitSyste
 			soilPh: numberOf(readSoilPh(site.layers, 'water')),
 			nitrateLbAc: numberOf(mineralNitrogen(site.layers))
 		}),
-		crop: { id: goal.crop, yieldGoal: goal.yield_goal, plantingDate: context.plantingDate },
+		crop: known({
+			id: goal.crop,
+			yieldGoal: goal.yield_goal,
+			plantingDate: context.plantingDate,
+			rowSpacingIn: goal.row_spacing_in ?? undefined
+		}),
 		passes: passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan))
 	};
 }
 
 /** The season of a plan in a made-up year; undefined for crops whose uptake is not known. */
-export function seasonRun(
-	advice: Advice,
-	kind: YearKind,
-	units: UnitSystem,
-	library: Library
-): SeasonAnswer | undefined {
+export function seasonRun(advice: Advice, kind: YearKind, units: UnitSystem, library: Library): RunAnswer | undefined {
 	if (!advice.context.schedule?.uptake) return undefined;
-	return answerSeason(seasonRequestOf(advice, kind, units, library), library);
+	return runSeason(seasonRequestOf(advice, kind, units, library), library);
+}
+
+/** Weather further from planting than a season reaches is not sent along. */
+function isNear(date: string, planting: string): boolean {
+	return Math.abs(Date.parse(date) - Date.parse(planting)) < 400 * 86_400_000;
 }

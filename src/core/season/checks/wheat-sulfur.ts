@@ -6,8 +6,8 @@ import type { SeasonCheck } from './check';
 import { movedTo } from './moved';
 
 const WHEAT: ReadonlySet<string> = new Set(['winter-wheat', 'spring-wheat']);
-/** What phosphate or zinc carries along is no sulfur dressing, lb S/ac: judgement. */
-const LEAST_LB = 5;
+/** What phosphate or zinc carries along is no dressing, lb/ac: judgement. */
+const LEAST_LB = { N: 20, S: 5 } as const;
 /** So near the first nitrogen is with it, days. */
 const WITHIN_DAYS = 4;
 const DAY_MS = 86_400_000;
@@ -18,12 +18,12 @@ export const wheatSulfurCheck: SeasonCheck = (passes, { crop, products }) => {
 	const carries = (pass: Pass, nutrient: 'N' | 'S') => passNutrient(pass, productOf(pass, products), nutrient);
 	const isSpring = ({ date }: Pass) => Number(date.slice(5, 7)) < 8;
 	const first = passes
-		.filter((pass) => isSpring(pass) && carries(pass, 'N') > LEAST_LB)
+		.filter((pass) => isSpring(pass) && carries(pass, 'N') > LEAST_LB.N)
 		.reduce<Pass | undefined>((early, pass) => (early && early.date <= pass.date ? early : pass), undefined);
 	if (!first) return [];
 	return passes.flatMap((pass) => {
 		const late = (Date.parse(pass.date) - Date.parse(first.date)) / DAY_MS;
-		if (!isSpring(pass) || carries(pass, 'S') < LEAST_LB || late <= WITHIN_DAYS) return [];
+		if (!isSpring(pass) || carries(pass, 'S') < LEAST_LB.S || late <= WITHIN_DAYS) return [];
 		return [
 			{
 				rule: 'wheat-sulfur',

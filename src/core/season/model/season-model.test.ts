@@ -4,6 +4,8 @@ import type { TextureClass } from '../../schema-types';
 import { library } from '../../testing.test-help';
 import { generateWeather, normalOn } from '../weather/generate-weather';
 import type { Dressing, Lies } from './dressing';
+import { daysToReach } from './reach';
+import { relativeYield } from './relative-yield';
 import { simulateSeason, type SeasonCrop, type SeasonSoil, type WeatherSeries } from './simulate-season';
 
 const { seasonModel, stations } = library;
@@ -68,7 +70,8 @@ describe('the mass balance', () => {
 		lies: fc.constantFrom<Lies>('surface', 'surface band', 'mixed in', 'band'),
 		depthCm: fc.double({ min: 0, max: 70, noNaN: true }),
 		ureaseInhibitor: fc.boolean(),
-		nitrificationInhibitor: fc.boolean()
+		nitrificationInhibitor: fc.boolean(),
+		reachedOn: fc.option(fc.integer({ min: 100, max: 250 }), { nil: undefined })
 	});
 	it('closes to 1e-6 kg/ha every day, for any weather, soil and passes, and no pool falls below zero', () => {
 		fc.assert(
@@ -91,6 +94,41 @@ describe('the mass balance', () => {
 			),
 			{ numRuns: 60 }
 		);
+	});
+});
+
+describe('a band between the rows', () => {
+	const run = (reachedOn: number | undefined) =>
+		simulateSeason(
+			series(4),
+			365,
+			ground('silt loam', { nitrate: [8, 4, 2], organicMatterPercent: 1 }),
+			corn,
+			[dressing({ day: 125, nitrate: 80, ammonium: 40, lies: 'band', reachedOn })],
+			seasonModel
+		);
+	it('feeds the crop from the day roots get there, not before', () => {
+		const [near, apart] = [run(undefined), run(180)];
+		expect(apart.takenUp[179]!).toBeLessThan(near.takenUp[179]!);
+		expect(apart.takenUp[190]! - apart.takenUp[179]!).toBeGreaterThan(near.takenUp[190]! - near.takenUp[179]!);
+		expect(apart.shortDays).toBeGreaterThan(near.shortDays);
+	});
+	it('is reached the later the further off it lies; its own movement covers the first inches', () => {
+		expect(daysToReach(4, library.seasonModel)).toBe(0);
+		expect(daysToReach(15, library.seasonModel)).toBe(47);
+		expect(daysToReach(10, library.seasonModel)).toBeLessThan(daysToReach(15, library.seasonModel));
+	});
+});
+
+describe('yield by the nitrogen taken up', () => {
+	it('is the goal where all was had, and falls the faster the more is missing', () => {
+		expect(relativeYield(200, 200, seasonModel)).toBe(1);
+		expect(relativeYield(0, 0, seasonModel)).toBe(1);
+		expect(relativeYield(0, 200, seasonModel)).toBe(0);
+		const [first, second] = [relativeYield(180, 200, seasonModel), relativeYield(160, 200, seasonModel)];
+		expect(1 - first).toBeLessThan(first - second);
+		// 0.9 (1 + 0.7 x 0.1)
+		expect(first).toBeCloseTo(0.963, 9);
 	});
 });
 

@@ -1,0 +1,64 @@
+import type { Answer } from '../figure/figure';
+import type { Pass, Product, SeasonRequest } from '../schema-types';
+import type { Alternative } from './alternatives';
+import { checkSeason } from './checks/check-season';
+import { passCost, planCost } from './pass-cost';
+import { passNutrient } from './pass-nutrients';
+import { productOf, type PlanContext } from './plan-context';
+import { runSeason, type RunAnswer, type SeasonKnowledge } from './run-season';
+import { tripCount } from './trips';
+
+/** A programme in one season, beside others with the same nitrogen. */
+export interface ComparedProgramme {
+	name: string;
+	passes: Pass[];
+	/** Trips that bring nitrogen. */
+	trips: number;
+	/** Products of those trips, $/ac. */
+	cost: Answer;
+	balance: RunAnswer['balance'];
+	stops: number;
+	minds: number;
+}
+
+/** The same season for each programme: what it loses by which way, what is left, what it costs and what the rules say. */
+export function compareProgrammes(
+	alternatives: readonly Alternative[],
+	context: PlanContext,
+	request: SeasonRequest,
+	knowledge: SeasonKnowledge,
+	priceOf: (product: Product) => number | undefined
+): ComparedProgramme[] {
+	return alternatives.map(({ name, passes }) => {
+		const nitrogen = nitrogenPasses(passes, context.products);
+		const checks = checkSeason(passes, context);
+		return {
+			name,
+			passes,
+			trips: tripCount(nitrogen),
+			cost: nitrogenCost(nitrogen, context.products, priceOf),
+			balance: runSeason({ ...request, passes: [...passes] }, knowledge).balance,
+			stops: checks.filter(({ severity }) => severity === 'stop').length,
+			minds: checks.filter(({ severity }) => severity === 'mind').length
+		};
+	});
+}
+
+/** The passes that bring nitrogen. */
+export function nitrogenPasses(passes: readonly Pass[], products: readonly Product[]): Pass[] {
+	return passes.filter((pass) => passNutrient(pass, productOf(pass, products), 'N') > 0);
+}
+
+/** What the products of some passes cost, $/ac; does not apply while a price is missing. */
+export function nitrogenCost(
+	passes: readonly Pass[],
+	products: readonly Product[],
+	priceOf: (product: Product) => number | undefined
+): Answer {
+	return planCost(
+		passes.map((pass) => {
+			const product = productOf(pass, products);
+			return passCost(pass, product, priceOf(product));
+		})
+	);
+}

@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import type { CropId } from '../../schema-types';
+import { library } from '../../testing.test-help';
+import { usualDayOfLeaves } from '../weather/usual-weather';
+import { degreeDays, stageDates, stageOn, usualTemperatures } from './stage-dates';
+
+const station = library.stations[0]!;
+const usual = usualTemperatures(station);
+const stagesOf = (crop: CropId) => library.stages.find((one) => one.crop === crop)!;
+const datesOf = (crop: CropId, planting: string) => stageDates(stagesOf(crop), planting, usual);
+const dayOf = (crop: CropId, planting: string, name: string) =>
+	datesOf(crop, planting).find((stage) => stage.name === name)!.date;
+
+it('every crop has stages, each later than the one before and those by heat all reached at the station', () => {
+	for (const { id } of library.crops) {
+		const { stages } = stagesOf(id);
+		const dates = datesOf(id, id === 'winter-wheat' ? '2026-10-05' : '2027-05-01');
+		expect(dates.map(({ name }) => name)).toEqual(stages.map(({ name }) => name));
+		for (let at = 1; at < dates.length; at++)
+			expect(dates[at]!.date > dates[at - 1]!.date, `${id} ${dates[at]!.name}`).toBe(true);
+	}
+});
+
+describe('heat against published tables (values from memory)', () => {
+	it('degree days: corn keeps 50 to 86 F (Nielsen, Purdue): 59 and 95 F are 22.5 F, 12.5 C', () => {
+		expect(degreeDays(15, 35, 10, 30)).toBeCloseTo(22.5 / 1.8, 9);
+		expect(degreeDays(-3, 5, 0)).toBeCloseTo(2.5, 9);
+	});
+	it('corn: up after 118 F degree days, a leaf each 82 (Nielsen): the same day as the leaf count gives', () => {
+		for (const leaves of [2, 6, 8, 10]) {
+			expect(dayOf('corn-grain', '2027-05-01', `V${leaves}`)).toBe(usualDayOfLeaves(station, '2027-05-01', leaves));
+		}
+	});
+	it('sunflower: northern plains extension, 167 F degree days over 44 F to emergence, 919 to R1', () => {
+		const { stages } = stagesOf('sunflower');
+		expect(stages[0]!.heat! * 1.8).toBeCloseTo(167, 0);
+		expect(stages.find(({ name }) => name === 'R1')!.heat! * 1.8).toBeCloseTo(919, 0);
+	});
+	it('spring wheat: up after 180 F degree days over 32 F and 143 for each leaf (Bauer and co-workers)', () => {
+		const heat = (name: string) => stagesOf('spring-wheat').stages.find((stage) => stage.name === name)!.heat!;
+		expect(heat('up') * 1.8).toBeCloseTo(180, 0);
+		expect((heat('three leaves') - heat('up')) / 3).toBeCloseTo(143 / 1.8, 0);
+	});
+});
+
+it('at the invented station stages fall when a midwestern adviser expects them (judgement)', () => {
+	const between = (date: string, from: string, to: string) => expect(date >= from && date <= to, date).toBe(true);
+	between(dayOf('corn-grain', '2027-05-01', 'VT'), '2027-07-01', '2027-07-25');
+	between(dayOf('winter-wheat', '2026-10-05', 'jointing (Feekes 6)'), '2027-04-10', '2027-05-05');
+	between(dayOf('winter-wheat', '2026-10-05', 'heading (Feekes 10.1)'), '2027-05-12', '2027-06-05');
+	between(dayOf('soybean', '2027-05-10', 'R1'), '2027-06-20', '2027-07-20');
+	between(dayOf('canola', '2027-04-25', 'first flower'), '2027-05-28', '2027-06-25');
+	between(dayOf('spring-wheat', '2027-04-15', 'heading'), '2027-05-28', '2027-06-25');
+	between(dayOf('sunflower', '2027-05-20', 'R5.1'), '2027-07-10', '2027-08-15');
+});
+
+it('the stage of a day is the last one reached, and heat that never comes leaves a stage out', () => {
+	const dates = datesOf('corn-grain', '2027-05-01');
+	expect(stageOn(dates, '2027-05-01')).toBeUndefined();
+	expect(stageOn(dates, dates[3]!.date)!.name).toBe(dates[3]!.name);
+	expect(stageDates(stagesOf('corn-grain'), '2027-05-01', () => ({ minC: 2, maxC: 8 }))).toEqual([]);
+});
