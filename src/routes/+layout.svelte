@@ -82,6 +82,8 @@
 	<a href="/import">Import a lab file</a>
 	<a href="/guides">Guides</a>
 	<a href="/curves">Curves</a>
+	<a href="/weather">Weather</a>
+	<a href="/house-rules">House rules</a>
 	<div class="right">
 		{#if message}<span class="soft small" role="status">{message}</span>{/if}
 		{#if data.undoable}

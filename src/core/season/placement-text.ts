@@ -5,8 +5,10 @@ import { formatNumber } from '../units/display';
 export function placementText({
 	placement,
 	depthIn,
+	offsetIn,
 	additive
-}: Pick<Pass, 'placement' | 'depthIn' | 'additive'>): string {
+}: Pick<Pass, 'placement' | 'depthIn' | 'offsetIn' | 'additive'>): string {
 	const depth = depthIn === undefined ? '' : `, ${formatNumber(depthIn, 'in')} in deep`;
-	return `${placement}${depth}${additive ? `, with ${additive}` : ''}`;
+	const offset = offsetIn === undefined ? '' : `, ${formatNumber(offsetIn, 'in')} in off the row`;
+	return `${placement}${depth}${offset}${additive ? `, with ${additive}` : ''}`;
 }

@@ -16,7 +16,16 @@ import { productOf, type PlanContext } from '../../core/season/plan-context';
 import { seasonDebt } from '../../core/season/season-debt';
 import { seasonTotals } from '../../core/season/season-totals';
 import type { Site } from '../../core/reading/site';
-import type { AdviseAnswer, AdviseRequest, Crop, InSeason, PassCheck, Product, Setback } from '../../core/schema-types';
+import type {
+	AdviseAnswer,
+	AdviseRequest,
+	Crop,
+	InSeason,
+	PassCheck,
+	Product,
+	Setback,
+	WeatherDay
+} from '../../core/schema-types';
 import { fieldRequest, plantingDateOf, recordsOf, REFERENCE_LIME, testedOn, type Records } from './field-request';
 import type { Library } from './knowledge';
 import { findField, listSamples, type FieldRow, type SampleRecord } from './stores/fields';
@@ -84,7 +93,7 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	const settled = choices.map((choice) => chosenRate(choice, answer.rates));
 	const chosen = settled.filter((one) => one !== undefined);
 	const context = planContext(library, records, site, answer, chosen, today);
-	const plans = passes.map(({ plan }) => plan);
+	const plans = passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan));
 	const costs = new Map(
 		plans.map((pass) => [pass.id, passCost(pass, productOf(pass, library.products), productPrice(pass, prices))])
 	);
@@ -150,7 +159,12 @@ function planContext(
 		limits: library.seasonLimits,
 		model: library.seasonModel,
 		stages: library.stages.find((candidate) => candidate.crop === goal.crop),
-		weather: knownWeather(library.station, library.measured, library.outlook, today),
+		weather: knownWeather(
+			library.station,
+			near(library.measured, plantingDateOf(goal, library)),
+			library.outlook,
+			today
+		),
 		houseRules: library.houseRules,
 		setbacks: field.setbacks === null ? [] : (JSON.parse(field.setbacks) as Setback[]),
 		station: library.station
@@ -161,4 +175,12 @@ function planContext(
 function placedOf(choice: Choice | undefined, { crop }: FieldYearRow, { packs }: Library): PlanContext['placed'] {
 	const rule = packs.rules.find(({ method, kind }) => method === choice?.method && kind.kind === 'placed-factor');
 	return rule && { title: rule.rule.title, parameters: rule.parametersFor(crop) as PlacedParameters };
+}
+
+/** Weather further from planting than a season reaches says nothing of it. */
+const SEASON_REACHES_DAYS = 400;
+
+function near(days: readonly WeatherDay[], planting: string): WeatherDay[] {
+	const reaches = SEASON_REACHES_DAYS * 86_400_000;
+	return days.filter(({ date }) => Math.abs(Date.parse(date) - Date.parse(planting)) < reaches);
 }

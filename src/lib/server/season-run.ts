@@ -2,7 +2,6 @@ import { numberOf } from '../../core/reading/site-inputs';
 import { mineralNitrogen } from '../../core/reading/mineral-nitrogen';
 import { readOrganicMatter } from '../../core/reading/organic-matter';
 import { readSoilPh } from '../../core/reading/ph-scale';
-import { runSeason, type RunAnswer } from '../../core/season/run-season';
 import type { YearKind } from '../../core/season/weather/generate-weather';
 import type { SeasonRequest } from '../../core/schema-types';
 import type { UnitSystem } from '../../core/units/rate-units';
@@ -17,7 +16,7 @@ export function seasonRequestOf(advice: Advice, kind: YearKind, units: UnitSyste
 	return {
 		units,
 		station: { id: library.station.id, kind },
-		known: [...context.weather.days.values()].filter(({ date }) => isNear(date, context.plantingDate)),
+		known: [...context.weather.days.values()],
 		soil: known({
 			textureClass: site.field.textureClass,
 			drainage: site.field.drainage,
@@ -33,15 +32,4 @@ export function seasonRequestOf(advice: Advice, kind: YearKind, units: UnitSyste
 		}),
 		passes: passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan))
 	};
-}
-
-/** The season of a plan in a made-up year; undefined for crops whose uptake is not known. */
-export function seasonRun(advice: Advice, kind: YearKind, units: UnitSystem, library: Library): RunAnswer | undefined {
-	if (!advice.context.schedule?.uptake) return undefined;
-	return runSeason(seasonRequestOf(advice, kind, units, library), library);
-}
-
-/** Weather further from planting than a season reaches is not sent along. */
-function isNear(date: string, planting: string): boolean {
-	return Math.abs(Date.parse(date) - Date.parse(planting)) < 400 * 86_400_000;
 }

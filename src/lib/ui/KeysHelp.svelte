@@ -8,7 +8,7 @@
 		['0', 'the roster'],
 		...WORDS.map(({ name }, index): [string, string] => [String(index + 1), name]),
 		['Ctrl Z', 'undo the last change'],
-		['← →', 'on the date of a pass: move it by a day, with Shift by a week'],
+		['← →', 'on a pass of the board: move it by a day, with Shift by a week'],
 		['Esc', 'close the worksheet'],
 		['?', 'this list']
 	];

@@ -13,10 +13,14 @@
 		isLime: boolean;
 		/** It carries some, so that an inhibitor makes sense. */
 		nitrogen: boolean;
+		/** It asks for moist ground. */
+		ammonia: boolean;
 		cautions: string[];
 	}
 	interface Props {
 		pass: Pass | undefined;
+		/** One more product goes on with this pass. */
+		tripOf: Pass | undefined;
 		catalogue: CatalogueEntry[];
 		units: UnitSystem;
 		plantingDate: string;
@@ -24,8 +28,9 @@
 		keep: (pass: Pass) => Promise<string | undefined>;
 		close: () => void;
 	}
-	const { pass, catalogue, units, plantingDate, keep, close }: Props = $props();
+	const { pass, tripOf, catalogue, units, plantingDate, keep, close }: Props = $props();
 
+	const GROUNDS: NonNullable<Pass['ground']>[] = ['moist', 'dry and cloddy', 'too wet'];
 	const ADDITIVES: Additive[] = ['urease inhibitor', 'nitrification inhibitor', 'both inhibitors'];
 
 	let problem = $state('');
@@ -33,11 +38,15 @@
 	let form = $state(
 		untrack(() => ({
 			label: pass?.label ?? '',
-			date: pass?.date ?? plantingDate,
+			date: pass?.date ?? tripOf?.date ?? plantingDate,
 			product: pass?.product ?? catalogue[0]!.id,
 			rate: pass ? String(+valueInSystem(pass.rate, pass.unit, units).toFixed(2)) : '',
 			placement: (pass?.placement ?? catalogue[0]!.placements[0]!) as string,
 			depth: pass?.depthIn === undefined ? '' : String(pass.depthIn),
+			offset: pass?.offsetIn === undefined ? '' : String(pass.offsetIn),
+			opener: pass?.openerWidthIn === undefined ? '' : String(pass.openerWidthIn),
+			machine: pass?.machine ?? tripOf?.machine ?? '',
+			ground: (pass?.ground ?? '') as string,
 			additive: (pass?.additive ?? '') as string,
 			reason: pass?.reason ?? ''
 		}))
@@ -51,9 +60,12 @@
 		if (!/^\d{4}-\d\d-\d\d$/.test(form.date))
 			return void (problem = `The date “${form.date}” must be written as 2027-05-01.`);
 		if (rate === undefined || rate <= 0) return void (problem = `The rate “${form.rate}” must be a number above 0.`);
-		const depthIn = numberOrUndefined(form.depth);
-		if (form.depth.trim() !== '' && !(depthIn !== undefined && depthIn >= 0 && depthIn <= 24))
-			return void (problem = `The depth “${form.depth}” must be a number of inches from 0 to 24.`);
+		const depthIn = inches(form.depth, 'depth', 0, 24);
+		const offsetIn = inches(form.offset, 'distance from the row', 0, 60);
+		const openerWidthIn =
+			form.placement === 'seed row' ? inches(form.opener, 'width of the opener', 0.1, 12) : undefined;
+		const wrong = [depthIn, offsetIn, openerWidthIn].find((value) => typeof value === 'string');
+		if (wrong !== undefined) return void (problem = String(wrong));
 		problem =
 			(await keep({
 				id: pass?.id ?? 'new',
@@ -64,15 +76,31 @@
 				unit,
 				placement: form.placement as Pass['placement'],
 				reason: form.reason.trim(),
-				...(depthIn === undefined ? {} : { depthIn }),
+				...known({ depthIn, offsetIn, openerWidthIn } as Partial<Pass>),
+				...known({
+					machine: form.machine.trim() || undefined,
+					trip: pass?.trip,
+					ground: product.ammonia ? ((form.ground || undefined) as Pass['ground']) : undefined
+				}),
 				...(form.additive && product.nitrogen ? { additive: form.additive as Additive } : {})
 			})) ?? '';
+	}
+	/** What a field of inches holds: undefined where it is left empty, or in words what is wrong with it. */
+	function inches(text: string, name: string, least: number, most: number): number | string | undefined {
+		if (text.trim() === '') return undefined;
+		const value = numberOrUndefined(text);
+		if (value !== undefined && value >= least && value <= most) return value;
+		return `The ${name} “${text}” must be a number of inches from ${least} to ${most}.`;
+	}
+
+	function known(fields: Partial<Pass>): Partial<Pass> {
+		return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
 	}
 </script>
 
 <Modal
 	bind:open
-	modalHeading={pass ? `Change ${pass.label}` : 'Add a pass'}
+	modalHeading={pass ? `Change ${pass.label}` : tripOf ? `Add a product to ${tripOf.label}` : 'Add a pass'}
 	primaryButtonText="Keep the pass"
 	secondaryButtonText="Cancel"
 	selectorPrimaryFocus="#pass-label"
@@ -85,7 +113,7 @@
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 		<TextInput id="pass-label" size="sm" labelText="Pass" bind:value={form.label} />
 		<div class="fields">
-			<TextInput size="sm" type="date" labelText="Date" bind:value={form.date} />
+			{#if !tripOf}<TextInput size="sm" type="date" labelText="Date" bind:value={form.date} />{/if}
 			<Select
 				size="sm"
 				labelText="Product"
@@ -107,6 +135,29 @@
 				{#each product.placements as placement (placement)}<SelectItem value={placement} text={placement} />{/each}
 			</Select>
 			<TextInput size="sm" labelText="Depth, in" placeholder="as usual" inputmode="decimal" bind:value={form.depth} />
+			<TextInput
+				size="sm"
+				labelText="From the row, in"
+				placeholder="as usual"
+				inputmode="decimal"
+				bind:value={form.offset}
+			/>
+			{#if form.placement === 'seed row'}
+				<TextInput
+					size="sm"
+					labelText="Width of the opener, in"
+					placeholder="1"
+					inputmode="decimal"
+					bind:value={form.opener}
+				/>
+			{/if}
+			<TextInput size="sm" labelText="Machine" bind:value={form.machine} />
+			{#if product.ammonia}
+				<Select size="sm" labelText="Ground that day" bind:selected={form.ground}>
+					<SelectItem value="" text="not known yet" />
+					{#each GROUNDS as ground (ground)}<SelectItem value={ground} text={ground} />{/each}
+				</Select>
+			{/if}
 			{#if product.nitrogen}
 				<Select size="sm" labelText="Inhibitor" bind:selected={form.additive}>
 					<SelectItem value="" text="none" />

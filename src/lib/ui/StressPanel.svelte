@@ -14,6 +14,7 @@
 	let worker: Worker | undefined;
 	let progress = $state.raw<{ done: number; total: number } | undefined>();
 	let outcomes = $state.raw<ProgrammeOutcome[] | undefined>();
+	let yieldUnit = $state('');
 	let problem = $state('');
 
 	onDestroy(() => worker?.terminate());
@@ -29,6 +30,7 @@
 			return;
 		}
 		const setup = (await response.json()) as StressSetup;
+		yieldUnit = setup.yieldUnit;
 		worker?.terminate();
 		worker = new StressWorker();
 		worker.onmessage = ({ data }: MessageEvent<StressTold>) => {
@@ -87,9 +89,11 @@
 					<th colspan="3" class="group">Not taken up, {unit}</th>
 					<th colspan="3" class="group">Lost, {unit}</th>
 					<th colspan="3" class="group">Left at harvest, {unit}</th>
+					<th colspan="3" class="group">Yield, {yieldUnit}</th>
+					<th colspan="3" class="group">Return over N, $/ac</th>
 				</tr>
 				<tr>
-					{#each ['short', 'missing', 'lost', 'left'] as group (group)}
+					{#each ['short', 'missing', 'lost', 'left', 'yield', 'return'] as group (group)}
 						<th class="num">all</th><th class="num">wet</th><th class="num">dry</th>
 					{/each}
 				</tr>
@@ -103,6 +107,10 @@
 						{@render spread(outcome.missing)}
 						{@render spread(outcome.lost)}
 						{@render spread(outcome.left)}
+						{@render spread(outcome.yield)}
+						{#if outcome.returnOverN}{@render spread(outcome.returnOverN)}{:else}<td colspan="3" class="soft small"
+								>a price is missing</td
+							>{/if}
 					</tr>
 				{/each}
 			</tbody>

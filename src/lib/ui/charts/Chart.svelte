@@ -1,6 +1,7 @@
 <!-- An ECharts chart that is loaded only where it is shown. -->
 <script lang="ts">
 	import type { EChartsCoreOption, EChartsType } from 'echarts/core';
+	import { untrack } from 'svelte';
 
 	interface Props {
 		option: EChartsCoreOption;
@@ -9,8 +10,10 @@
 		height?: string;
 		/** Drawn anew many times a second: on a canvas, which lays nothing out. */
 		moving?: boolean;
+		/** What moves, merged into the option: series are told apart by their id. */
+		live?: EChartsCoreOption;
 	}
-	const { option, label, height = '240px', moving = false }: Props = $props();
+	const { option, label, height = '240px', moving = false, live }: Props = $props();
 	let element = $state<HTMLDivElement>();
 	let chart = $state.raw<EChartsType>();
 
@@ -34,7 +37,13 @@
 		};
 	});
 
-	$effect(() => chart?.setOption(option, true));
+	$effect(() => {
+		chart?.setOption(option, true);
+		if (live) untrack(() => chart?.setOption(live));
+	});
+	$effect(() => {
+		if (live) chart?.setOption(live);
+	});
 </script>
 
 <div bind:this={element} style:height role="img" aria-label={label}></div>

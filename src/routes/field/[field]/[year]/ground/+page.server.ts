@@ -1,3 +1,4 @@
+import type { Setback } from '$core/schema-types';
 import { currentLibrary } from '$lib/server/current-library';
 import { fieldYearOf } from '$lib/server/params';
 import { listFieldYears } from '$lib/server/stores/field-years';
@@ -10,6 +11,7 @@ export const load: PageServerLoad = ({ params }) => {
 	return {
 		field: { ...field, boundary: field.boundary ? (JSON.parse(field.boundary) as unknown) : null },
 		year,
+		setbacks: (field.setbacks === null ? [] : JSON.parse(field.setbacks)) as Setback[],
 		samples: samples.map(({ id, lab, labNumber, report }) => ({
 			id,
 			lab,

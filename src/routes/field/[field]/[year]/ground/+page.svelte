@@ -18,6 +18,7 @@
 	import { post } from '$lib/ui/post';
 	import SampleForm from '$lib/ui/SampleForm.svelte';
 	import SampleTable from '$lib/ui/SampleTable.svelte';
+	import Setbacks from '$lib/ui/Setbacks.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -148,6 +149,8 @@
 				{#if data.field.note}<p>{data.field.note}</p>{/if}
 				<Button size="small" kind="tertiary" onclick={edit}>Change the facts</Button>
 			{/if}
+
+			<Setbacks fieldId={data.field.id} setbacks={data.setbacks} />
 
 			<div class="section">
 				<h2>Years</h2>

@@ -1,28 +1,67 @@
 <script lang="ts">
-	import { Button } from 'carbon-components-svelte';
-	import { placementText } from '$core/season/placement-text';
+	import { Button, Select, SelectItem } from 'carbon-components-svelte';
+	import { goto } from '$app/navigation';
+	import { notApplicable } from '$core/figure/figure';
+	import { passCeiling } from '$core/season/pass-ceiling';
+	import { productOf } from '$core/season/plan-context';
+	import { stageOn } from '$core/season/stages/stage-dates';
+	import { tripOf, withItsTrip } from '$core/season/trips';
 	import type { Pass, Remedy } from '$core/schema-types';
+	import { inSystem } from '$core/units/rate-units';
+	import Board from '$lib/ui/board/Board.svelte';
+	import CheckList from '$lib/ui/board/CheckList.svelte';
+	import HarvestBalance from '$lib/ui/board/HarvestBalance.svelte';
+	import { boardYear, liveSeason, withMoved } from '$lib/ui/board/live-season';
+	import PassPanel from '$lib/ui/board/PassPanel.svelte';
+	import PassTable from '$lib/ui/board/PassTable.svelte';
+	import ProgrammeTable from '$lib/ui/board/ProgrammeTable.svelte';
+	import SeasonSums from '$lib/ui/board/SeasonSums.svelte';
 	import { longDate } from '$lib/ui/dates';
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
-	import { nutrientColor } from '$lib/ui/nutrient-color';
-	import PassDate from '$lib/ui/PassDate.svelte';
 	import PassForm from '$lib/ui/PassForm.svelte';
 	import { ask, post } from '$lib/ui/post';
 	import Quantity from '$lib/ui/Quantity.svelte';
 	import StressPanel from '$lib/ui/StressPanel.svelte';
-	import SeasonRun from '$lib/ui/SeasonRun.svelte';
-	import Severity from '$lib/ui/Severity.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 	let problem = $state('');
 	/** What a proposal could not place. */
 	let notes = $state<string[]>([]);
-	let editing = $state<Pass | 'new' | undefined>();
+	let editing = $state.raw<{ pass?: Pass; tripOf?: Pass } | undefined>();
+	let chosenId = $state<string | undefined>();
+	/** The pass that is on its way, and the day it is shown on. */
+	let moved = $state.raw<{ pass: Pass; date: string } | undefined>();
 
 	const season = $derived(data.season);
 	const base = $derived(`/api/fields/${data.fieldId}/${data.year}`);
-	const planned = $derived(season?.passes.filter(({ doneOn }) => doneOn === null).length ?? 0);
+	const records = $derived(season?.passes ?? []);
+	const planned = $derived(records.filter(({ doneOn }) => doneOn === null).length);
+	const done = $derived(new Set(records.filter(({ doneOn }) => doneOn !== null).map(({ plan }) => plan.id)));
+
+	const kept = $derived(records.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan)));
+	const shown = $derived(withMoved(kept, moved));
+	const year = $derived(season && boardYear(season.ground));
+	const live = $derived(season && year && liveSeason(season.ground, year, shown));
+
+	const grave = $derived(live?.checks.find(({ pass, severity }) => pass !== undefined && severity !== 'note')?.pass);
+	const chosen = $derived(
+		records.find(({ plan }) => plan.id === chosenId) ?? records.find(({ plan }) => plan.id === grave) ?? records[0]
+	);
+	const chosenPass = $derived(shown.find(({ id }) => id === chosen?.plan.id));
+	const nameOf = (id: string) => records.find(({ plan }) => plan.id === id)?.plan.label;
+	const room = $derived.by(() => {
+		if (!season || !chosenPass || !chosen?.nutrients.some(({ nutrient }) => nutrient === 'N'))
+			return notApplicable('room', 'it carries no nitrogen', '');
+		const { context } = season.ground;
+		return inSystem(passCeiling(context, chosenPass.date, productOf(chosenPass, context.products)), data.units);
+	});
+	const stage = $derived.by(() => {
+		if (!chosenPass || !season || !year) return undefined;
+		if (chosenPass.date < season.plantingDate) return 'before planting';
+		const at = stageOn(year.stages, chosenPass.date)?.name;
+		return at ? `about ${at}` : 'after planting';
+	});
 
 	async function propose(): Promise<void> {
 		const { answer, problem: failed } = await ask<{ notes: string[] }>(`${base}/programme`, {});
@@ -37,17 +76,54 @@
 		return failed;
 	}
 
-	async function applyRemedy({ label, passes }: Remedy, pass: string | undefined): Promise<void> {
-		await change(label, pass ? [pass] : [], passes);
+	async function applyRemedy({ label, passes }: Remedy, id: string | undefined): Promise<void> {
+		const pass = kept.find((one) => one.id === id);
+		const { removed, added } = pass ? withItsTrip(pass, passes, kept) : { removed: [], added: passes };
+		await change(label, removed, added);
 	}
 
-	async function setDone(pass: Pass, done: boolean): Promise<void> {
-		problem = (await post(`${base}/done`, { pass: pass.id, doneOn: done ? pass.date : null })) ?? '';
+	async function keepMoved(): Promise<void> {
+		const going = moved;
+		if (!going) return;
+		if (going.date !== going.pass.date) {
+			const passes = tripOf(going.pass, kept);
+			await change(
+				`Moved ${going.pass.label} to ${going.date}`,
+				passes.map(({ id }) => id),
+				passes.map((pass) => ({ ...pass, date: going.date }))
+			);
+		}
+		if (moved === going) moved = undefined;
 	}
 
-	/** Where the adviser's eye goes: the passes a check complains of. */
-	function complaint(id: string) {
-		return season?.checks.find(({ pass }) => pass === id)?.severity;
+	/** Keeps what the form gives: a new pass, a changed one, or one more product of a trip. */
+	async function keepForm(pass: Pass): Promise<string | undefined> {
+		const { pass: before, tripOf: lead } = editing ?? {};
+		if (before) {
+			const { removed, added } = withItsTrip(before, [pass], kept);
+			return change(`Changed ${pass.label}`, removed, added);
+		}
+		if (!lead) return change(`Added ${pass.label}`, [], [pass]);
+		const trip = lead.trip ?? lead.id;
+		const both = [
+			{ ...lead, trip },
+			{ ...pass, date: lead.date, trip }
+		];
+		return change(`Added ${pass.label} to ${lead.label}`, [lead.id], both);
+	}
+
+	async function setDone(pass: Pass, isDone: boolean): Promise<void> {
+		problem = (await post(`${base}/done`, { pass: pass.id, doneOn: isDone ? pass.date : null })) ?? '';
+	}
+
+	async function take({ name, passes }: { name: string; passes: Pass[] }): Promise<void> {
+		const gone = kept.filter((pass) => !done.has(pass.id) && !passes.some(({ id }) => id === pass.id));
+		const added = passes.filter((pass) => !kept.some(({ id }) => id === pass.id));
+		await change(
+			`Took the programme “${name}”`,
+			gone.map(({ id }) => id),
+			added
+		);
 	}
 </script>
 
@@ -55,172 +131,148 @@
 	{#if !data.hasSample}
 		<h1>The season</h1>
 		<NeedsSample />
-	{:else if !season}
+	{:else if !season || !year || !live}
 		<h1>The season</h1>
 		<div class="empty">
 			<h2>No crop and goal for {data.year} yet</h2>
 			<Button size="small" href={`/field/${data.fieldId}/${data.year}/rates`}>Set the goal under Rates</Button>
 		</div>
 	{:else}
-		<h1>The season of {season.cropName.toLowerCase()}</h1>
-		<p class="soft">
-			Planting {longDate(season.plantingDate)}. On one day the ground takes
-			{#if season.ceiling.applies}<Quantity answer={season.ceiling} /> of nitrogen.{:else}an unknown amount of nitrogen,
-				because
-				{season.ceiling.reason}.{/if}
-		</p>
+		<div class="head">
+			<div>
+				<h1>The season of {season.cropName.toLowerCase()}</h1>
+				<p class="soft">
+					Planting {longDate(season.plantingDate)}. On one day the ground takes
+					{#if season.ceiling.applies}<Quantity answer={season.ceiling} /> of nitrogen.{:else}an unknown amount of
+						nitrogen, because
+						{season.ceiling.reason}.{/if}
+					{#if records.length > 0}Drag a pass, or choose it and use the arrow keys.{/if}
+				</p>
+			</div>
+			<Select
+				size="sm"
+				inline
+				labelText="in a made-up year that is"
+				selected={season.ground.kind}
+				on:update={({ detail }) => void goto(`?weather=${detail}`, { noScroll: true, keepFocus: true })}
+			>
+				<SelectItem value="normal" text="normal" />
+				<SelectItem value="wet" text="wet" />
+				<SelectItem value="dry" text="dry" />
+			</Select>
+		</div>
 
-		{#if season.passes.length === 0}
-			<div class="empty">
-				<h2>No passes yet</h2>
-				{#if season.chosen.length === 0}
-					<p>
-						Choose rates first; the program then proposes passes that put them on, split by what the ground can hold.
-					</p>
-					<Button size="small" href={`/field/${data.fieldId}/${data.year}/rates`}>To the rates</Button>
-				{:else}
-					<p>
-						The program can propose passes for the chosen rates, split by what the ground can hold. You change what you
-						like.
-					</p>
-					<div class="row">
-						<Button size="small" onclick={propose}>Propose passes</Button>
-						<Button size="small" kind="tertiary" onclick={() => (editing = 'new')}>Add a pass by hand</Button>
+		<div class="desk">
+			<section aria-label="The board">
+				<Board
+					ground={season.ground}
+					{year}
+					{live}
+					{kept}
+					{shown}
+					{done}
+					limit={season.limit}
+					units={data.units}
+					selected={chosen?.plan.id}
+					choose={(id) => (chosenId = id)}
+					show={(pass, date) => (moved = { pass: kept.find(({ id }) => id === pass.id)!, date })}
+					keep={keepMoved}
+					drop={() => (moved = undefined)}
+				/>
+				<p class="soft small">
+					A screening model: it shows which way things go. Weather of
+					<a href="/weather">{season.station.name}</a>, not of your farm; measured and expected days stand in it.
+					{#if live.run && live.run.assumed.length > 0}Taken because it is not known: {live.run.assumed.join(
+							'; '
+						)}.{/if}
+				</p>
+				<div class="row">
+					<Button size="small" kind="tertiary" onclick={() => (editing = {})}>Add a pass</Button>
+					{#if season.chosen.length > 0 && records.length > 0}
+						<Button size="small" kind="ghost" onclick={propose}>
+							{planned > 0 ? 'Propose again from the rates' : 'Propose passes from the rates'}
+						</Button>
+					{/if}
+				</div>
+			</section>
+
+			<div class="side">
+				{#if records.length === 0}
+					<div class="empty">
+						<h2>No passes yet</h2>
+						{#if season.chosen.length === 0}
+							<p>
+								Choose rates first; the program then proposes passes that put them on, split by what the ground can
+								hold.
+							</p>
+							<Button size="small" href={`/field/${data.fieldId}/${data.year}/rates`}>To the rates</Button>
+						{:else}
+							<p>
+								The program can propose passes for the chosen rates, split by what the ground can hold. You change what
+								you like.
+							</p>
+							<Button size="small" onclick={propose}>Propose passes</Button>
+						{/if}
 					</div>
+				{:else if chosen && chosenPass}
+					<PassPanel
+						pass={chosenPass}
+						doneOn={chosen.doneOn}
+						productName={chosen.productName}
+						rate={chosen.rate}
+						nutrients={chosen.nutrients}
+						cost={chosen.cost}
+						{room}
+						cautions={chosen.cautions}
+						{stage}
+						together={tripOf(chosenPass, kept)
+							.filter(({ id }) => id !== chosenPass.id)
+							.map(({ label }) => label)}
+						checks={live.checks.filter(({ pass }) => pass === chosenPass.id)}
+						apply={applyRemedy}
+						edit={() => (editing = { pass: chosen.plan })}
+						addProduct={() => (editing = { tripOf: chosen.plan })}
+						remove={() => change(`Removed ${chosen.plan.label}`, [chosen.plan.id], [])}
+						setDone={(isDone) => setDone(chosen.plan, isDone)}
+					/>
+				{/if}
+				{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+				{#each notes as note (note)}<p class="note" role="status">▲ {note}</p>{/each}
+				{#if records.length > 0}
+					{@const others = live.checks.filter(({ pass }) => pass !== chosenPass?.id)}
+					<section class="others" aria-label="Checks of the rest of the plan">
+						<h3>The rest of the plan</h3>
+						{#if live.checks.length === 0}
+							<p>Nothing against this plan.</p>
+						{:else if others.length === 0}
+							<p class="soft">Nothing else against this plan.</p>
+						{/if}
+						<CheckList checks={others} {nameOf} choose={(id) => (chosenId = id)} apply={applyRemedy} />
+					</section>
 				{/if}
 			</div>
-		{:else}
-			<table class="ledger passes">
-				<thead>
-					<tr>
-						<th>Date</th>
-						<th>Pass</th>
-						<th>Product</th>
-						<th class="num">Rate</th>
-						<th>Placement</th>
-						<th>Carries, {data.units === 'us' ? 'lb/ac' : 'kg/ha'}</th>
-						<th class="num">Cost</th>
-						<th></th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each season.passes as { plan, doneOn, productName, rate, nutrients, room, cost, cautions } (plan.id)}
-						{@const severity = complaint(plan.id)}
-						<tr class:done={doneOn !== null}>
-							<td class="date">
-								{#if doneOn === null}
-									<PassDate
-										pass={plan}
-										move={(date) => change(`Moved ${plan.label} to ${date}`, [plan.id], [{ ...plan, date }])}
-									/>
-								{:else}{longDate(plan.date)}{/if}
-							</td>
-							<td>
-								<strong>{plan.label}</strong>
-								{#if severity}<Severity {severity} />{/if}
-								{#if plan.reason}<div class="small soft">{plan.reason}</div>{/if}
-								{#each cautions as caution (caution)}<div class="small caution">▲ {caution}</div>{/each}
-							</td>
-							<td>{productName}</td>
-							<td class="num"><Quantity answer={rate} /></td>
-							<td>{placementText(plan)}</td>
-							<td>
-								{#each nutrients as { nutrient, amount } (nutrient)}
-									<div class="nowrap">{nutrient} <Quantity answer={amount} bare /></div>
-								{/each}
-								{#if room.applies}<div class="small soft nowrap">room for <Quantity answer={room} bare /></div>{/if}
-							</td>
-							<td class="num"
-								>{#if cost.applies}<Quantity answer={cost} />{:else}<span class="small soft">no price</span>{/if}</td
-							>
-							<td class="acts">
-								{#if doneOn === null}
-									<button type="button" class="plain" onclick={() => (editing = plan)}>Change</button>
-									<button type="button" class="plain" onclick={() => change(`Removed ${plan.label}`, [plan.id], [])}
-										>Remove</button
-									>
-									<button type="button" class="plain" onclick={() => setDone(plan, true)}>Applied</button>
-								{:else}
-									<span class="small">applied {longDate(doneOn)}</span>
-									<button type="button" class="plain" onclick={() => setDone(plan, false)}>Take back</button>
-								{/if}
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-			<div class="row under">
-				<Button size="small" kind="tertiary" onclick={() => (editing = 'new')}>Add a pass</Button>
-				{#if season.chosen.length > 0}
-					<Button size="small" kind="ghost" onclick={propose}>
-						{planned > 0 ? 'Propose again from the rates' : 'Propose passes from the rates'}
-					</Button>
-				{/if}
-			</div>
-		{/if}
-		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-		{#each notes as note (note)}<p class="note" role="status">▲ {note}</p>{/each}
+		</div>
 
-		{#if season.passes.length > 0}
+		{#if records.length > 0}
 			<div class="two section">
-				<section>
-					<h2>Carried against chosen</h2>
-					<table class="ledger sums">
-						<thead><tr><th>Nutrient</th><th class="num">Chosen</th><th class="num">Carried</th></tr></thead>
-						<tbody>
-							{#each ['N', 'P2O5', 'K2O', 'S'] as const as nutrient (nutrient)}
-								{@const chosen = season.chosen.find((one) => one.nutrient === nutrient)}
-								{@const carried = season.totals.find(({ label }) => label === nutrient)}
-								{#if chosen || carried}
-									<tr>
-										<td><span class="mark" style:background={nutrientColor(nutrient)}></span>{nutrient}</td>
-										<td class="num"
-											>{#if chosen}<Quantity answer={chosen.rate} />{:else}<span class="soft">open</span>{/if}</td
-										>
-										<td class="num"
-											>{#if carried}<Quantity answer={carried} />{:else}<span class="soft">none</span>{/if}</td
-										>
-									</tr>
-								{/if}
-							{/each}
-						</tbody>
-					</table>
-					{#if season.debt.applies}
-						<p class="small">
-							{season.debt.value < 0 ? 'Sweetens the ground like' : 'Lime that undoes the acid of these passes:'}
-							<Quantity answer={season.debt} /> of pure CaCO3.
-						</p>
-					{/if}
-				</section>
-				<section>
-					<h2>Checks</h2>
-					{#if season.checks.length === 0}
-						<p>Nothing against this plan.</p>
-					{/if}
-					{#each season.checks as check, index (index)}
-						<div class="check">
-							<Severity severity={check.severity} />
-							<div>
-								{check.text}
-								<span class="soft small">{check.basis === 'practice' ? 'Common practice.' : ''}</span>
-								{#if check.remedies.length > 0}
-									<div class="row remedies">
-										{#each check.remedies as remedy (remedy.label)}
-											<Button size="small" kind="tertiary" onclick={() => applyRemedy(remedy, check.pass)}
-												>{remedy.label}</Button
-											>
-										{/each}
-									</div>
-								{/if}
-							</div>
-						</div>
-					{/each}
-				</section>
+				<SeasonSums chosen={season.chosen} totals={season.totals} debt={season.debt} forms={season.forms} />
+				{#if live.run}<section aria-label="By harvest">
+						<HarvestBalance run={live.run} kind={season.ground.kind} />
+					</section>{/if}
 			</div>
-			{#if season.run}
-				<SeasonRun {season} run={season.run} units={data.units} />
-				<StressPanel url={`${base}/seasons`} />
+			{#if season.programmes.length > 0 && live.run}
+				<ProgrammeTable programmes={season.programmes} unit={live.run.unit} kind={season.ground.kind} {take} />
 			{/if}
+			{#if season.hasStress}<StressPanel url={`${base}/seasons`} />{/if}
+			<PassTable
+				{records}
+				units={data.units}
+				severityOf={(id) => live.checks.find(({ pass }) => pass === id)?.severity}
+				choose={(id) => (chosenId = id)}
+				edit={(pass) => (editing = { pass })}
+				remove={(pass) => void change(`Removed ${pass.label}`, [pass.id], [])}
+				{setDone}
+			/>
 			<p class="section">
 				<Button size="small" href={`/field/${data.fieldId}/${data.year}/sheet`}>To the grower’s sheet</Button>
 			</p>
@@ -230,64 +282,44 @@
 
 {#if editing && season}
 	<PassForm
-		pass={editing === 'new' ? undefined : editing}
+		pass={editing.pass}
+		tripOf={editing.tripOf}
 		catalogue={data.catalogue}
 		units={data.units}
 		plantingDate={season.plantingDate}
-		keep={(pass) =>
-			editing === 'new'
-				? change(`Added ${pass.label}`, [], [pass])
-				: change(`Changed ${pass.label}`, [pass.id], [pass])}
+		keep={keepForm}
 		close={() => (editing = undefined)}
 	/>
 {/if}
 
 <style>
-	.passes .date {
-		white-space: nowrap;
+	.head {
+		display: flex;
+		justify-content: space-between;
+		align-items: flex-start;
+		gap: 0.5rem 2rem;
+		flex-wrap: wrap;
 	}
-	.nowrap {
-		white-space: nowrap;
+	.head p {
+		margin-bottom: 0.2rem;
 	}
-	.passes td:nth-child(2) {
-		min-width: 14rem;
+	.desk {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 20rem;
+		gap: 0 1.6rem;
+		align-items: start;
 	}
-	.done td {
-		color: var(--ink-soft);
+	.side {
+		border-left: 1px solid var(--rule);
+		padding-left: 1.4rem;
 	}
-	.caution {
-		color: var(--accent-ink);
-		max-width: 34rem;
-	}
-	.acts {
-		white-space: nowrap;
-	}
-	.acts button {
-		margin-right: 0.5rem;
-	}
-	.under {
-		margin-top: 0.8rem;
+	.others {
+		margin-top: 1.2rem;
 	}
 	.two {
 		display: grid;
-		grid-template-columns: minmax(280px, 1fr) 2fr;
+		grid-template-columns: minmax(280px, 1fr) minmax(280px, 1fr);
 		gap: 2.5rem;
-	}
-	.mark {
-		display: inline-block;
-		width: 0.7rem;
-		height: 0.7rem;
-		margin-right: 0.5rem;
-	}
-	.check {
-		display: grid;
-		grid-template-columns: 4rem 1fr;
-		gap: 0.5rem;
-		padding: 0.45rem 0;
-		border-bottom: 1px solid var(--rule);
-	}
-	.remedies {
-		margin-top: 0.4rem;
 	}
 	.problem {
 		color: var(--stop);
@@ -296,9 +328,14 @@
 		color: var(--accent-ink);
 		margin-top: 0.8rem;
 	}
-	@media (max-width: 800px) {
+	@media (max-width: 900px) {
+		.desk,
 		.two {
-			grid-template-columns: 1fr;
+			grid-template-columns: minmax(0, 1fr);
+		}
+		.side {
+			border-left: 0;
+			padding-left: 0;
 		}
 	}
 </style>

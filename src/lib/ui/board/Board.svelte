@@ -1,0 +1,244 @@
+<!-- The season on one time axis: soil and rain, the crop's stages, nitrogen in the ground against what it wants, the passes. -->
+<script lang="ts">
+	import { passNutrients } from '$core/season/pass-figures';
+	import { productOf } from '$core/season/plan-context';
+	import type { Pass } from '$core/schema-types';
+	import { formatNumber } from '$core/units/display';
+	import { inSystem, type UnitSystem } from '$core/units/rate-units';
+	import Chart from '../charts/Chart.svelte';
+	import { boardBase, boardLive, PLOT } from '../charts/board';
+	import { labelsThatFit, lanesOf } from './lanes';
+	import type { BoardGround, BoardYear, LiveSeason } from './live-season';
+	import PassCard from './PassCard.svelte';
+	import { dateAt, MARGIN, monthsOn, xOf } from './time-axis';
+
+	interface Props {
+		ground: BoardGround;
+		year: BoardYear;
+		live: LiveSeason;
+		/** As they are kept, and as they are shown while one of them is moved. */
+		kept: readonly Pass[];
+		shown: readonly Pass[];
+		done: ReadonlySet<string>;
+		/** What the ground can hold at one time, in the run's unit. */
+		limit: number | undefined;
+		units: UnitSystem;
+		selected: string | undefined;
+		choose: (id: string) => void;
+		show: (pass: Pass, date: string) => void;
+		keep: () => Promise<void>;
+		drop: () => void;
+	}
+	const { ground, year, live, kept, shown, done, limit, units, selected, choose, show, keep, drop }: Props = $props();
+
+	const LANE = 50;
+	const LANES_FROM = PLOT.height + 24;
+	const CARD = 158;
+	const LETTER = 6.6;
+
+	let width = $state(900);
+	const plotRight = $derived(width - MARGIN.right);
+	const x = (date: string) => xOf(year.axis, date, width);
+
+	const unit = $derived(live.run?.unit ?? (units === 'us' ? 'lb/ac' : 'kg/ha'));
+	const base = $derived(boardBase(year, unit, limit, units));
+	const moving = $derived(live.run ? boardLive(year, live.run, limit) : undefined);
+
+	const stages = $derived(
+		year.stages
+			.map(({ name, date, main }) => ({ name, main, x: x(date), width: name.length * LETTER }))
+			.filter((stage) => stage.x > MARGIN.left && stage.x < plotRight)
+	);
+	const planting = $derived({ name: 'sown', main: true, x: x(ground.context.plantingDate), width: 5 * LETTER });
+	const labels = $derived(labelsThatFit([planting, ...stages]));
+	const months = $derived(monthsOn(year.axis).map(({ date, name }) => ({ name, x: x(date) })));
+	const best = $derived.by(() => {
+		const meant = ground.context.stages?.window;
+		const on = (name: string | undefined) => year.stages.find((stage) => stage.name === name)?.date;
+		const [from, to] = [on(meant?.from), on(meant?.to)];
+		return meant && from && to ? { label: meant.label, left: x(from), width: x(to) - x(from) } : undefined;
+	});
+
+	const cardWidth = $derived(Math.min(CARD, width / 2.4));
+	const atRight = (left: number) => left + cardWidth > width;
+	/** Lanes are those of the kept plan: a card that is moved keeps to its own. */
+	const lanes = $derived(
+		lanesOf(
+			kept.map(({ date }) => {
+				const at = x(date);
+				return atRight(at) ? { left: at - cardWidth, right: at } : { left: at, right: at + cardWidth };
+			})
+		)
+	);
+	const height = $derived(LANES_FROM + (Math.max(-1, ...lanes) + 1) * LANE + 4);
+	const severityOf = (id: string) => live.checks.find(({ pass }) => pass === id)?.severity;
+
+	function brings(pass: Pass): string {
+		const carried = passNutrients(pass, productOf(pass, ground.context.products)).map(({ nutrient, pounds }) => {
+			const amount = inSystem(pounds, units);
+			return `${amount.applies ? formatNumber(Math.round(amount.value), amount.unit) : ''} ${nutrient}`;
+		});
+		return carried.join(' ') || (pass.unit === 'short ton/ac' ? 'lime' : pass.placement);
+	}
+
+	const label = $derived(
+		live.run
+			? `Nitrogen in the ground against what the crop wants, day by day in a ${ground.kind} made-up year: ${formatNumber(Math.round(live.run.balance.takenUp), unit)} of ${formatNumber(Math.round(live.run.balance.wanted), unit)} ${unit} taken up, ${live.run.balance.shortDays} days short.`
+			: 'Soil temperature and rain over the season.'
+	);
+</script>
+
+<div class="legend small soft" aria-hidden="true">
+	<span><i class="warm"></i>soil at 4 in</span>
+	<span><i class="rain"></i>rain</span>
+	{#if live.run}
+		<span><i class="ground"></i>nitrogen in the ground</span>
+		<span><i class="wanted"></i>wanted by the crop</span>
+		<span><i class="taken"></i>taken up</span>
+	{/if}
+</div>
+<div class="board" bind:clientWidth={width} style:height={`${height}px`}>
+	{#if best}
+		<div
+			class="window"
+			style:left={`${best.left}px`}
+			style:width={`${best.width}px`}
+			style:top={`${PLOT.nitrogen.top}px`}
+			style:height={`${PLOT.nitrogen.height}px`}
+		>
+			<span>{best.label}</span>
+		</div>
+	{/if}
+	{#each [planting, ...stages].filter(({ main }) => main) as stage (stage.name)}
+		<div
+			class="stage"
+			style:left={`${stage.x}px`}
+			style:top={`${PLOT.nitrogen.top}px`}
+			style:height={`${PLOT.nitrogen.height}px`}
+		></div>
+	{/each}
+	{#each labels as stage (stage.name)}
+		<span class="name" class:main={stage.main} style:left={`${stage.x}px`} style:top={`${PLOT.nitrogen.top - 22}px`}
+			>{stage.name}</span
+		>
+	{/each}
+	{#each months as month (month.x)}
+		<span class="month small" style:left={`${month.x}px`} style:top={`${PLOT.height - 4}px`}>{month.name}</span>
+	{/each}
+	<div class="chart"><Chart option={base} live={moving} moving height={`${PLOT.height}px`} {label} /></div>
+	{#each shown as pass, at (pass.id)}
+		{@const day = x(pass.date)}
+		{@const right = atRight(day)}
+		<div
+			class="day"
+			class:selected={pass.id === selected}
+			style:transform={`translateX(${day}px)`}
+			style:top={`${PLOT.nitrogen.top}px`}
+			style:height={`${LANES_FROM + lanes[at]! * LANE - PLOT.nitrogen.top}px`}
+		></div>
+		<PassCard
+			{pass}
+			brings={brings(pass)}
+			severity={severityOf(pass.id)}
+			selected={pass.id === selected}
+			done={done.has(pass.id)}
+			left={right ? day - cardWidth : day}
+			top={LANES_FROM + lanes[at]! * LANE}
+			width={cardWidth}
+			atRight={right}
+			dateAfter={(pixels) => dateAt(year.axis, x(kept[at]!.date) + pixels, width)}
+			choose={() => choose(pass.id)}
+			show={(date) => show(pass, date)}
+			{keep}
+			{drop}
+		/>
+	{/each}
+</div>
+
+<style>
+	.legend {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.1rem 1.1rem;
+	}
+	.legend i {
+		display: inline-block;
+		width: 1.3rem;
+		border-top: 3px solid var(--ink);
+		margin-right: 0.4rem;
+		vertical-align: middle;
+	}
+	.legend .warm {
+		border-color: var(--accent);
+	}
+	.legend .rain {
+		border-top-width: 9px;
+		width: 0.35rem;
+		border-color: #9db3c1;
+	}
+	.legend .ground {
+		border-color: var(--nutrient-n);
+	}
+	.legend .wanted {
+		border-top-width: 9px;
+		border-color: #dde6df;
+	}
+	.legend .taken {
+		border-color: var(--action);
+	}
+	.board {
+		position: relative;
+		overflow: hidden;
+	}
+	.chart {
+		position: absolute;
+		inset: 0 0 auto;
+	}
+	.window,
+	.stage,
+	.day,
+	.name,
+	.month {
+		position: absolute;
+	}
+	.window {
+		background: var(--accent-wash);
+		opacity: 0.75;
+	}
+	.window span {
+		position: absolute;
+		bottom: 2px;
+		left: 4px;
+		font-size: 0.78rem;
+		color: var(--accent-ink);
+		white-space: nowrap;
+	}
+	.stage {
+		border-left: 1px solid var(--rule);
+	}
+	.name {
+		transform: translateX(-50%);
+		font-size: 0.8rem;
+		color: var(--ink-soft);
+		white-space: nowrap;
+	}
+	.name.main {
+		color: var(--ink);
+		font-weight: 650;
+	}
+	.month {
+		color: var(--ink-soft);
+		padding-left: 2px;
+		border-left: 1px solid var(--rule-strong);
+		line-height: 1.1;
+	}
+	.day {
+		z-index: 0;
+		left: 0;
+		border-left: 1px dashed var(--action);
+		pointer-events: none;
+	}
+	.day.selected {
+		border-left: 2px solid var(--action);
+	}
+</style>

@@ -1,0 +1,87 @@
+import { checkSeason } from '$core/season/checks/check-season';
+import type { PlanContext } from '$core/season/plan-context';
+import { runSeason, seasonDates, type RunAnswer, type SeasonKnowledge } from '$core/season/run-season';
+import { stageDates, usualTemperatures, type StageDate } from '$core/season/stages/stage-dates';
+import { tripOf } from '$core/season/trips';
+import { generateWeather, type YearKind } from '$core/season/weather/generate-weather';
+import { shiftDate, withKnown } from '$core/season/weather/season-weather';
+import type { Pass, PassCheck, SeasonRequest, WeatherDay } from '$core/schema-types';
+import { axisOver, type TimeAxis } from './time-axis';
+
+/** What the board stands on; nothing of it changes while a pass is moved. */
+export interface BoardGround {
+	context: PlanContext;
+	/** Soil, crop and units of the season; its passes are those that are kept. */
+	request: SeasonRequest;
+	knowledge: SeasonKnowledge;
+	kind: YearKind;
+}
+
+/** A day of the year that is shown, with the soil's temperature at 4 in, C. */
+export interface BoardDay extends WeatherDay {
+	soilC: number;
+}
+
+/** The year that is shown: its days, the stages that the crop reaches in it, and how far both go. */
+export interface BoardYear {
+	axis: TimeAxis;
+	days: BoardDay[];
+	stages: StageDate[];
+	/** Undefined for crops whose uptake is not known. */
+	harvest: string | undefined;
+}
+
+/** What a plan comes to in the year that is shown. */
+export interface LiveSeason {
+	checks: PassCheck[];
+	/** Undefined for crops whose uptake is not known. */
+	run: RunAnswer | undefined;
+}
+
+/** Days before the axis with which the soil's temperature and water settle in. */
+const RUN_IN_DAYS = 30;
+const SEED = 1;
+/** Where nothing tells when a crop is done, days from planting. */
+const USUAL_SEASON_DAYS = 150;
+
+/** The year around the kept passes. */
+export function boardYear({ context, request, knowledge, kind }: BoardGround): BoardYear {
+	const { plantingDate, station, stages: known, schedule } = context;
+	const usual = known ? stageDates(known, plantingDate, usualTemperatures(station)) : [];
+	const harvest = schedule?.uptake ? seasonDates(request, knowledge).harvest : undefined;
+	const end = harvest ?? usual.at(-1)?.date ?? shiftDate(plantingDate, USUAL_SEASON_DAYS);
+	const axis = axisOver([plantingDate, end, ...request.passes.map(({ date }) => date)]);
+	const from = shiftDate(axis.from, -RUN_IN_DAYS);
+	const made = generateWeather(station, from, axis.days + RUN_IN_DAYS + 1, SEED, kind);
+	const weather = withKnown(made, [...context.weather.days.values()]);
+	let soilC = (weather[0]!.minC + weather[0]!.maxC) / 2;
+	const days = weather.map((day) => {
+		soilC += context.model.soilTemperature.dailyShare * ((day.minC + day.maxC) / 2 - soilC);
+		return { ...day, soilC };
+	});
+	const byDate = new Map(weather.map((day) => [day.date, day]));
+	const temperatures = (date: string) => byDate.get(date) ?? usualTemperatures(station)(date);
+	return { axis, days, stages: known ? stageDates(known, plantingDate, temperatures) : [], harvest };
+}
+
+/** What the rules and the daily model say of a plan. */
+export function liveSeason(
+	{ context, request, knowledge }: BoardGround,
+	{ days, harvest }: BoardYear,
+	passes: Pass[]
+): LiveSeason {
+	const checks = passes.length > 0 ? checkSeason(passes, context) : [];
+	if (harvest === undefined) return { checks, run: undefined };
+	const planned = { ...request, passes };
+	const { start } = seasonDates(planned, knowledge);
+	const weather = days.filter(({ date }) => date >= start);
+	const { latitude } = context.station;
+	return { checks, run: runSeason({ ...planned, station: undefined, known: undefined, weather, latitude }, knowledge) };
+}
+
+/** The passes with one of them, and those of its trip, on another day. */
+export function withMoved(passes: readonly Pass[], moved: { pass: Pass; date: string } | undefined): Pass[] {
+	if (!moved) return [...passes];
+	const going = new Set(tripOf(moved.pass, passes).map(({ id }) => id));
+	return passes.map((pass) => (going.has(pass.id) ? { ...pass, date: moved.date } : pass));
+}

@@ -1,0 +1,145 @@
+<script lang="ts">
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import type { HouseRules, NoGo } from '$core/schema-types';
+	import { numberOrUndefined } from '$lib/ui/numbers';
+	import { post } from '$lib/ui/post';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+
+	const WHAT: NoGo['what'][] = ['everything', 'nitrogen', 'phosphate'];
+	const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+	let problem = $state('');
+	let form = $state({ from: '', to: '', what: 'everything' as string, reason: '' });
+	let ceiling = $state(
+		untrack(() => ({
+			usual: data.rules.besideSeed ? String(data.rules.besideSeed.lbAc) : '',
+			sandy: data.rules.besideSeed ? String(data.rules.besideSeed.sandyLbAc) : ''
+		}))
+	);
+
+	/** "15 Dec" of "12-15". */
+	const dayText = (day: string) => `${Number(day.slice(3))} ${MONTHS[Number(day.slice(0, 2)) - 1]}`;
+
+	async function keep(rules: HouseRules): Promise<boolean> {
+		problem = (await post('/api/house-rules', rules)) ?? '';
+		return problem === '';
+	}
+
+	async function add(): Promise<void> {
+		const wrong = [form.from, form.to].find((day) => !/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(day));
+		if (wrong !== undefined) {
+			problem = `The day “${wrong}” must be written as month and day, such as 12-15.`;
+			return;
+		}
+		if (form.reason.trim() === '') return void (problem = 'Say why: the reason stands on every plan that it stops.');
+		const rule: NoGo = { from: form.from, to: form.to, what: form.what as NoGo['what'], reason: form.reason.trim() };
+		if (await keep({ ...data.rules, noGo: [...data.rules.noGo, rule] }))
+			form = { from: '', to: '', what: 'everything', reason: '' };
+	}
+
+	async function remove(at: number): Promise<void> {
+		await keep({ ...data.rules, noGo: data.rules.noGo.filter((_, index) => index !== at) });
+	}
+
+	async function keepCeiling(): Promise<void> {
+		const [lbAc, sandyLbAc] = [numberOrUndefined(ceiling.usual), numberOrUndefined(ceiling.sandy)];
+		if (lbAc === undefined || sandyLbAc === undefined || lbAc < 0 || sandyLbAc < 0) {
+			problem = `The ceilings “${ceiling.usual}” and “${ceiling.sandy}” must both be numbers of lb/ac, 0 or more.`;
+			return;
+		}
+		await keep({ ...data.rules, besideSeed: { lbAc, sandyLbAc } });
+	}
+
+	async function usualCeiling(): Promise<void> {
+		const { besideSeed: _own, ...rest } = data.rules;
+		if (await keep(rest)) ceiling = { usual: '', sandy: '' };
+	}
+</script>
+
+<div class="page">
+	<h1>House rules</h1>
+	<p class="soft">
+		What you keep to beside the guides. Local law comes first. Distances to wells and streams stand with each field,
+		under Ground.
+	</p>
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+
+	<section class="section" aria-label="No-go dates">
+		<h2>Days on which nothing, or not this, goes on</h2>
+		{#if data.rules.noGo.length === 0}
+			<p class="soft">None yet. A plan with a pass on such a day is stopped, with your reason.</p>
+		{:else}
+			<table class="ledger list">
+				<thead><tr><th>From</th><th>To</th><th>No</th><th>Because</th><th></th></tr></thead>
+				<tbody>
+					{#each data.rules.noGo as { from, to, what, reason }, at (at)}
+						<tr>
+							<td>{dayText(from)}</td>
+							<td>{dayText(to)}</td>
+							<td>{what === 'everything' ? 'passes at all' : what}</td>
+							<td>{reason}</td>
+							<td><button type="button" class="plain" onclick={() => remove(at)}>Take out</button></td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		{/if}
+		<div class="fields">
+			<TextInput size="sm" labelText="From (month-day)" placeholder="12-15" bind:value={form.from} />
+			<TextInput size="sm" labelText="To (month-day)" placeholder="03-01" bind:value={form.to} />
+			<Select size="sm" labelText="What must not go on" bind:selected={form.what}>
+				{#each WHAT as what (what)}<SelectItem value={what} text={what} />{/each}
+			</Select>
+			<TextInput size="sm" labelText="Why" bind:value={form.reason} />
+		</div>
+		<Button size="small" kind="tertiary" onclick={add}>Add these days</Button>
+	</section>
+
+	<section class="section" aria-label="Band beside the seed">
+		<h2>Nitrogen and potash in the band beside the seed</h2>
+		<p class="soft">
+			At most {data.usual.lbAc} lb of N and K2O on {data.usual.referenceRowIn} in rows, {data.usual.sandyLbAc} in sandy ground
+			(judgement). Your own ceiling takes their place; other row spacings follow in proportion.
+		</p>
+		<div class="fields">
+			<TextInput
+				size="sm"
+				labelText="Your ceiling, lb/ac"
+				inputmode="decimal"
+				placeholder={String(data.usual.lbAc)}
+				bind:value={ceiling.usual}
+			/>
+			<TextInput
+				size="sm"
+				labelText="In sandy ground, lb/ac"
+				inputmode="decimal"
+				placeholder={String(data.usual.sandyLbAc)}
+				bind:value={ceiling.sandy}
+			/>
+		</div>
+		<div class="row">
+			<Button size="small" kind="tertiary" onclick={keepCeiling}>Keep my ceiling</Button>
+			{#if data.rules.besideSeed}<Button size="small" kind="ghost" onclick={usualCeiling}>Back to the usual one</Button
+				>{/if}
+		</div>
+	</section>
+</div>
+
+<style>
+	.list {
+		max-width: 56rem;
+		margin-bottom: 1rem;
+	}
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(10rem, 1fr));
+		gap: 0.8rem 1.2rem;
+		max-width: 56rem;
+		margin-bottom: 0.8rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>

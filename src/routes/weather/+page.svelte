@@ -1,0 +1,108 @@
+<script lang="ts">
+	import { formatNumber } from '$core/units/display';
+	import { longDate, shortDate } from '$lib/ui/dates';
+	import { post } from '$lib/ui/post';
+	import OutlookForm from '$lib/ui/weather/OutlookForm.svelte';
+	import WeatherFileForm from '$lib/ui/weather/WeatherFileForm.svelte';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	let problem = $state('');
+
+	const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+	const metric = $derived(data.units === 'metric');
+	const warm = (celsius: number) => formatNumber(Math.round(metric ? celsius : celsius * 1.8 + 32), 'F');
+	const water = (mm: number) => formatNumber(metric ? Math.round(mm) : mm / 25.4, metric ? 'mm' : 'in');
+
+	async function use(station: string): Promise<void> {
+		problem = (await post('/api/weather/station', { station })) ?? '';
+	}
+</script>
+
+<div class="page">
+	<h1>Weather</h1>
+	<p class="soft">
+		One station stands for the district. Its measured days and the outlook are what the season’s rules know; beyond them
+		the seasons are made up from its normals.
+	</p>
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	<table class="ledger stations" aria-label="Stations">
+		<thead>
+			<tr><th>Station</th><th class="num">Latitude</th><th>Measured</th><th>Normals</th><th></th></tr>
+		</thead>
+		<tbody>
+			{#each data.stations as { id, name, latitude, simulated, days, first, last, own } (id)}
+				<tr>
+					<td><strong>{name}</strong></td>
+					<td class="num">{formatNumber(latitude, '')}</td>
+					<td>{days === 0 ? 'nothing' : `${days} days, ${longDate(first!)} to ${longDate(last!)}`}</td>
+					<td
+						>{simulated
+							? 'invented for the demo district'
+							: own === 0
+								? 'of the stand-in, until three years are measured'
+								: `${own} of 12 months its own`}</td
+					>
+					<td>
+						{#if id === data.inUse.id}<strong>in use</strong>{:else}<button
+								type="button"
+								class="plain"
+								onclick={() => use(id)}>Use it</button
+							>{/if}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+
+	{#key data.outlook.own}<OutlookForm own={data.outlook.own} days={data.outlook.days} units={data.units} />{/key}
+	<WeatherFileForm units={data.units} />
+
+	<section class="section" aria-label="Normals">
+		<h2>A usual year at {data.inUse.name}</h2>
+		<p>
+			The soil at 4 in stays below {metric ? '10 C' : '50 F'} from about <strong>{shortDate(data.cold.usual)}</strong>,
+			in eight years of ten between {shortDate(data.cold.early)} and {shortDate(data.cold.late)}. Measure it before
+			ammonia goes on; the average date alone will not do.
+		</p>
+		<div class="scroll">
+			<table class="ledger">
+				<thead>
+					<tr
+						><th></th>{#each MONTHS as month (month)}<th class="num">{month}</th>{/each}</tr
+					>
+				</thead>
+				<tbody>
+					<tr>
+						<td>Lowest, {metric ? 'C' : 'F'}</td>
+						{#each data.inUse.months as { minC }, at (at)}<td class="num">{warm(minC)}</td>{/each}
+					</tr>
+					<tr>
+						<td>Highest, {metric ? 'C' : 'F'}</td>
+						{#each data.inUse.months as { maxC }, at (at)}<td class="num">{warm(maxC)}</td>{/each}
+					</tr>
+					<tr>
+						<td>Rain, {metric ? 'mm' : 'in'}</td>
+						{#each data.inUse.months as { rainMm }, at (at)}<td class="num">{water(rainMm)}</td>{/each}
+					</tr>
+					<tr>
+						<td>Days with rain</td>
+						{#each data.inUse.months as { wetDays }, at (at)}<td class="num">{Math.round(wetDays)}</td>{/each}
+					</tr>
+				</tbody>
+			</table>
+		</div>
+	</section>
+</div>
+
+<style>
+	.stations {
+		max-width: 62rem;
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>
