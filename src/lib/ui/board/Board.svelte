@@ -6,7 +6,7 @@
 	import { formatNumber } from '$core/units/display';
 	import { inSystem, type UnitSystem } from '$core/units/rate-units';
 	import Chart from '../charts/Chart.svelte';
-	import { boardBase, boardLive, PLOT } from '../charts/board';
+	import { nitrogenBase, nitrogenLive, PLOT, weatherChart } from '../charts/board';
 	import { labelsThatFit, lanesOf } from './lanes';
 	import type { BoardGround, BoardYear, LiveSeason } from './live-season';
 	import PassCard from './PassCard.svelte';
@@ -32,7 +32,9 @@
 	const { ground, year, live, kept, shown, done, limit, units, selected, choose, show, keep, drop }: Props = $props();
 
 	const LANE = 50;
-	const LANES_FROM = PLOT.height + 24;
+	/** Where the plot of nitrogen begins, and the lanes of passes under it, pixels from the top. */
+	const NITROGEN_FROM = PLOT.weatherHeight + PLOT.nitrogen.top;
+	const LANES_FROM = PLOT.weatherHeight + PLOT.nitrogenHeight + 24;
 	const CARD = 158;
 	const LETTER = 6.6;
 
@@ -41,8 +43,9 @@
 	const x = (date: string) => xOf(year.axis, date, width);
 
 	const unit = $derived(live.run?.unit ?? (units === 'us' ? 'lb/ac' : 'kg/ha'));
-	const base = $derived(boardBase(year, unit, limit, units));
-	const moving = $derived(live.run ? boardLive(year, live.run, limit) : undefined);
+	const weather = $derived(weatherChart(year, units));
+	const base = $derived(nitrogenBase(year, unit, limit));
+	const moving = $derived(live.run ? nitrogenLive(year, live.run, limit) : undefined);
 
 	const stages = $derived(
 		year.stages
@@ -84,7 +87,7 @@
 	const label = $derived(
 		live.run
 			? `Nitrogen in the ground against what the crop wants, day by day in a ${ground.kind} made-up year: ${formatNumber(Math.round(live.run.balance.takenUp), unit)} of ${formatNumber(Math.round(live.run.balance.wanted), unit)} ${unit} taken up, ${live.run.balance.shortDays} days short.`
-			: 'Soil temperature and rain over the season.'
+			: 'No uptake of nitrogen is known for this crop.'
 	);
 </script>
 
@@ -103,7 +106,7 @@
 			class="window"
 			style:left={`${best.left}px`}
 			style:width={`${best.width}px`}
-			style:top={`${PLOT.nitrogen.top}px`}
+			style:top={`${NITROGEN_FROM}px`}
 			style:height={`${PLOT.nitrogen.height}px`}
 		>
 			<span>{best.label}</span>
@@ -113,19 +116,28 @@
 		<div
 			class="stage"
 			style:left={`${stage.x}px`}
-			style:top={`${PLOT.nitrogen.top}px`}
+			style:top={`${NITROGEN_FROM}px`}
 			style:height={`${PLOT.nitrogen.height}px`}
 		></div>
 	{/each}
 	{#each labels as stage (stage.name)}
-		<span class="name" class:main={stage.main} style:left={`${stage.x}px`} style:top={`${PLOT.nitrogen.top - 22}px`}
+		<span class="name" class:main={stage.main} style:left={`${stage.x}px`} style:top={`${NITROGEN_FROM - 22}px`}
 			>{stage.name}</span
 		>
 	{/each}
 	{#each months as month (month.x)}
-		<span class="month small" style:left={`${month.x}px`} style:top={`${PLOT.height - 4}px`}>{month.name}</span>
+		<span
+			class="month small"
+			style:left={`${month.x}px`}
+			style:top={`${PLOT.weatherHeight + PLOT.nitrogenHeight - 2}px`}>{month.name}</span
+		>
 	{/each}
-	<div class="chart"><Chart option={base} live={moving} moving height={`${PLOT.height}px`} {label} /></div>
+	<div class="chart" style:top="0">
+		<Chart option={weather} height={`${PLOT.weatherHeight}px`} label="Soil temperature and rain over the season." />
+	</div>
+	<div class="chart" style:top={`${PLOT.weatherHeight}px`}>
+		<Chart option={base} live={moving} moving height={`${PLOT.nitrogenHeight}px`} {label} />
+	</div>
 	{#each shown as pass, at (pass.id)}
 		{@const day = x(pass.date)}
 		{@const right = atRight(day)}
@@ -133,8 +145,8 @@
 			class="day"
 			class:selected={pass.id === selected}
 			style:transform={`translateX(${day}px)`}
-			style:top={`${PLOT.nitrogen.top}px`}
-			style:height={`${LANES_FROM + lanes[at]! * LANE - PLOT.nitrogen.top}px`}
+			style:top={`${NITROGEN_FROM}px`}
+			style:height={`${LANES_FROM + lanes[at]! * LANE - NITROGEN_FROM}px`}
 		></div>
 		<PassCard
 			{pass}
@@ -189,10 +201,13 @@
 	.board {
 		position: relative;
 		overflow: hidden;
+		/* What moves inside must not lay out or paint the page again. */
+		contain: layout paint;
 	}
 	.chart {
 		position: absolute;
-		inset: 0 0 auto;
+		left: 0;
+		right: 0;
 	}
 	.window,
 	.stage,
@@ -233,6 +248,7 @@
 		line-height: 1.1;
 	}
 	.day {
+		will-change: transform;
 		z-index: 0;
 		left: 0;
 		border-left: 1px dashed var(--action);

@@ -144,6 +144,7 @@
 		font-size: 0.88rem;
 		line-height: 1.3;
 		z-index: 1;
+		will-change: transform;
 	}
 	.card:active {
 		cursor: grabbing;

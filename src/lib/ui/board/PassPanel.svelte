@@ -93,11 +93,11 @@
 	<div class="row acts">
 		{#if doneOn === null}
 			<Button size="small" kind="tertiary" onclick={edit}>Change</Button>
-			<Button size="small" kind="ghost" onclick={addProduct}>Add a product to this trip</Button>
-			<Button size="small" kind="ghost" onclick={() => setDone(true)}>Applied</Button>
-			<Button size="small" kind="ghost" onclick={remove}>Remove</Button>
+			<button type="button" class="plain" onclick={() => setDone(true)}>Applied</button>
+			<button type="button" class="plain" onclick={remove}>Remove</button>
+			<button type="button" class="plain" onclick={addProduct}>Add a product to this trip</button>
 		{:else}
-			<Button size="small" kind="ghost" onclick={() => setDone(false)}>Not applied after all</Button>
+			<button type="button" class="plain" onclick={() => setDone(false)}>Not applied after all</button>
 		{/if}
 	</div>
 </section>
@@ -126,6 +126,8 @@
 	}
 	.acts {
 		margin-top: 0.8rem;
-		gap: 0.3rem;
+		gap: 0.5rem 1rem;
+		align-items: center;
+		font-size: 0.92rem;
 	}
 </style>

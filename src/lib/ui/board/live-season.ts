@@ -1,3 +1,5 @@
+import { alternativesTo } from '$core/season/alternatives';
+import { compareProgrammes, type ComparedProgramme } from '$core/season/compare-programmes';
 import { checkSeason } from '$core/season/checks/check-season';
 import type { PlanContext } from '$core/season/plan-context';
 import { runSeason, seasonDates, type RunAnswer, type SeasonKnowledge } from '$core/season/run-season';
@@ -5,7 +7,7 @@ import { stageDates, usualTemperatures, type StageDate } from '$core/season/stag
 import { tripOf } from '$core/season/trips';
 import { generateWeather, type YearKind } from '$core/season/weather/generate-weather';
 import { shiftDate, withKnown } from '$core/season/weather/season-weather';
-import type { Pass, PassCheck, SeasonRequest, WeatherDay } from '$core/schema-types';
+import type { Pass, PassCheck, Product, SeasonRequest, WeatherDay } from '$core/schema-types';
 import { axisOver, type TimeAxis } from './time-axis';
 
 /** What the board stands on; nothing of it changes while a pass is moved. */
@@ -41,6 +43,8 @@ export interface LiveSeason {
 /** Days before the axis with which the soil's temperature and water settle in. */
 const RUN_IN_DAYS = 30;
 const SEED = 1;
+/** A run begins so many days before planting, whatever is planned, so that plans can be compared. */
+const SETTLES_DAYS = 21;
 /** Where nothing tells when a crop is done, days from planting. */
 const USUAL_SEASON_DAYS = 150;
 
@@ -72,11 +76,42 @@ export function liveSeason(
 ): LiveSeason {
 	const checks = passes.length > 0 ? checkSeason(passes, context) : [];
 	if (harvest === undefined) return { checks, run: undefined };
-	const planned = { ...request, passes };
-	const { start } = seasonDates(planned, knowledge);
-	const weather = days.filter(({ date }) => date >= start);
-	const { latitude } = context.station;
-	return { checks, run: runSeason({ ...planned, station: undefined, known: undefined, weather, latitude }, knowledge) };
+	const planned = inYear(request, passes, days, context, knowledge);
+	return { checks, run: runSeason({ ...planned, passes }, knowledge) };
+}
+
+/** The plan beside other ways to put on its nitrogen, in the same year; none for crops whose uptake is not known. */
+export function programmesBeside(
+	{ context, request, knowledge }: BoardGround,
+	{ days, harvest }: BoardYear,
+	passes: Pass[],
+	priceOf: (product: Product) => number | undefined
+): ComparedProgramme[] {
+	if (harvest === undefined) return [];
+	const alternatives = alternativesTo(passes, context);
+	if (alternatives.length === 1) return [];
+	return compareProgrammes(
+		alternatives,
+		context,
+		inYear(request, passes, days, context, knowledge),
+		knowledge,
+		priceOf
+	);
+}
+
+/** The request in the days that are shown, from some weeks before planting or the first pass with nitrogen. */
+function inYear(
+	request: SeasonRequest,
+	passes: Pass[],
+	days: readonly BoardDay[],
+	{ plantingDate, station }: PlanContext,
+	knowledge: SeasonKnowledge
+): SeasonRequest {
+	const { start } = seasonDates({ ...request, passes }, knowledge);
+	const settled = shiftDate(plantingDate, -SETTLES_DAYS);
+	const from = start < settled ? start : settled;
+	const weather = days.filter(({ date }) => date >= from);
+	return { ...request, station: undefined, known: undefined, weather, latitude: station.latitude };
 }
 
 /** The passes with one of them, and those of its trip, on another day. */

@@ -39,7 +39,7 @@
 
 	$effect(() => {
 		chart?.setOption(option, true);
-		if (live) untrack(() => chart?.setOption(live));
+		untrack(() => live && chart?.setOption(live));
 	});
 	$effect(() => {
 		if (live) chart?.setOption(live);

@@ -5,11 +5,12 @@ import type { BoardYear } from '../board/live-season';
 import { MARGIN } from '../board/time-axis';
 import { axis, look, roundEnds, text } from './look';
 
-/** Where the two parts of the chart stand, pixels from its top. */
+/** Where the plots stand in their charts, and how high these are, pixels. */
 export const PLOT = {
 	weather: { top: 12, height: 78 },
-	nitrogen: { top: 122, height: 196 },
-	height: 326
+	weatherHeight: 98,
+	nitrogen: { top: 24, height: 196 },
+	nitrogenHeight: 230
 } as const;
 
 const NITROGEN = '#4b3f94';
@@ -17,53 +18,33 @@ const WATER = '#9db3c1';
 const COLD_C = 10;
 const MM_PER_IN = 25.4;
 const DAY_MS = 86_400_000;
+/** A curve without steps is drawn by every so many days. */
+const SMOOTH_DAYS = 3;
 
-/** What stands still while a pass is moved: scales, soil temperature and rain. */
-export function boardBase(
-	{ axis: time, days }: BoardYear,
-	unit: RunAnswer['unit'],
-	limit: number | undefined,
-	units: UnitSystem
-): EChartsCoreOption {
+/** Soil temperature and rain of the year that is shown: nothing of it moves with a pass. */
+export function weatherChart({ axis: time, days }: BoardYear, units: UnitSystem): EChartsCoreOption {
 	const x = (date: string) => (Date.parse(date) - Date.parse(time.from)) / DAY_MS;
 	const warm = (celsius: number) => (units === 'us' ? celsius * 1.8 + 32 : celsius);
 	const water = (mm: number) => (units === 'us' ? mm / MM_PER_IN : mm);
 	const shown = days.filter(({ date }) => date >= time.from);
 	const soil = roundEnds(shown.map(({ soilC }) => warm(soilC)));
 	const rain = roundEnds([0, ...shown.map(({ rainMm }) => water(rainMm))]);
-	const span = (gridIndex: number) => ({ type: 'value', gridIndex, min: 0, max: time.days, show: false });
 	const scale = (name: string, ends: typeof soil, position: 'left' | 'right') => ({
 		...axis(name, ends.min, ends.max, (ends.max - ends.min) / 2),
-		gridIndex: 0,
 		position,
 		nameGap: 38,
 		splitLine: { show: false }
 	});
-	const line = (id: string, style: object, more: object = {}) => ({
-		id,
-		type: 'line',
-		xAxisIndex: 1,
-		yAxisIndex: 2,
-		symbol: 'none',
-		data: [],
-		lineStyle: style,
-		...more
-	});
 	return {
 		animation: false,
-		grid: [
-			{ ...PLOT.weather, ...MARGIN },
-			{ ...PLOT.nitrogen, ...MARGIN }
-		],
-		xAxis: [span(0), span(1)],
+		grid: { ...PLOT.weather, ...MARGIN },
+		xAxis: { type: 'value', min: 0, max: time.days, show: false },
 		yAxis: [
 			scale(units === 'us' ? 'soil, F' : 'soil, C', soil, 'left'),
-			scale(units === 'us' ? 'rain, in' : 'rain, mm', rain, 'right'),
-			{ ...axis(`N, ${unit}`, 0, 100), gridIndex: 1, nameGap: 38 }
+			scale(units === 'us' ? 'rain, in' : 'rain, mm', rain, 'right')
 		],
 		series: [
 			{
-				id: 'rain',
 				type: 'bar',
 				yAxisIndex: 1,
 				data: shown.map(({ date, rainMm }) => [x(date), water(rainMm)]),
@@ -71,7 +52,6 @@ export function boardBase(
 				itemStyle: { color: WATER }
 			},
 			{
-				id: 'soil',
 				type: 'line',
 				data: shown.map(({ date, soilC }) => [x(date), warm(soilC)]),
 				symbol: 'none',
@@ -87,34 +67,52 @@ export function boardBase(
 						}
 					]
 				}
-			},
+			}
+		]
+	};
+}
+
+/** What stands still in the chart of nitrogen while a pass is moved. */
+export function nitrogenBase(
+	{ axis: time }: BoardYear,
+	unit: RunAnswer['unit'],
+	limit: number | undefined
+): EChartsCoreOption {
+	const line = (id: string, lineStyle: object, more: object = {}) => ({
+		id,
+		type: 'line',
+		symbol: 'none',
+		silent: true,
+		data: [],
+		lineStyle,
+		...more
+	});
+	const holds = {
+		silent: true,
+		symbol: 'none',
+		data: [
+			{
+				yAxis: limit,
+				lineStyle: { color: look.stop, type: 'dashed', width: 1.3 },
+				label: { ...text('the ground holds', look.stop, 'insideStartTop'), fontSize: 11 }
+			}
+		]
+	};
+	return {
+		animation: false,
+		grid: { ...PLOT.nitrogen, ...MARGIN },
+		xAxis: { type: 'value', min: 0, max: time.days, show: false },
+		yAxis: { ...axis(`N, ${unit}`, 0, 100), nameGap: 38 },
+		series: [
 			line('wanted', { color: look.action, width: 1 }, { areaStyle: { color: look.action, opacity: 0.13 } }),
 			line('taken', { color: look.action, width: 2.5 }),
-			line(
-				'ground',
-				{ color: NITROGEN, width: 2.5 },
-				limit === undefined
-					? {}
-					: {
-							markLine: {
-								silent: true,
-								symbol: 'none',
-								data: [
-									{
-										yAxis: limit,
-										lineStyle: { color: look.stop, type: 'dashed', width: 1.3 },
-										label: { ...text('the ground holds', look.stop, 'insideStartTop'), fontSize: 11 }
-									}
-								]
-							}
-						}
-			)
+			line('ground', { color: NITROGEN, width: 2.5 }, limit === undefined ? {} : { markLine: holds })
 		]
 	};
 }
 
 /** What follows a pass that is moved: nitrogen in the ground, wanted and taken up. */
-export function boardLive(
+export function nitrogenLive(
 	{ axis: time }: BoardYear,
 	{ days }: RunAnswer,
 	limit: number | undefined
@@ -123,12 +121,13 @@ export function boardLive(
 	const shown = days.filter(({ date }) => date >= time.from);
 	const start = shown[0] ? (Date.parse(shown[0].date) - from) / DAY_MS : 0;
 	const ends = roundEnds([0, limit ?? 0, ...shown.flatMap(({ inGround, wanted }) => [inGround, wanted])]);
-	const points = (of: (day: (typeof days)[number]) => number) => shown.map((day, at) => [start + at, of(day)]);
+	const points = (of: (day: (typeof days)[number]) => number, every = 1) =>
+		shown.flatMap((day, at) => (at % every === 0 || at === shown.length - 1 ? [[start + at, of(day)]] : []));
 	return {
-		yAxis: [{}, {}, { min: ends.min, max: ends.max, interval: ends.step }],
+		yAxis: { min: ends.min, max: ends.max, interval: ends.step },
 		series: [
-			{ id: 'wanted', data: points(({ wanted }) => wanted) },
-			{ id: 'taken', data: points(({ takenUp }) => takenUp) },
+			{ id: 'wanted', data: points(({ wanted }) => wanted, SMOOTH_DAYS) },
+			{ id: 'taken', data: points(({ takenUp }) => takenUp, SMOOTH_DAYS) },
 			{ id: 'ground', data: points(({ inGround }) => inGround) }
 		]
 	};

@@ -3,7 +3,7 @@ import { formShares } from '$core/season/nitrogen-forms';
 import { productOf } from '$core/season/plan-context';
 import type { YearKind } from '$core/season/weather/generate-weather';
 import { inSystem, valueInSystem } from '$core/units/rate-units';
-import { boardGround, comparedProgrammes } from '$lib/server/board-ground';
+import { boardGround } from '$lib/server/board-ground';
 import { currentLibrary } from '$lib/server/current-library';
 import { fieldYearOf } from '$lib/server/params';
 import { passView } from '$lib/server/pass-view';
@@ -34,7 +34,6 @@ export const load: PageServerLoad = ({ params, url }) => {
 	const { context, passes, costs, chosen, totals, crop, debt } = advice;
 	const { holdingLimit, holdingRoom } = context;
 	const kind = KINDS.find((one) => one === url.searchParams.get('weather')) ?? 'normal';
-	const ground = boardGround(advice, kind, units, library);
 	return {
 		...base,
 		season: {
@@ -48,8 +47,14 @@ export const load: PageServerLoad = ({ params, url }) => {
 						products
 					)
 				: undefined,
-			ground,
-			programmes: comparedProgrammes(advice, ground, prices, units),
+			ground: boardGround(advice, kind, units, library),
+			/** $ per short ton, by product. */
+			prices: new Map(
+				products.flatMap(({ id }) => {
+					const price = prices.get(`product:${id}`);
+					return price === undefined ? [] : [[id, price] as const];
+				})
+			),
 			limit: holdingLimit.applies ? valueInSystem(holdingLimit.value, 'lb/ac', units) : undefined,
 			station: { name: station.name, simulated: station.simulated },
 			hasStress: context.schedule?.uptake !== undefined,

@@ -11,7 +11,7 @@
 	import Board from '$lib/ui/board/Board.svelte';
 	import CheckList from '$lib/ui/board/CheckList.svelte';
 	import HarvestBalance from '$lib/ui/board/HarvestBalance.svelte';
-	import { boardYear, liveSeason, withMoved } from '$lib/ui/board/live-season';
+	import { boardYear, liveSeason, programmesBeside, withMoved } from '$lib/ui/board/live-season';
 	import PassPanel from '$lib/ui/board/PassPanel.svelte';
 	import PassTable from '$lib/ui/board/PassTable.svelte';
 	import ProgrammeTable from '$lib/ui/board/ProgrammeTable.svelte';
@@ -43,6 +43,15 @@
 	const shown = $derived(withMoved(kept, moved));
 	const year = $derived(season && boardYear(season.ground));
 	const live = $derived(season && year && liveSeason(season.ground, year, shown));
+
+	const programmes = $derived(
+		season && year
+			? programmesBeside(season.ground, year, kept, ({ id }) => season.prices.get(id)).map((one) => ({
+					...one,
+					cost: inSystem(one.cost, data.units)
+				}))
+			: []
+	);
 
 	const grave = $derived(live?.checks.find(({ pass, severity }) => pass !== undefined && severity !== 'note')?.pass);
 	const chosen = $derived(
@@ -260,8 +269,8 @@
 						<HarvestBalance run={live.run} kind={season.ground.kind} />
 					</section>{/if}
 			</div>
-			{#if season.programmes.length > 0 && live.run}
-				<ProgrammeTable programmes={season.programmes} unit={live.run.unit} kind={season.ground.kind} {take} />
+			{#if programmes.length > 0 && live.run}
+				<ProgrammeTable {programmes} unit={live.run.unit} kind={season.ground.kind} {take} />
 			{/if}
 			{#if season.hasStress}<StressPanel url={`${base}/seasons`} />{/if}
 			<PassTable
