@@ -87,7 +87,9 @@
 	<div class="right">
 		{#if message}<span class="soft small" role="status">{message}</span>{/if}
 		{#if data.undoable}
-			<button type="button" class="plain undo" title="Ctrl+Z" onclick={undo}>Undo: {data.undoable.label}</button>
+			<button type="button" class="plain undo" title={`Undo: ${data.undoable.label} (Ctrl+Z)`} onclick={undo}
+				>Undo: {data.undoable.label}</button
+			>
 		{/if}
 		<button type="button" class="plain" onclick={switchUnits} aria-label="Switch units">
 			{data.settings.units === 'us' ? 'lb/ac' : 'kg/ha'}
@@ -137,7 +139,7 @@
 		align-items: center;
 	}
 	.undo {
-		max-width: 22rem;
+		max-width: min(22rem, 60vw);
 		overflow: hidden;
 		text-overflow: ellipsis;
 		white-space: nowrap;
@@ -160,6 +162,18 @@
 		background: var(--sheet);
 		padding: 0.4rem 0.8rem;
 		z-index: 60;
+	}
+	@media (min-width: 1100px) and (max-width: 1500px) {
+		.undo {
+			max-width: 11rem;
+		}
+	}
+	@media (max-width: 700px) {
+		.right {
+			flex-wrap: wrap;
+			gap: 0.3rem 0.9rem;
+			margin-left: 0;
+		}
 	}
 	@media (min-width: 1100px) {
 		.top {

@@ -100,7 +100,7 @@
 <style>
 	.finder {
 		position: relative;
-		width: 20rem;
+		width: clamp(15rem, 19vw, 20rem);
 		max-width: 100%;
 	}
 	input {

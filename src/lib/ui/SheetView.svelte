@@ -6,11 +6,12 @@
 	import { inSystem, unitInSystem } from '$core/units/rate-units';
 	import { longDate } from './dates';
 	import Quantity from './Quantity.svelte';
+	import { sheetWarnings } from '$core/sheet/sheet-warnings';
 	import Severity from './Severity.svelte';
 
 	const { content, number }: { content: SheetContent; number: number | undefined } = $props();
 
-	const warnings = $derived([...content.checks, ...content.findings].filter(({ severity }) => severity !== 'note'));
+	const warnings = $derived(sheetWarnings(content));
 </script>
 
 <article aria-label="Sheet">

@@ -53,8 +53,7 @@
 	}
 
 	async function usualCeiling(): Promise<void> {
-		const { besideSeed: _own, ...rest } = data.rules;
-		if (await keep(rest)) ceiling = { usual: '', sandy: '' };
+		if (await keep({ noGo: data.rules.noGo })) ceiling = { usual: '', sandy: '' };
 	}
 </script>
 

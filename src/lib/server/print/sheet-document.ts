@@ -1,3 +1,4 @@
+import { sheetWarnings } from '../../../core/sheet/sheet-warnings';
 import { placementText } from '../../../core/season/placement-text';
 import { format, parseISO } from 'date-fns';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
@@ -138,8 +139,8 @@ function soilTest({ soil }: SheetContent): Content[] {
 	return [{ text: soil.source, margin: [0, 0, 0, 2] }, ...(rows.length > 0 ? [table] : [])];
 }
 
-function warnings({ checks, findings }: SheetContent): Content[] {
-	const grave = [...checks, ...findings].filter(({ severity }) => severity !== 'note');
+function warnings(content: SheetContent): Content[] {
+	const grave = sheetWarnings(content);
 	if (grave.length === 0) return [];
 	return [
 		{ text: 'To mind', style: 'head' },

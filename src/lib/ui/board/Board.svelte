@@ -35,7 +35,7 @@
 	/** Where the plot of nitrogen begins, and the lanes of passes under it, pixels from the top. */
 	const NITROGEN_FROM = PLOT.weatherHeight + PLOT.nitrogen.top;
 	const LANES_FROM = PLOT.weatherHeight + PLOT.nitrogenHeight + 24;
-	const CARD = 158;
+	const CARD = 174;
 	const LETTER = 6.6;
 
 	let width = $state(900);
@@ -54,7 +54,9 @@
 	);
 	const planting = $derived({ name: 'sown', main: true, x: x(ground.context.plantingDate), width: 5 * LETTER });
 	const labels = $derived(labelsThatFit([planting, ...stages]));
-	const months = $derived(monthsOn(year.axis).map(({ date, name }) => ({ name, x: x(date) })));
+	const months = $derived(
+		labelsThatFit(monthsOn(year.axis).map(({ date, name }) => ({ name, x: x(date), width: 24 })))
+	);
 	const best = $derived.by(() => {
 		const meant = ground.context.stages?.window;
 		const on = (name: string | undefined) => year.stages.find((stage) => stage.name === name)?.date;

@@ -41,7 +41,7 @@
 <style>
 	.check {
 		display: grid;
-		grid-template-columns: 3.6rem 1fr;
+		grid-template-columns: 3.6rem minmax(0, 1fr);
 		gap: 0.4rem;
 		padding: 0.45rem 0;
 		border-bottom: 1px solid var(--rule);
@@ -50,5 +50,9 @@
 	.remedies {
 		margin-top: 0.4rem;
 		gap: 0.4rem;
+	}
+	.remedies :global(.bx--btn) {
+		max-width: 100%;
+		padding-right: 1rem;
 	}
 </style>

@@ -7,7 +7,7 @@ import { stageDates, usualTemperatures, type StageDate } from '$core/season/stag
 import { tripOf } from '$core/season/trips';
 import { generateWeather, type YearKind } from '$core/season/weather/generate-weather';
 import { shiftDate, withKnown } from '$core/season/weather/season-weather';
-import type { Pass, PassCheck, Product, SeasonRequest, WeatherDay } from '$core/schema-types';
+import type { Pass, PassCheck, Product, SeasonRequest, Station, WeatherDay } from '$core/schema-types';
 import { axisOver, type TimeAxis } from './time-axis';
 
 /** What the board stands on; nothing of it changes while a pass is moved. */
@@ -42,7 +42,9 @@ export interface LiveSeason {
 
 /** Days before the axis with which the soil's temperature and water settle in. */
 const RUN_IN_DAYS = 30;
-const SEED = 1;
+/** Of so many made-up years the one is shown whose early season is nearest to usual in warmth. */
+const YEARS_TO_CHOOSE = 12;
+const EARLY_SEASON_DAYS = 60;
 /** A run begins so many days before planting, whatever is planned, so that plans can be compared. */
 const SETTLES_DAYS = 21;
 /** Where nothing tells when a crop is done, days from planting. */
@@ -56,7 +58,7 @@ export function boardYear({ context, request, knowledge, kind }: BoardGround): B
 	const end = harvest ?? usual.at(-1)?.date ?? shiftDate(plantingDate, USUAL_SEASON_DAYS);
 	const axis = axisOver([plantingDate, end, ...request.passes.map(({ date }) => date)]);
 	const from = shiftDate(axis.from, -RUN_IN_DAYS);
-	const made = generateWeather(station, from, axis.days + RUN_IN_DAYS + 1, SEED, kind);
+	const made = typicalYear(station, from, axis.days + RUN_IN_DAYS + 1, plantingDate, kind);
 	const weather = withKnown(made, [...context.weather.days.values()]);
 	let soilC = (weather[0]!.minC + weather[0]!.maxC) / 2;
 	const days = weather.map((day) => {
@@ -66,6 +68,20 @@ export function boardYear({ context, request, knowledge, kind }: BoardGround): B
 	const byDate = new Map(weather.map((day) => [day.date, day]));
 	const temperatures = (date: string) => byDate.get(date) ?? usualTemperatures(station)(date);
 	return { axis, days, stages: known ? stageDates(known, plantingDate, temperatures) : [], harvest };
+}
+
+function typicalYear(station: Station, from: string, days: number, plantingDate: string, kind: YearKind): WeatherDay[] {
+	const usual = usualTemperatures(station);
+	const until = shiftDate(plantingDate, EARLY_SEASON_DAYS);
+	const offBy = (year: readonly WeatherDay[]) => {
+		const early = year.filter(({ date }) => date >= plantingDate && date < until);
+		const mean = ({ minC, maxC }: { minC: number; maxC: number }) => (minC + maxC) / 2;
+		return Math.abs(early.reduce((sum, day) => sum + mean(day) - mean(usual(day.date)), 0));
+	};
+	const years = Array.from({ length: YEARS_TO_CHOOSE }, (_, seed) =>
+		generateWeather(station, from, days, seed + 1, kind)
+	);
+	return years.reduce((best, year) => (offBy(year) < offBy(best) ? year : best));
 }
 
 /** What the rules and the daily model say of a plan. */

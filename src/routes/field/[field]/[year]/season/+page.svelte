@@ -69,7 +69,7 @@
 		if (!chosenPass || !season || !year) return undefined;
 		if (chosenPass.date < season.plantingDate) return 'before planting';
 		const at = stageOn(year.stages, chosenPass.date)?.name;
-		return at ? `about ${at}` : 'after planting';
+		return `${at ? `about ${at}` : 'after planting'} in the year shown`;
 	});
 
 	async function propose(): Promise<void> {
