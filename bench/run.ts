@@ -10,6 +10,7 @@ const MOST_BENT = 0.15;
 const LEAST_TIMES_R = 50;
 const MOST_BOOTSTRAP_MS = 300;
 const MOST_PRICE_MS = 50;
+const MOST_BOARD_MS = 50;
 const MOST_SEASON_MS = 2;
 const MOST_SEASONS_MS = 2000;
 
@@ -108,6 +109,19 @@ function benchPrices(): boolean {
 	return report('a price that moves, p95', p95!, 'ms', MOST_PRICE_MS);
 }
 
+/** A pass that is moved on the season board, by key and by mouse, by a browser trace. */
+function benchBoard(): boolean[] {
+	const text = execFileSync('npx', ['--no-install', 'tsx', 'bench/board-drag.ts'], { encoding: 'utf8' });
+	const { keys, moves, days, keyMedian, keyP95, moveMedian, moveP95 } = JSON.parse(text) as Record<string, number>;
+	console.log(
+		`       ${keys} keys and ${moves} moves over ${days} days: medians ${keyMedian!.toFixed(0)} and ${moveMedian!.toFixed(0)} ms`
+	);
+	return [
+		report('a pass moved by key on the board, p95', keyP95!, 'ms', MOST_BOARD_MS),
+		report('a pass dragged on the board, p95', moveP95!, 'ms', MOST_BOARD_MS)
+	];
+}
+
 /** The daily model: one season with its made-up weather, and 200 seasons of three programmes in a worker. */
 function benchSeason(): boolean[] {
 	const text = execFileSync('npx', ['--no-install', 'tsx', 'bench/season.ts'], { encoding: 'utf8' });
@@ -125,6 +139,7 @@ const met = [
 	...benchZones(),
 	...benchFits(),
 	benchPrices(),
+	...benchBoard(),
 	...benchSeason()
 ];
 process.exitCode = met.every(Boolean) ? 0 : 1;

@@ -49,11 +49,13 @@ test('a newcomer goes from the roster to the grower’s sheet, and a reload lose
 	// The season: after planting the crop makes room, so that one pass in June is enough; before it the ground holds 160.
 	await page.getByRole('link', { name: 'Plan the season with these rates' }).click();
 	await page.getByRole('button', { name: 'Propose passes' }).click();
-	const sideDress = page.getByRole('row', { name: /Side-dress at V5 to V7/ });
-	await expect(sideDress).toContainText(/room for\s*200/);
+	await page.getByRole('button', { name: /^Side-dress at V5 to V7 on/ }).click();
+	await expect(page.getByRole('region', { name: 'The chosen pass' })).toContainText(
+		/Room that day\s*200/
+	);
 	await page.reload();
 	await hydrated(page);
-	await expect(page.locator('table.passes tbody tr')).toHaveCount(4);
+	await expect(page.getByRole('region', { name: 'All passes' }).locator('tbody tr')).toHaveCount(4);
 
 	// The sheet, issued and printed.
 	await page.getByRole('link', { name: 'To the grower’s sheet' }).click();

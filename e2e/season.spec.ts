@@ -282,7 +282,9 @@ test('a daily weather file: faults are named and nothing is kept, then it is tak
 	const form = page.getByRole('region', { name: 'Weather file' });
 	const take = form.getByRole('button', { name: 'Take it in' });
 	const file = (csv: string | Buffer) =>
-		form.getByLabel('File', { exact: true }).setInputFiles({ name: 'days.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+		form
+			.getByLabel('File', { exact: true })
+			.setInputFiles({ name: 'days.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
 	await take.click();
 	await expect(form.getByRole('alert')).toHaveText('Give the station a name.');
 	await form.getByLabel('Station').fill('Our yard');

@@ -120,7 +120,7 @@ export function seasonDates(
 	return {
 		start: request.weather?.[0]?.date ?? shiftDate(first, -RUN_IN_DAYS),
 		planting,
-		harvest: shiftDate(planting, Math.round(uptake.halfwayDays + UPTAKE_ENDS / uptake.perDay))
+		harvest: shiftDate(planting, uptake.harvestDays ?? Math.round(uptake.halfwayDays + UPTAKE_ENDS / uptake.perDay))
 	};
 }
 

@@ -3,10 +3,15 @@ import { mineralNitrogen } from '../../core/reading/mineral-nitrogen';
 import { readOrganicMatter } from '../../core/reading/organic-matter';
 import { readSoilPh } from '../../core/reading/ph-scale';
 import type { YearKind } from '../../core/season/weather/generate-weather';
-import type { SeasonRequest } from '../../core/schema-types';
+import type { NitrogenTerms, SeasonRequest } from '../../core/schema-types';
 import type { UnitSystem } from '../../core/units/rate-units';
 import type { Advice } from './field-year';
 import type { Library } from './knowledge';
+import type { FieldYearRow } from './stores/field-years';
+
+function termsOf({ nitrogen }: FieldYearRow): NitrogenTerms {
+	return nitrogen === null ? {} : (JSON.parse(nitrogen) as NitrogenTerms);
+}
 
 /** The request that the command line would take for the plan of this field, in a made-up year of a kind. */
 export function seasonRequestOf(advice: Advice, kind: YearKind, units: UnitSystem, library: Library): SeasonRequest {
@@ -22,7 +27,8 @@ export function seasonRequestOf(advice: Advice, kind: YearKind, units: UnitSyste
 			drainage: site.field.drainage,
 			organicMatterPercent: numberOf(readOrganicMatter(site.layers)),
 			soilPh: numberOf(readSoilPh(site.layers, 'water')),
-			nitrateLbAc: numberOf(mineralNitrogen(site.layers))
+			nitrateLbAc: numberOf(mineralNitrogen(site.layers)),
+			coverKilledOn: termsOf(goal).coverKilledOn
 		}),
 		crop: known({
 			id: goal.crop,

@@ -62,6 +62,6 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 		return { ...base, severity: 'stop', text, remedies: [movedTo(pass, later), toSpring] };
 	}
 	if (guarded) return undefined;
-	const text = `Ammonium waits over winter from ${pass.date}; a nitrification inhibitor is the insurance, worth more the warmer the soil and the longer the wait.`;
+	const text = `Ammonium waits over winter from ${pass.date}; a nitrification inhibitor is the insurance, at the price of two or three bushels of corn, worth more the warmer the soil and the longer the wait.`;
 	return { ...base, severity: 'mind', text, remedies: [guardedBy(pass, 'nitrification inhibitor'), toSpring] };
 }

@@ -32,9 +32,13 @@
 	const { ground, year, live, kept, shown, done, limit, units, selected, choose, show, keep, drop }: Props = $props();
 
 	const LANE = 50;
+	/** Room for the stages alone, where no nitrogen is drawn, pixels. */
+	const NO_NITROGEN = 20;
 	/** Where the plot of nitrogen begins, and the lanes of passes under it, pixels from the top. */
 	const NITROGEN_FROM = PLOT.weatherHeight + PLOT.nitrogen.top;
-	const LANES_FROM = PLOT.weatherHeight + PLOT.nitrogenHeight + 24;
+	const plotHeight = $derived(live.run ? PLOT.nitrogen.height : NO_NITROGEN);
+	const monthsAt = $derived(NITROGEN_FROM + plotHeight + 8);
+	const lanesFrom = $derived(monthsAt + 26);
 	const CARD = 174;
 	const LETTER = 6.6;
 
@@ -49,11 +53,13 @@
 
 	const stages = $derived(
 		year.stages
-			.map(({ name, date, main }) => ({ name, main, x: x(date), width: name.length * LETTER }))
+			.map(({ name, date, main }) => ({ name: name.replace(/ \(.*/, ''), main, x: x(date) }))
+			.map((stage) => ({ ...stage, width: stage.name.length * LETTER }))
 			.filter((stage) => stage.x > MARGIN.left && stage.x < plotRight)
 	);
 	const planting = $derived({ name: 'sown', main: true, x: x(ground.context.plantingDate), width: 5 * LETTER });
-	const labels = $derived(labelsThatFit([planting, ...stages]));
+	const marks = $derived(ground.context.crop.perennial ? stages : [planting, ...stages]);
+	const labels = $derived(labelsThatFit(marks));
 	const months = $derived(
 		labelsThatFit(monthsOn(year.axis).map(({ date, name }) => ({ name, x: x(date), width: 24 })))
 	);
@@ -75,7 +81,7 @@
 			})
 		)
 	);
-	const height = $derived(LANES_FROM + (Math.max(-1, ...lanes) + 1) * LANE + 4);
+	const height = $derived(lanesFrom + (Math.max(-1, ...lanes) + 1) * LANE + 4);
 	const severityOf = (id: string) => live.checks.find(({ pass }) => pass === id)?.severity;
 
 	function brings(pass: Pass): string {
@@ -86,11 +92,11 @@
 		return carried.join(' ') || (pass.unit === 'short ton/ac' ? 'lime' : pass.placement);
 	}
 
-	const label = $derived(
-		live.run
-			? `Nitrogen in the ground against what the crop wants, day by day in a ${ground.kind} made-up year: ${formatNumber(Math.round(live.run.balance.takenUp), unit)} of ${formatNumber(Math.round(live.run.balance.wanted), unit)} ${unit} taken up, ${live.run.balance.shortDays} days short.`
-			: 'No uptake of nitrogen is known for this crop.'
-	);
+	const label = $derived.by(() => {
+		const { takenUp = 0, wanted = 0, shortDays = 0 } = live.run?.balance ?? {};
+		const whole = (value: number) => formatNumber(Math.round(value), unit);
+		return `Nitrogen in the ground against what the crop wants, day by day in a ${ground.kind} made-up year: ${whole(takenUp)} of ${whole(wanted)} ${unit} taken up, ${shortDays} days short.`;
+	});
 </script>
 
 <div class="legend small soft" aria-hidden="true">
@@ -109,17 +115,17 @@
 			style:left={`${best.left}px`}
 			style:width={`${best.width}px`}
 			style:top={`${NITROGEN_FROM}px`}
-			style:height={`${PLOT.nitrogen.height}px`}
+			style:height={`${plotHeight}px`}
 		>
 			<span>{best.label}</span>
 		</div>
 	{/if}
-	{#each [planting, ...stages].filter(({ main }) => main) as stage (stage.name)}
+	{#each marks.filter(({ main }) => main) as stage (stage.name)}
 		<div
 			class="stage"
 			style:left={`${stage.x}px`}
 			style:top={`${NITROGEN_FROM}px`}
-			style:height={`${PLOT.nitrogen.height}px`}
+			style:height={`${plotHeight}px`}
 		></div>
 	{/each}
 	{#each labels as stage (stage.name)}
@@ -128,18 +134,16 @@
 		>
 	{/each}
 	{#each months as month (month.x)}
-		<span
-			class="month small"
-			style:left={`${month.x}px`}
-			style:top={`${PLOT.weatherHeight + PLOT.nitrogenHeight - 2}px`}>{month.name}</span
-		>
+		<span class="month small" style:left={`${month.x}px`} style:top={`${monthsAt}px`}>{month.name}</span>
 	{/each}
 	<div class="chart" style:top="0">
 		<Chart option={weather} height={`${PLOT.weatherHeight}px`} label="Soil temperature and rain over the season." />
 	</div>
-	<div class="chart" style:top={`${PLOT.weatherHeight}px`}>
-		<Chart option={base} live={moving} moving height={`${PLOT.nitrogenHeight}px`} {label} />
-	</div>
+	{#if live.run}
+		<div class="chart" style:top={`${PLOT.weatherHeight}px`}>
+			<Chart option={base} live={moving} moving height={`${PLOT.nitrogenHeight}px`} {label} />
+		</div>
+	{/if}
 	{#each shown as pass, at (pass.id)}
 		{@const day = x(pass.date)}
 		{@const right = atRight(day)}
@@ -148,7 +152,7 @@
 			class:selected={pass.id === selected}
 			style:transform={`translateX(${day}px)`}
 			style:top={`${NITROGEN_FROM}px`}
-			style:height={`${LANES_FROM + lanes[at]! * LANE - NITROGEN_FROM}px`}
+			style:height={`${lanesFrom + lanes[at]! * LANE - NITROGEN_FROM}px`}
 		></div>
 		<PassCard
 			{pass}
@@ -157,7 +161,7 @@
 			selected={pass.id === selected}
 			done={done.has(pass.id)}
 			left={right ? day - cardWidth : day}
-			top={LANES_FROM + lanes[at]! * LANE}
+			top={lanesFrom + lanes[at]! * LANE}
 			width={cardWidth}
 			atRight={right}
 			dateAfter={(pixels) => dateAt(year.axis, x(kept[at]!.date) + pixels, width)}
@@ -224,7 +228,7 @@
 	}
 	.window span {
 		position: absolute;
-		bottom: 2px;
+		top: 2px;
 		left: 4px;
 		font-size: 0.78rem;
 		color: var(--accent-ink);

@@ -75,7 +75,7 @@
 			<dd><Quantity answer={amount} /></dd>
 		{/each}
 		{#if room.applies}
-			<dt>Room in the ground that day</dt>
+			<dt>Room that day</dt>
 			<dd><Quantity answer={room} /></dd>
 		{/if}
 		<dt>Cost</dt>

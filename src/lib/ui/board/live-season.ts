@@ -56,7 +56,9 @@ export function boardYear({ context, request, knowledge, kind }: BoardGround): B
 	const usual = known ? stageDates(known, plantingDate, usualTemperatures(station)) : [];
 	const harvest = schedule?.uptake ? seasonDates(request, knowledge).harvest : undefined;
 	const end = harvest ?? usual.at(-1)?.date ?? shiftDate(plantingDate, USUAL_SEASON_DAYS);
-	const axis = axisOver([plantingDate, end, ...request.passes.map(({ date }) => date)]);
+	// An orchard has no planting in the year, but a spring.
+	const begin = context.crop.perennial ? (usual[0]?.date ?? plantingDate) : plantingDate;
+	const axis = axisOver([begin, end, ...request.passes.map(({ date }) => date)]);
 	const from = shiftDate(axis.from, -RUN_IN_DAYS);
 	const made = typicalYear(station, from, axis.days + RUN_IN_DAYS + 1, plantingDate, kind);
 	const weather = withKnown(made, [...context.weather.days.values()]);

@@ -28,6 +28,7 @@
 	type Key = (typeof POUNDS)[number]['key'] | (typeof WATER)[number]['key'];
 	let timing = $state<string>(untrack(() => terms.timing ?? ''));
 	let fields = $state<Record<Key, string>>(untrack(start));
+	let coverKilledOn = $state(untrack(() => terms.coverKilledOn ?? ''));
 	let problem = $state('');
 
 	function start(): Record<Key, string> {
@@ -58,6 +59,7 @@
 		const next: NitrogenTerms = {
 			...(terms.objective ? { objective: terms.objective } : {}),
 			...(terms.toleranceDollars === undefined ? {} : { toleranceDollars: terms.toleranceDollars }),
+			...(coverKilledOn === '' ? {} : { coverKilledOn }),
 			...(timing === '' ? {} : { timing: timing as NonNullable<NitrogenTerms['timing']> })
 		};
 		for (const [field, us, most] of [
@@ -86,6 +88,7 @@
 		{#each WATER as { key, label } (key)}
 			<TextInput size="sm" labelText={label} inputmode="decimal" bind:value={fields[key]} />
 		{/each}
+		<TextInput size="sm" type="date" labelText="Cereal cover crop killed on" bind:value={coverKilledOn} />
 	</div>
 	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	<div class="row">

@@ -54,8 +54,12 @@
 	);
 
 	const grave = $derived(live?.checks.find(({ pass, severity }) => pass !== undefined && severity !== 'note')?.pass);
+	/** The one that is chosen, else where the adviser should look first. */
 	const chosen = $derived(
-		records.find(({ plan }) => plan.id === chosenId) ?? records.find(({ plan }) => plan.id === grave) ?? records[0]
+		records.find(({ plan }) => plan.id === chosenId) ??
+			records.find(({ plan }) => plan.id === grave) ??
+			records.find(({ doneOn }) => doneOn === null) ??
+			records[0]
 	);
 	const chosenPass = $derived(shown.find(({ id }) => id === chosen?.plan.id));
 	const nameOf = (id: string) => records.find(({ plan }) => plan.id === id)?.plan.label;
@@ -67,7 +71,7 @@
 	});
 	const stage = $derived.by(() => {
 		if (!chosenPass || !season || !year) return undefined;
-		if (chosenPass.date < season.plantingDate) return 'before planting';
+		if (!season.ground.context.crop.perennial && chosenPass.date < season.plantingDate) return 'before planting';
 		const at = stageOn(year.stages, chosenPass.date)?.name;
 		return `${at ? `about ${at}` : 'after planting'} in the year shown`;
 	});
@@ -151,7 +155,8 @@
 			<div>
 				<h1>The season of {season.cropName.toLowerCase()}</h1>
 				<p class="soft">
-					Planting {longDate(season.plantingDate)}. On one day the ground takes
+					{#if !season.ground.context.crop.perennial}Planting {longDate(season.plantingDate)}.{/if} On one day the ground
+					takes
 					{#if season.ceiling.applies}<Quantity answer={season.ceiling} /> of nitrogen.{:else}an unknown amount of
 						nitrogen, because
 						{season.ceiling.reason}.{/if}
