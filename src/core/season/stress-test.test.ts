@@ -132,6 +132,7 @@ describe('over many seasons', () => {
 		expect(early.lost.wet).toBeGreaterThan(early.lost.dry);
 		expect(early.missing.wet).toBeGreaterThanOrEqual(split.missing.wet);
 		expect(early.lost.high).toBeGreaterThanOrEqual(early.lost.mean);
+		expect(early.lost.low).toBeLessThanOrEqual(early.lost.mean);
 	});
 	it('is the same each time', () => expect(outcomes(8)).toEqual(outcomes(8)));
 });

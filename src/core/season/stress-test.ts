@@ -17,7 +17,8 @@ export interface Spread {
 	mean: number;
 	wet: number;
 	dry: number;
-	/** One season in ten lies above this. */
+	/** One season in ten lies below the one, one in ten above the other. */
+	low: number;
 	high: number;
 }
 
@@ -107,6 +108,7 @@ function spreadOf(values: readonly number[], wet: readonly number[], dry: readon
 		mean: mean(values),
 		wet: mean(wet.map((at) => values[at]!)),
 		dry: mean(dry.map((at) => values[at]!)),
+		low: sorted[Math.floor(values.length * TENTH)]!,
 		high: sorted[Math.min(values.length - 1, Math.floor(values.length * (1 - TENTH)))]!
 	};
 }

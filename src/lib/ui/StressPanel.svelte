@@ -52,7 +52,10 @@
 </script>
 
 {#snippet spread(one: Spread)}
-	<td class="num"><strong>{number(one.mean)}</strong></td>
+	<td class="num">
+		<strong>{number(one.mean)}</strong>
+		<div class="small soft nowrap">{number(one.low)} to {number(one.high)}</div>
+	</td>
 	<td class="num soft">{number(one.wet)}</td>
 	<td class="num soft">{number(one.dry)}</td>
 {/snippet}
@@ -61,7 +64,7 @@
 	<h2>Many seasons</h2>
 	<p class="soft small">
 		The same nitrogen put on in other ways, over {SEASONS} made-up seasons: means of all, of the wettest and of the driest
-		fifth.
+		fifth; under the mean, eight seasons of ten.
 	</p>
 	<div class="row">
 		<Button size="small" kind="tertiary" disabled={progress !== undefined} onclick={run}>Try {SEASONS} seasons</Button>
@@ -129,6 +132,9 @@
 	}
 	.ledger {
 		margin-top: 0.8rem;
+	}
+	.nowrap {
+		white-space: nowrap;
 	}
 	.problem {
 		color: var(--stop);

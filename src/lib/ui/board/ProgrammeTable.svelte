@@ -1,6 +1,5 @@
 <!-- The plan beside other ways to put on the same nitrogen, in the year that is shown. -->
 <script lang="ts">
-	import { Button } from 'carbon-components-svelte';
 	import type { Answer } from '$core/figure/figure';
 	import type { ComparedProgramme } from '$core/season/compare-programmes';
 	import type { RunAnswer } from '$core/season/run-season';
@@ -60,7 +59,8 @@
 							{#if stops + minds === 0}<span class="soft">none</span>{/if}
 						</td>
 						<td>
-							{#if at > 0}<Button size="small" kind="ghost" onclick={() => take(programme)}>Take this one</Button>{/if}
+							{#if at > 0}<button type="button" class="plain" onclick={() => take(programme)}>Take this one</button
+								>{/if}
 						</td>
 					</tr>
 				{/each}
