@@ -50,9 +50,7 @@ test('a newcomer goes from the roster to the grower’s sheet, and a reload lose
 	await page.getByRole('link', { name: 'Plan the season with these rates' }).click();
 	await page.getByRole('button', { name: 'Propose passes' }).click();
 	await page.getByRole('button', { name: /^Side-dress at V5 to V7 on/ }).click();
-	await expect(page.getByRole('region', { name: 'The chosen pass' })).toContainText(
-		/Room that day\s*200/
-	);
+	await expect(page.getByRole('region', { name: 'The chosen pass' })).toContainText(/Room that day\s*200/);
 	await page.reload();
 	await hydrated(page);
 	await expect(page.getByRole('region', { name: 'All passes' }).locator('tbody tr')).toHaveCount(4);
