@@ -4,16 +4,24 @@ import { validator } from '../src/core/check/validator';
 import { advise } from '../src/core/rates/advise';
 import { fitTrial } from '../src/core/rates/nitrogen/response/answer-fit';
 import { answerSeason } from '../src/core/season/answer-season';
-import type { AdviseRequest, FitRequest, SeasonRequest } from '../src/core/schema-types';
+import { solveBlend } from '../src/core/supply/blend/solve-blend';
+import { loadSolver } from '../src/core/supply/blend/solver';
+import type { AdviseRequest, BlendRequest, FitRequest, SeasonRequest } from '../src/core/schema-types';
 import { theLibrary } from '../src/lib/server/knowledge';
 import { today } from '../src/lib/server/today';
 
 const asAdviseRequest = validator<AdviseRequest>('advise-request');
 const asSeasonRequest = validator<SeasonRequest>('season-request');
+const asBlendRequest = validator<BlendRequest>('blend-request');
 const asFitRequest = validator<FitRequest>('fit-request');
 
+/** What each verb answers, at once or in a while. */
 const VERBS: Record<string, (request: unknown) => unknown> = {
 	advise: (request) => advise(asAdviseRequest(request), theLibrary(), today()),
+	blend: async (request) => {
+		const problem = asBlendRequest(request);
+		return solveBlend(problem, await loadSolver());
+	},
 	fit: (request) => fitTrial(asFitRequest(request)),
 	season: (request) => answerSeason(asSeasonRequest(request), theLibrary())
 };
@@ -33,7 +41,7 @@ export async function main([verb = '', ...rest]: string[]): Promise<number> {
 		return verb === '--help' ? 0 : 2;
 	}
 	try {
-		write(run(parse(await text(process.stdin))));
+		write(await run(parse(await text(process.stdin))));
 		return 0;
 	} catch (error) {
 		if (!(error instanceof InputError)) throw error;

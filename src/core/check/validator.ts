@@ -19,6 +19,8 @@ import sheet from '../../../schemas/sheet.schema.json';
 import sample from '../../../schemas/sample.schema.json';
 import seasonAnswer from '../../../schemas/season-answer.schema.json';
 import seasonRequest from '../../../schemas/season-request.schema.json';
+import blendAnswer from '../../../schemas/blend-answer.schema.json';
+import blendRequest from '../../../schemas/blend-request.schema.json';
 import seasonLimits from '../../../schemas/season-limits.schema.json';
 import houseRules from '../../../schemas/house-rules.schema.json';
 import stages from '../../../schemas/stages.schema.json';
@@ -36,6 +38,8 @@ const SCHEMAS = [
 	products,
 	schedules,
 	seasonModel,
+	blendRequest,
+	blendAnswer,
 	seasonLimits,
 	stages,
 	houseRules,
