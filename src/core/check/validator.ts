@@ -21,6 +21,7 @@ import seasonAnswer from '../../../schemas/season-answer.schema.json';
 import seasonRequest from '../../../schemas/season-request.schema.json';
 import blendAnswer from '../../../schemas/blend-answer.schema.json';
 import blendRequest from '../../../schemas/blend-request.schema.json';
+import manures from '../../../schemas/manures.schema.json';
 import seasonLimits from '../../../schemas/season-limits.schema.json';
 import houseRules from '../../../schemas/house-rules.schema.json';
 import stages from '../../../schemas/stages.schema.json';
@@ -40,6 +41,7 @@ const SCHEMAS = [
 	seasonModel,
 	blendRequest,
 	blendAnswer,
+	manures,
 	seasonLimits,
 	stages,
 	houseRules,

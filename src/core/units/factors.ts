@@ -4,6 +4,12 @@
 export const KG_PER_LB = 0.45359237;
 /** Hectares in an international acre: 4046.8564224 m2, exact by definition. */
 export const HA_PER_ACRE = 0.40468564224;
+/** Grams in a pound, from the same definition. */
+export const G_PER_LB = 1000 * KG_PER_LB;
+/** Pounds in a short ton. */
+export const LB_PER_SHORT_TON = 2000;
+/** Square feet in an acre: 66 x 660, exact by definition. */
+export const FT2_PER_ACRE = 43_560;
 /** Centimetres in an inch, exact by definition (1959). */
 export const CM_PER_IN = 2.54;
 

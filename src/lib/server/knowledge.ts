@@ -10,6 +10,7 @@ import type {
 	CautionList,
 	CropList,
 	HouseRules,
+	ManureList,
 	RainOutlook,
 	Product,
 	ProductList,
@@ -35,6 +36,7 @@ export interface Library extends Knowledge {
 	cautions: CautionList;
 	seasonModel: SeasonModel;
 	seasonLimits: SeasonLimits;
+	manures: ManureList;
 	stages: readonly CropStages[];
 	stations: readonly Station[];
 	/** Whose weather stands for the district, what it measured, and what is expected of the next days. */
@@ -64,6 +66,7 @@ export function readLibrary(folder: string): Library {
 		...reference<ScheduleList>('schedules'),
 		cautions: reference<CautionList>('cautions'),
 		seasonModel: reference<SeasonModel>('season-model'),
+		manures: reference<ManureList>('manures'),
 		seasonLimits: reference<SeasonLimits>('season-limits'),
 		stages: reference<StageList>('stages').crops,
 		stations,

@@ -1,0 +1,92 @@
+import type { Pass, Product } from '../schema-types';
+import { LB_PER_SHORT_TON } from '../units/factors';
+
+/** An open pass of a field, as an order sees it. */
+export interface OpenPass {
+	fieldId: string;
+	field: string;
+	grower: string;
+	/** Undefined where it is not known. */
+	acres: number | undefined;
+	pass: Pick<Pass, 'product' | 'rate' | 'unit' | 'date' | 'label'>;
+}
+
+/** What one field takes of a product. */
+export interface OrderPart {
+	fieldId: string;
+	field: string;
+	grower: string;
+	pounds: number;
+	/** Its first pass with the product. */
+	firstDate: string;
+}
+
+/** What the book takes of a product. */
+export interface OrderLine {
+	product: Product;
+	/** lb over all fields with a known area: the sum of the parts. */
+	pounds: number;
+	gallons: number | undefined;
+	/** In steps that can be bought, no less than what is needed. */
+	toBuy: { amount: number; unit: 'short tons' | 'gal' };
+	parts: OrderPart[];
+	/** Fields left out because their area is not known. */
+	withoutArea: string[];
+	firstDate: string;
+}
+
+/** What can be bought: dry goods and lime by a tenth of a ton, liquids by ten gallons; trade practice. */
+const STEP = { tons: 0.1, gallons: 10 } as const;
+/** Sums of decimals may pass a step by a hair. */
+const SLACK = 1e-9;
+
+/** The order of a book: each product once, with what each field takes; in order of the first pass that needs it. */
+export function orderOf(open: readonly OpenPass[], products: readonly Product[]): OrderLine[] {
+	const byProduct = new Map<string, OpenPass[]>();
+	for (const one of open) {
+		const list = byProduct.get(one.pass.product);
+		if (list) list.push(one);
+		else byProduct.set(one.pass.product, [one]);
+	}
+	const cards = new Map(products.map((product) => [product.id, product]));
+	return [...byProduct]
+		.map(([id, passes]) => lineOf(cards.get(id)!, passes))
+		.sort((a, b) => a.firstDate.localeCompare(b.firstDate));
+}
+
+function lineOf(product: Product, passes: readonly OpenPass[]): OrderLine {
+	const parts = new Map<string, OrderPart>();
+	const withoutArea = new Set<string>();
+	for (const { fieldId, field, grower, acres, pass } of passes) {
+		if (acres === undefined) {
+			withoutArea.add(field);
+			continue;
+		}
+		const pounds = (pass.unit === 'lb/ac' ? pass.rate : pass.rate * LB_PER_SHORT_TON) * acres;
+		const part = parts.get(fieldId);
+		if (!part) parts.set(fieldId, { fieldId, field, grower, pounds, firstDate: pass.date });
+		else {
+			part.pounds += pounds;
+			if (pass.date < part.firstDate) part.firstDate = pass.date;
+		}
+	}
+	const list = [...parts.values()];
+	const pounds = list.reduce((sum, part) => sum + part.pounds, 0);
+	const gallons = product.densityLbPerGal === undefined ? undefined : pounds / product.densityLbPerGal;
+	const byGallon = product.state === 'liquid' && gallons !== undefined;
+	return {
+		product,
+		pounds,
+		gallons,
+		toBuy: byGallon
+			? { amount: upTo(gallons, STEP.gallons), unit: 'gal' }
+			: { amount: upTo(pounds / LB_PER_SHORT_TON, STEP.tons), unit: 'short tons' },
+		parts: list,
+		withoutArea: [...withoutArea],
+		firstDate: passes.reduce((first, { pass }) => (pass.date < first ? pass.date : first), passes[0]!.pass.date)
+	};
+}
+
+function upTo(amount: number, step: number): number {
+	return Math.round(Math.ceil(amount / step - SLACK) * step * 10) / 10;
+}

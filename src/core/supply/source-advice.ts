@@ -1,0 +1,117 @@
+import type { Pass, Product } from '../schema-types';
+import { formatNumber } from '../units/display';
+import { passNutrient } from '../season/pass-nutrients';
+import { productOf, type PlanContext } from '../season/plan-context';
+
+/** What speaks for another source in a pass. */
+export interface SourceAdvice {
+	pass: string;
+	text: string;
+	/** Products that would do, by id. */
+	instead: string[];
+}
+
+/** What the advice looks at beside the plan. */
+export interface SourceGround {
+	context: PlanContext;
+	/** The crop's target, on the scale of soilPh. */
+	targetPh: number | undefined;
+	/** Exchangeable magnesium is short, by the reading. */
+	magnesiumShort: boolean;
+}
+
+/** Ground so far below its target is acid enough for the source to matter: judgement. */
+const ACID_BY = 0.5;
+/** lb CaCO3 for each lb N; above it a source sours quickly: ammonium sulfate 5.4 against urea 1.8 (Pierre 1933, memory). */
+const SOURING = 3;
+/** So much chloride in a season harms a crop that minds it, lb/ac: judgement. */
+const CHLORIDE_LB = 50;
+/** Crops that mind chloride; common practice. */
+const MINDS_CHLORIDE: ReadonlySet<string> = new Set(['blackberry', 'avocado', 'almond']);
+const LEAST_LB = 10;
+
+/** What acid ground, chloride, magnesium, sulfur and the drip line have to say about the sources of a plan. Common practice. */
+export function sourceAdvice(passes: readonly Pass[], ground: SourceGround): SourceAdvice[] {
+	return passes.flatMap((pass) => {
+		const product = productOf(pass, ground.context.products);
+		return [
+			...acidGround(pass, product, ground),
+			...chloride(pass, product, ground),
+			...magnesium(pass, product, ground),
+			...sulfur(pass, product, passes, ground),
+			...inWater(pass, product)
+		];
+	});
+}
+
+function known(ids: readonly string[], { products }: PlanContext, placement: Pass['placement']): string[] {
+	return ids.filter((id) => products.some((product) => product.id === id && product.placements.includes(placement)));
+}
+
+function acidGround(pass: Pass, product: Product, { context, targetPh }: SourceGround): SourceAdvice[] {
+	const { soilPh } = context;
+	const souring = product.acidity?.per === 'N' && product.acidity.caco3Lb >= SOURING;
+	if (!souring || soilPh === undefined || targetPh === undefined || soilPh > targetPh - ACID_BY) return [];
+	if (passNutrient(pass, product, 'N') < LEAST_LB) return [];
+	const instead = known(['calcium-nitrate', 'can-27', 'urea'], context, pass.placement);
+	const debt = formatNumber(product.acidity!.caco3Lb, 'ratio');
+	return [
+		{
+			pass: pass.id,
+			text: `pH ${formatNumber(soilPh, 'pH')} is already below its target ${formatNumber(targetPh, 'pH')}, and each lb of this nitrogen costs ${debt} lb of lime: nitrate and calcium sources sour less.`,
+			instead
+		}
+	];
+}
+
+function chloride(pass: Pass, product: Product, { context }: SourceGround): SourceAdvice[] {
+	const pounds = (pass.rate * (product.chloridePercent ?? 0)) / 100;
+	if (!MINDS_CHLORIDE.has(context.crop.id) || pounds < CHLORIDE_LB || pass.unit !== 'lb/ac') return [];
+	return [
+		{
+			pass: pass.id,
+			text: `${formatNumber(Math.round(pounds), 'lb/ac')} lb of chloride, which ${context.crop.name.toLowerCase()} minds: sulfate of potash brings none.`,
+			instead: known(['potassium-sulfate', 'potassium-magnesium-sulfate'], context, pass.placement)
+		}
+	];
+}
+
+function magnesium(pass: Pass, product: Product, { context, magnesiumShort }: SourceGround): SourceAdvice[] {
+	if (!magnesiumShort) return [];
+	if (product.lime && (product.analysis.Mg ?? 0) === 0) {
+		const text = 'Magnesium is short here: dolomitic lime brings it with the lime.';
+		return [{ pass: pass.id, text, instead: known(['dolomitic-lime'], context, pass.placement) }];
+	}
+	if (passNutrient(pass, product, 'K2O') >= LEAST_LB && (product.analysis.Mg ?? 0) === 0) {
+		const text = 'Magnesium is short here: potassium-magnesium sulfate brings it with the potash.';
+		return [{ pass: pass.id, text, instead: known(['potassium-magnesium-sulfate'], context, pass.placement) }];
+	}
+	return [];
+}
+
+function sulfur(pass: Pass, product: Product, passes: readonly Pass[], { context }: SourceGround): SourceAdvice[] {
+	const wanted = context.chosen.S ?? 0;
+	const carried = passes.reduce((sum, one) => sum + passNutrient(one, productOf(one, context.products), 'S'), 0);
+	const main = passNutrient(pass, product, 'N') >= LEAST_LB && Object.keys(product.analysis).length === 1;
+	if (!main || wanted - carried < 1) return [];
+	return [
+		{
+			pass: pass.id,
+			text: `${formatNumber(wanted - carried, 'lb/ac')} lb S are still to find a place: ammonium sulfate or thiosulfate brings them with the nitrogen.`,
+			instead: known(['ammonium-sulfate', 'ammonium-thiosulfate'], context, pass.placement)
+		}
+	];
+}
+
+function inWater(pass: Pass, product: Product): SourceAdvice[] {
+	if (pass.placement !== 'drip' || !product.dissolves || product.dissolves === 'liquid' || product.dissolves === 'fast')
+		return [];
+	const how = { slow: 'dissolves slowly', partly: 'leaves a residue', not: 'does not dissolve' }[product.dissolves];
+	return [
+		{
+			pass: pass.id,
+			text: `${product.name} ${how}: the drip line needs what is fully dissolved, so give it warm water and time, or another source.`,
+			instead: []
+		}
+	];
+}
