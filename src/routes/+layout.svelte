@@ -17,6 +17,7 @@
 
 	let finder = $state<FieldFinder>();
 	let keysOpen = $state(false);
+	let more = $state<HTMLDetailsElement>();
 	let message = $state('');
 
 	const field = $derived(page.params.field);
@@ -24,7 +25,10 @@
 	const title = $derived(page.data.title as string | undefined);
 	const findings = $derived((page.data.openCautions as number | undefined) ?? 0);
 
-	beforeNavigate(() => worksheet.close());
+	beforeNavigate(() => {
+		worksheet.close();
+		if (more) more.open = false;
+	});
 	onMount(() => (document.body.dataset.ready = ''));
 
 	async function undo(): Promise<void> {
@@ -82,8 +86,16 @@
 	<a href="/import">Import a lab file</a>
 	<a href="/guides">Guides</a>
 	<a href="/curves">Curves</a>
-	<a href="/weather">Weather</a>
-	<a href="/house-rules">House rules</a>
+	<a href="/orders">Orders</a>
+	<details class="more" bind:this={more}>
+		<summary>More</summary>
+		<nav aria-label="More">
+			<a href="/products">Products</a>
+			<a href="/calibration">Calibration</a>
+			<a href="/weather">Weather</a>
+			<a href="/house-rules">House rules</a>
+		</nav>
+	</details>
 	<div class="right">
 		{#if message}<span class="soft small" role="status">{message}</span>{/if}
 		{#if data.undoable}
@@ -131,6 +143,25 @@
 		text-decoration: none;
 		font-size: 1.1rem;
 		padding: 0 0.25rem;
+	}
+	.more {
+		position: relative;
+	}
+	.more summary {
+		cursor: pointer;
+		color: var(--action);
+	}
+	.more nav {
+		position: absolute;
+		z-index: 50;
+		top: 1.8rem;
+		left: 0;
+		display: grid;
+		gap: 0.6rem;
+		padding: 0.7rem 1rem;
+		background: var(--sheet);
+		border: 1px solid var(--rule-strong);
+		white-space: nowrap;
 	}
 	.right {
 		margin-left: auto;

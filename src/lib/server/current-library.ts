@@ -5,6 +5,7 @@ import { ruleKinds } from '../../core/rates/kinds';
 import { normalsOf } from '../../core/season/weather/normals-of';
 import { theLibrary, type Library } from './knowledge';
 import { readHouseRules } from './stores/house-rules';
+import { listOwnProducts } from './stores/own-products';
 import { listStations, readOutlook, stationInUse } from './stores/stations';
 import { guidesOff, listGuides } from './stores/guides';
 import { theBook } from './the-book';
@@ -31,6 +32,7 @@ export function libraryOf(db: Database, shipped: Library): Library {
 	const library = {
 		...shipped,
 		...weatherOf(db, shipped),
+		products: [...shipped.products, ...listOwnProducts(db)],
 		houseRules: readHouseRules(db),
 		packs: { packs: packs.packs, rules: packs.rules.filter(({ pack }) => !off.has(pack.id)) }
 	};
@@ -43,13 +45,14 @@ export function currentLibrary(): Library {
 	return libraryOf(theBook(), theLibrary());
 }
 
-/** What the library takes from the settings and stations of a book, to see when it changed. */
+/** What the library takes from the settings, stations and own products of a book, to see when it changed. */
 function settingsKey(db: Database): string {
 	return db
 		.prepare<[], { key: string }>(
 			`SELECT json_array(
 				(SELECT group_concat(value) FROM setting WHERE id IN ('houseRules', 'outlook', 'station')),
-				(SELECT group_concat(name || latitude || digest) FROM station)
+				(SELECT group_concat(name || latitude || digest) FROM station),
+				(SELECT group_concat(product) FROM own_product)
 			) AS key`
 		)
 		.get()!.key;

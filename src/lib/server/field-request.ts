@@ -4,12 +4,21 @@ import { settledNitrogen } from '../../core/rates/settled-nitrogen';
 import { speaksFor } from '../../core/rates/nitrogen/own-curves';
 import { nitrogenProgramme } from '../../core/season/nitrogen-programme';
 import { usualPlantingDate } from '../../core/season/propose-programme';
-import type { AdviseRequest, InSeason, NitrogenTerms, Product, ResponseCurve } from '../../core/schema-types';
+import { laterNitrogen } from '../../core/supply/manure/manure-product';
+import { LB_PER_SHORT_TON } from '../../core/units/factors';
+import type { AdviseRequest, InSeason, NitrogenTerms, Pass, Product, ResponseCurve } from '../../core/schema-types';
 import type { UnitSystem } from '../../core/units/rate-units';
 import type { Library } from './knowledge';
 import { listCropTests, testsInUse } from './stores/crop-tests';
 import { findField, listSamples, type FieldRow, type SampleRecord } from './stores/fields';
-import { findFieldYear, listChoices, listPasses, type FieldYearRow, type PassRecord } from './stores/field-years';
+import {
+	findFieldYear,
+	listChoices,
+	listEarlierPasses,
+	listPasses,
+	type FieldYearRow,
+	type PassRecord
+} from './stores/field-years';
 import { pricesOn, type PriceList } from './stores/prices';
 
 /** What the book holds of a field in a year, as the rates need it. */
@@ -23,6 +32,8 @@ export interface Records {
 	tests: InSeason;
 	/** The library of response curves. */
 	curves: readonly ResponseCurve[];
+	/** Passes of the two years before: manure among them still gives. */
+	earlier: readonly { plan: Pass; yearsAgo: number }[];
 }
 
 /**
@@ -55,7 +66,9 @@ export function recordsOf(
 ): Records {
 	const choices = listChoices(db, goal.id);
 	const passes = listPasses(db, goal.id);
-	return { field, goal, samples, prices, choices, passes, tests: testsInUse(listCropTests(db, goal.id)), curves };
+	const tests = testsInUse(listCropTests(db, goal.id));
+	const earlier = listEarlierPasses(db, field.id, goal.year);
+	return { field, goal, samples, prices, choices, passes, tests, curves, earlier };
 }
 
 /** The request that the command line and the API would take for this field, with the nitrogen settled on. */
@@ -90,7 +103,7 @@ export function plantingDateOf({ crop, year, planting_date }: FieldYearRow, { sc
 }
 
 function requestOf(
-	{ field, goal, samples: [sample, ...earlier], prices, tests }: Records,
+	{ field, goal, samples: [sample, ...olderSamples], prices, tests, earlier }: Records,
 	products: readonly Product[],
 	today: string
 ): AdviseRequest {
@@ -107,7 +120,7 @@ function requestOf(
 			tenure: field.tenure ?? undefined
 		}),
 		sample: sample!.report,
-		earlierSamples: earlier.map(({ report }) => report),
+		earlierSamples: olderSamples.map(({ report }) => report),
 		crop: withoutUndefined({
 			id: goal.crop,
 			yieldGoal: goal.yield_goal,
@@ -131,10 +144,28 @@ function requestOf(
 		limingMaterial: lime?.lime,
 		nextCrop:
 			goal.next_crop && goal.next_yield_goal ? { id: goal.next_crop, yieldGoal: goal.next_yield_goal } : undefined,
-		nitrogen: goal.nitrogen === null ? undefined : (JSON.parse(goal.nitrogen) as NitrogenTerms),
+		nitrogen: termsWithManure(goal, earlier, products),
 		inSeason: Object.keys(tests).length > 0 ? tests : undefined,
 		asOf: today
 	});
+}
+
+/**
+ * The terms of nitrogen, with what manure of earlier years still gives by this book; what the adviser typed in stands.
+ * @returns undefined where there is neither
+ */
+function termsWithManure(
+	{ nitrogen }: FieldYearRow,
+	earlier: Records['earlier'],
+	products: readonly Product[]
+): NitrogenTerms | undefined {
+	const typed = nitrogen === null ? undefined : (JSON.parse(nitrogen) as NitrogenTerms);
+	const earlierManureN = earlier.reduce((sum, { plan, yearsAgo }) => {
+		const product = products.find(({ id }) => id === plan.product);
+		const pounds = plan.unit === 'lb/ac' ? plan.rate : plan.rate * LB_PER_SHORT_TON;
+		return product?.manure ? sum + laterNitrogen(pounds, product, yearsAgo) : sum;
+	}, 0);
+	return earlierManureN === 0 || typed?.earlierManureN !== undefined ? typed : { ...typed, earlierManureN };
 }
 
 /** The product whose price stands for the guides' reference lime. */

@@ -88,6 +88,13 @@
 		</section>
 	</div>
 
+	{#if content.since && content.since.changes.length > 0}
+		<h3>Changed since no. {content.since.number}</h3>
+		<ul>
+			{#each content.since.changes as change (change)}<li>{change}</li>{/each}
+		</ul>
+	{/if}
+
 	{#if warnings.length > 0}
 		<h3>To mind</h3>
 		{#each warnings as { severity, text }, index (index)}

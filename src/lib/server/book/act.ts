@@ -18,7 +18,8 @@ export type BookTable =
 	| 'guide_version'
 	| 'crop_test'
 	| 'response_curve'
-	| 'station';
+	| 'station'
+	| 'own_product';
 
 type Value = string | number | null;
 type Row = Record<string, Value>;

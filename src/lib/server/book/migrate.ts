@@ -3,9 +3,10 @@ import book from './001-book.sql?raw';
 import rates from './002-rates.sql?raw';
 import nitrogen from './003-nitrogen.sql?raw';
 import season from './004-season.sql?raw';
+import supply from './005-supply.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
-const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season];
+const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply];
 
 /**
  * Applies the migrations a book has not seen, all or none.

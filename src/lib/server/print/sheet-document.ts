@@ -52,6 +52,7 @@ export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDe
 					{ stack: [{ text: 'From this soil test', style: 'head' }, ...soilTest(content)] }
 				]
 			},
+			...changes(content),
 			...warnings(content),
 			{ text: 'Cautions', style: 'head' },
 			{ ul: content.cautions.map((text) => ({ text, margin: [0, 0, 0, 2] })) }
@@ -137,6 +138,15 @@ function soilTest({ soil }: SheetContent): Content[] {
 	]);
 	const table: Content = { table: { widths: ['*', 'auto'], body: rows }, layout: 'noBorders' };
 	return [{ text: soil.source, margin: [0, 0, 0, 2] }, ...(rows.length > 0 ? [table] : [])];
+}
+
+/** What the last sheet said otherwise. */
+function changes({ since }: SheetContent): Content[] {
+	if (!since || since.changes.length === 0) return [];
+	return [
+		{ text: `Changed since no. ${since.number}`, style: 'head' },
+		{ ul: since.changes.map((text) => ({ text, margin: [0, 0, 0, 2] })) }
+	];
 }
 
 function warnings(content: SheetContent): Content[] {

@@ -1,30 +1,29 @@
-import { createRequire } from 'node:module';
-import path from 'node:path';
-import pdfmake from 'pdfmake';
-import { sheetDocument } from './sheet-document';
+import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { Sheet } from '../stores/sheets';
+import { pdfOf } from './pdf';
+import { sheetDocument } from './sheet-document';
 
-const require = createRequire(path.join(process.cwd(), 'package.json'));
-const FONTS = '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin';
-const font = (weight: number, style = 'normal') => require.resolve(`${FONTS}-${weight}-${style}.woff`);
+/** An issued sheet as PDF. The same sheet always gives the same page. */
+export function sheetPdf(sheet: Sheet): Promise<Uint8Array<ArrayBuffer>> {
+	return pdfOf(sheetDocument(sheet));
+}
 
-let ready = false;
-
-/** An issued sheet as PDF, with text that can be selected. The same sheet always gives the same page. */
-export async function sheetPdf(sheet: Sheet): Promise<Uint8Array<ArrayBuffer>> {
-	if (!ready) {
-		pdfmake.setFonts({
-			Hyperlegible: {
-				normal: font(400),
-				bold: font(700),
-				italics: font(400, 'italic'),
-				bolditalics: font(700, 'italic')
-			}
-		});
-		// The document holds only our own text; nothing may be fetched for it.
-		pdfmake.setUrlAccessPolicy(() => false);
-		pdfmake.setLocalAccessPolicy((file) => file.includes(path.join('@fontsource', 'atkinson-hyperlegible-next')));
-		ready = true;
-	}
-	return new Uint8Array(await pdfmake.createPdf(sheetDocument(sheet)).getBuffer());
+/** Many issued sheets in one file, each from a new page on. */
+export function sheetsPdf(sheets: readonly Sheet[]): Promise<Uint8Array<ArrayBuffer>> {
+	const [first, ...rest] = sheets.map(sheetDocument) as [TDocumentDefinitions, ...TDocumentDefinitions[]];
+	const content = [first.content, ...rest.flatMap((one) => [{ text: '', pageBreak: 'before' as const }, one.content])];
+	const footer = 'Void if the data change. The program advises; a licensed adviser answers.';
+	return pdfOf({
+		...first,
+		info: { title: 'Sheets' },
+		footer: (page, pages) => ({
+			margin: [44, 8, 44, 0],
+			fontSize: 8,
+			columns: [
+				{ width: '*', text: footer },
+				{ width: 'auto', text: `${page} of ${pages}`, alignment: 'right' }
+			]
+		}),
+		content: content.flat() as TDocumentDefinitions['content']
+	});
 }

@@ -154,6 +154,17 @@ export function listPasses(db: Database, fieldYearId: string): PassRecord[] {
 		.map(({ plan, done_on }) => ({ plan: JSON.parse(plan) as Pass, doneOn: done_on }));
 }
 
+/** Passes of the two years before a year on a field, with how many years ago that was. */
+export function listEarlierPasses(db: Database, fieldId: string, year: number): { plan: Pass; yearsAgo: number }[] {
+	return db
+		.prepare<[number, string, number, number], { plan: string; years_ago: number }>(
+			`SELECT p.plan, ? - y.year AS years_ago FROM pass p JOIN field_year y ON y.id = p.field_year_id
+			WHERE y.field_id = ? AND y.year BETWEEN ? AND ?`
+		)
+		.all(year, fieldId, year - 2, year - 1)
+		.map(({ plan, years_ago }) => ({ plan: JSON.parse(plan) as Pass, yearsAgo: years_ago }));
+}
+
 /**
  * Replaces some passes by others in one action. Passes without a row of their own get one.
  * @param removed ids of the passes to go

@@ -57,3 +57,14 @@ export function findSheet(db: Database, id: string): Sheet | undefined {
 function toSheet({ id, number, issued_at, content }: SheetRow): Sheet {
 	return { id, number, issuedAt: issued_at, content: JSON.parse(content) as SheetContent };
 }
+
+/** The newest sheet of each field in a year, by field: its id and number. */
+export function newestSheets(db: Database, year: number): Map<string, { id: string; number: number }> {
+	const rows = db
+		.prepare<[number], { field_id: string; id: string; number: number }>(
+			`SELECT y.field_id, s.id, max(s.number) AS number FROM sheet s JOIN field_year y ON y.id = s.field_year_id
+			WHERE y.year = ? GROUP BY y.field_id`
+		)
+		.all(year);
+	return new Map(rows.map(({ field_id, id, number }) => [field_id, { id, number }]));
+}

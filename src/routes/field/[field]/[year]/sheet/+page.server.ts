@@ -3,6 +3,7 @@ import { fieldYearOf } from '$lib/server/params';
 import { readSettings } from '$lib/server/stores/settings';
 import { listSheets } from '$lib/server/stores/sheets';
 import { theBook } from '$lib/server/the-book';
+import { sheetDifferences } from '$core/sheet/sheet-differences';
 import { sameAdvice } from '$core/sheet/same-advice';
 import type { PageServerLoad } from './$types';
 
@@ -22,7 +23,8 @@ export const load: PageServerLoad = ({ params }) => {
 			id,
 			number,
 			issuedAt,
-			outOfDate: index === 0 && draft !== undefined && !sameAdvice(content, draft)
+			outOfDate: index === 0 && draft !== undefined && !sameAdvice(content, draft),
+			changes: index === 0 && draft ? sheetDifferences(content, draft) : []
 		}))
 	};
 };

@@ -54,12 +54,16 @@
 		<section class="no-print issued">
 			<h2>Issued</h2>
 			<ul>
-				{#each data.sheets as { id, number, issuedAt, outOfDate } (id)}
+				{#each data.sheets as { id, number, issuedAt, outOfDate, changes } (id)}
 					<li>
 						<a href={`/sheets/${id}`}>No. {number}</a>, {longDate(issuedAt.slice(0, 10))}:
 						<a href={`/sheets/${id}/pdf`} download>PDF</a>, <a href={`/sheets/${id}/csv`} download>CSV</a>,
-						<a href={`/sheets/${id}/ics`} download>calendar</a>
-						{#if outOfDate}<strong class="late">The plan has changed since; this sheet is out of date.</strong>{/if}
+						<a href={`/sheets/${id}/ics`} download>calendar</a>,
+						<a href={`/sheets/${id}/orders`} download>work orders</a>
+						{#if outOfDate}<strong class="late">The plan has changed since; this sheet is out of date.</strong>
+							<ul class="changes small">
+								{#each changes as change (change)}<li>{change}</li>{/each}
+							</ul>{/if}
 					</li>
 				{/each}
 			</ul>
@@ -87,6 +91,10 @@
 		padding: 0;
 		list-style: none;
 		margin: 0;
+	}
+	.issued .changes {
+		list-style: disc;
+		padding-left: 1.2rem;
 	}
 	.issued li {
 		padding: 0.25rem 0;

@@ -1,4 +1,7 @@
+import type { Answer } from '$core/figure/figure';
+import { creditedPrice } from '$core/supply/credited-price';
 import { pricePerPound, productNeeds } from '$core/supply/product-needs';
+import { sourceAdvice } from '$core/supply/source-advice';
 import { inSystem } from '$core/units/rate-units';
 import { fieldYearOf } from '$lib/server/params';
 import { currentLibrary } from '$lib/server/current-library';
@@ -6,13 +9,41 @@ import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
 import type { PageServerLoad } from './$types';
 
+const COMPARED = ['N', 'P2O5', 'K2O', 'S'] as const;
 const PRICED = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
 
 export const load: PageServerLoad = ({ params }) => {
 	const { field, year, advice, prices, goal } = fieldYearOf(params);
 	const { products, crops } = currentLibrary();
 	const open = (advice?.passes ?? []).filter(({ doneOn }) => doneOn === null).map(({ plan }) => plan);
+	const ofProduct = new Map(
+		products.flatMap(({ id }) => {
+			const price = prices.get(`product:${id}`);
+			return price === undefined ? [] : [[id, price] as const];
+		})
+	);
 	return {
+		open,
+		acres: field.area_ac ?? undefined,
+		catalogue: products,
+		ofProduct,
+		advice: advice
+			? sourceAdvice(open, {
+					context: advice.context,
+					targetPh: advice.request.targetPh ?? advice.crop.preferredPh?.target,
+					magnesiumShort: advice.answer.findings.some(({ code }) => code === 'magnesium-low')
+				})
+			: [],
+		compared: COMPARED.map((nutrient) => ({
+			nutrient,
+			products: products
+				.filter(({ id, analysis }) => (analysis[nutrient] ?? 0) > 0 && ofProduct.has(id))
+				.map((product) => ({
+					name: product.name,
+					price: creditedPrice(product, nutrient, ofProduct.get(product.id), (other) => prices.get(`nutrient:${other}`))
+				}))
+				.sort((a, b) => valueOf(a.price) - valueOf(b.price))
+		})),
 		fieldId: field.id,
 		year,
 		cost: advice && inSystem(advice.cost, readSettings(theBook()).units),
@@ -38,3 +69,7 @@ export const load: PageServerLoad = ({ params }) => {
 		})
 	};
 };
+
+function valueOf(answer: Answer): number {
+	return answer.applies ? answer.value : Infinity;
+}

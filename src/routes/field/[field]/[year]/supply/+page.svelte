@@ -1,13 +1,37 @@
 <script lang="ts">
-	import { Button } from 'carbon-components-svelte';
+	import { Button, TextInput } from 'carbon-components-svelte';
+	import { loadsFor } from '$core/supply/loads';
+	import { formatNumber } from '$core/units/display';
 	import { numberOrUndefined } from '$lib/ui/numbers';
 	import { post } from '$lib/ui/post';
 	import Quantity from '$lib/ui/Quantity.svelte';
+	import BlendPanel from '$lib/ui/supply/BlendPanel.svelte';
+	import PricePerPound from '$lib/ui/supply/PricePerPound.svelte';
+	import SourceNotes from '$lib/ui/supply/SourceNotes.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 	let typed = $state<Record<string, string>>({});
 	let problem = $state('');
+
+	let tank = $state('1000');
+	let box = $state('12000');
+
+	/** How often a tank or box is filled for the field: "3 loads of 46 ac". */
+	function loadsText(perAcre: number, gallons: number | undefined): string {
+		const capacity = numberOrUndefined(gallons === undefined ? box : tank);
+		if (data.acres === undefined || capacity === undefined || capacity <= 0) return '';
+		const { count, acresPerLoad } = loadsFor(gallons ?? perAcre, data.acres, capacity);
+		const each = formatNumber(Math.round(acresPerLoad * 10) / 10, 'ratio');
+		return `${count} ${count === 1 ? 'load' : 'loads'}, ${each} ac each`;
+	}
+
+	const url = $derived(`/api/fields/${data.fieldId}/${data.year}/passes`);
+	/** Dry goods that carry nutrients: what a mix may take the place of. */
+	function isDryFeed(id: string): boolean {
+		const product = data.catalogue.find((one) => one.id === id);
+		return product !== undefined && product.state === 'dry' && !product.lime && !product.manure;
+	}
 
 	const changed = $derived(Object.keys(typed).length);
 
@@ -51,7 +75,7 @@
 					<tr
 						><th>Product</th><th class="num">Per acre</th><th class="num">Gallons per acre</th><th class="num"
 							>Whole field</th
-						></tr
+						><th>Loads</th></tr
 					>
 				</thead>
 				<tbody>
@@ -63,10 +87,15 @@
 								>{#if gallons.applies}<Quantity answer={gallons} />{/if}</td
 							>
 							<td class="num"><Quantity answer={order} /></td>
+							<td>{perAcre.applies ? loadsText(perAcre.value, gallons.applies ? gallons.value : undefined) : ''}</td>
 						</tr>
 					{/each}
 				</tbody>
 			</table>
+			<div class="row capacity">
+				<TextInput size="sm" labelText="The tank holds, gal" inputmode="decimal" bind:value={tank} />
+				<TextInput size="sm" labelText="The box holds, lb" inputmode="decimal" bind:value={box} />
+			</div>
 			{#if data.cost}
 				<p class="cost">
 					{#if data.cost.applies}Products of the whole plan: <strong><Quantity answer={data.cost} /></strong>{:else}The
@@ -76,6 +105,19 @@
 			{/if}
 		{/if}
 	</section>
+
+	{#if data.open.length > 0}
+		<SourceNotes advice={data.advice} passes={data.open} products={data.catalogue} {url} />
+	{/if}
+	{#key data.open}
+		<BlendPanel
+			open={data.open.filter((pass) => isDryFeed(pass.product))}
+			products={data.catalogue}
+			prices={data.ofProduct}
+			{url}
+		/>
+	{/key}
+	<PricePerPound compared={data.compared} />
 
 	<form class="section" onsubmit={save}>
 		<h2>Prices</h2>
@@ -137,6 +179,10 @@
 	}
 	td {
 		vertical-align: middle;
+	}
+	.capacity {
+		max-width: 26rem;
+		margin-top: 0.8rem;
 	}
 	.cost {
 		margin-top: 0.8rem;

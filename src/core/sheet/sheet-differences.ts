@@ -1,0 +1,86 @@
+import type { SheetContent } from '../schema-types';
+import { placementText } from '../season/placement-text';
+import { formatQuantity } from '../units/display';
+import { inSystem } from '../units/rate-units';
+import { quantityText } from './sheet-table';
+
+/** In words what a sheet says otherwise than an earlier one of the field-year; none where both say the same. */
+export function sheetDifferences(before: SheetContent, after: SheetContent): string[] {
+	return [
+		...cropChanges(before, after),
+		...soilChanges(before, after),
+		...rateChanges(before, after),
+		...passChanges(before, after),
+		...costChanges(before, after)
+	];
+}
+
+function cropChanges({ crop: before }: SheetContent, { crop: after }: SheetContent): string[] {
+	const changes: string[] = [];
+	if (before.name !== after.name) changes.push(`Crop: ${after.name}, before ${before.name}.`);
+	if (before.yieldGoal !== after.yieldGoal) {
+		changes.push(`Goal: ${after.yieldGoal} ${after.yieldUnit}, before ${before.yieldGoal} ${before.yieldUnit}.`);
+	}
+	if (before.plantingDate !== after.plantingDate) {
+		changes.push(`Planting: ${after.plantingDate}, before ${before.plantingDate}.`);
+	}
+	return changes;
+}
+
+function soilChanges({ soil: before }: SheetContent, { soil: after }: SheetContent): string[] {
+	const changes = after.values.flatMap(({ label, value, unit }) => {
+		const old = before.values.find((one) => one.label === label);
+		if (!old) return [`Soil: ${label} ${formatQuantity(value, unit)}, not known before.`];
+		if (Math.abs(old.value - value) < 1e-9) return [];
+		return [`Soil: ${label} ${formatQuantity(value, unit)}, before ${formatQuantity(old.value, old.unit)}.`];
+	});
+	return before.source === after.source
+		? changes
+		: [`Soil test: ${after.source}, before ${before.source}.`, ...changes];
+}
+
+function rateChanges(before: SheetContent, after: SheetContent): string[] {
+	const amount = ({ rate }: SheetContent['rates'][number], { units }: SheetContent) =>
+		quantityText(inSystem(rate, units));
+	const changed = after.rates.flatMap((rate) => {
+		const old = before.rates.find(({ nutrient }) => nutrient === rate.nutrient);
+		if (!old) return [`Rate: ${rate.nutrient} ${amount(rate, after)} by ${rate.by}, open before.`];
+		const same = Math.abs(old.rate.value - rate.rate.value) < 1e-9 && old.by === rate.by;
+		if (same) return [];
+		const by = old.by === rate.by ? '' : ` by ${rate.by}, no longer ${old.by}`;
+		return [`Rate: ${rate.nutrient} ${amount(rate, after)}${by}, before ${amount(old, before)}.`];
+	});
+	const gone = before.rates.filter(({ nutrient }) => !after.rates.some((rate) => rate.nutrient === nutrient));
+	return [...changed, ...gone.map(({ nutrient }) => `Rate: ${nutrient} is open now.`)];
+}
+
+function passChanges(before: SheetContent, after: SheetContent): string[] {
+	const added = after.passes.filter(({ pass }) => !before.passes.some((old) => old.pass.id === pass.id));
+	const gone = before.passes.filter(({ pass }) => !after.passes.some((one) => one.pass.id === pass.id));
+	const changed = after.passes.flatMap((one) => {
+		const old = before.passes.find(({ pass }) => pass.id === one.pass.id);
+		if (!old) return [];
+		const parts = [
+			old.pass.date !== one.pass.date && `on ${one.pass.date}, before ${old.pass.date}`,
+			old.productName !== one.productName && `${one.productName} in place of ${old.productName}`,
+			Math.abs(old.pass.rate - one.pass.rate) > 1e-9 &&
+				`${quantityText(inSystem(one.rate, after.units))}, before ${quantityText(inSystem(old.rate, before.units))}`,
+			placementText(old.pass) !== placementText(one.pass) &&
+				`${placementText(one.pass)}, before ${placementText(old.pass)}`
+		].filter(Boolean);
+		return parts.length > 0 ? [`${one.pass.label}: ${parts.join('; ')}.`] : [];
+	});
+	return [
+		...changed,
+		...added.map(
+			({ pass, productName, rate }) =>
+				`New: ${pass.label} on ${pass.date}, ${productName}, ${quantityText(inSystem(rate, after.units))}.`
+		),
+		...gone.map(({ pass }) => `No longer: ${pass.label} on ${pass.date}.`)
+	];
+}
+
+function costChanges({ cost: before }: SheetContent, { cost: after }: SheetContent): string[] {
+	if (!before?.applies || !after?.applies || Math.abs(before.value - after.value) < 0.005) return [];
+	return [`Products: ${formatQuantity(after.value, after.unit)}, before ${formatQuantity(before.value, before.unit)}.`];
+}

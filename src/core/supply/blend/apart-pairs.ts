@@ -1,0 +1,21 @@
+import type { Product } from '../../schema-types';
+
+/** What must not lie in one dry mix: urea with ammonium nitrate turns to slush; common practice. */
+const SLUSH: ReadonlySet<string> = new Set(['ammonium-nitrate', 'can-27']);
+
+/** Pairs of products that do not go into one mix or tank, by id. Common practice; a jar test and the label say more. */
+export function apartPairs(products: readonly Product[]): [string, string][] {
+	return products.flatMap((a, at) =>
+		products.slice(at + 1).flatMap((b) => (clash(a, b) || clash(b, a) ? [[a.id, b.id] as [string, string]] : []))
+	);
+}
+
+function clash(a: Product, b: Product): boolean {
+	const urea = (a.nitrogenForms?.urea ?? 0) > 0 && a.state === 'dry';
+	if (urea && SLUSH.has(b.id)) return true;
+	// Calcium nitrate makes gypsum with sulfates and rock with phosphates.
+	const calcium = a.hazards.includes('oxidiser') && (a.analysis.Ca ?? 0) > 0;
+	if (calcium && ((b.analysis.S ?? 0) > 0 || (b.analysis.P2O5 ?? 0) > 0)) return true;
+	// An acid frees sulfur dioxide from a thiosulfate.
+	return a.hazards.includes('acid') && b.sulfurForm === 'thiosulfate';
+}

@@ -1,0 +1,246 @@
+<!-- The least-cost mix that carries what some open passes carry: exact and as it can be bought, and one trip for all of it. -->
+<script lang="ts">
+	import { Button, Checkbox, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { passNutrients } from '$core/season/pass-figures';
+	import { productOf } from '$core/season/plan-context';
+	import type { BlendAnswer, BlendRequest, Nutrient, Pass, Product } from '$core/schema-types';
+	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { apartPairs } from '$core/supply/blend/apart-pairs';
+	import { shortDate } from '../dates';
+	import { numberOrUndefined } from '../numbers';
+	import { ask, post } from '../post';
+
+	interface Props {
+		/** Open passes that a mix could replace. */
+		open: readonly Pass[];
+		products: readonly Product[];
+		/** $ per short ton, by product. */
+		prices: ReadonlyMap<string, number>;
+		url: string;
+	}
+	const { open, products, prices, url }: Props = $props();
+
+	const LB_PER_TON = 2000;
+	let replaced = $state<Record<string, boolean>>(
+		untrack(() => Object.fromEntries(open.map(({ id, placement }) => [id, placement === 'broadcast'])))
+	);
+	const shelf = $derived(
+		products.filter(({ id, lime, state, manure }) => prices.has(id) && !lime && state === 'dry' && !manure)
+	);
+	let off = $state<Record<string, boolean>>({});
+	let tolerance = $state('');
+	let most = $state('');
+	let least = $state('');
+	let step = $state('5');
+	let problem = $state('');
+	let exact = $state.raw<BlendAnswer | undefined>();
+	let bought = $state.raw<BlendAnswer | undefined>();
+	let busy = $state(false);
+
+	const going = $derived(open.filter(({ id }) => replaced[id]));
+	const demand = $derived.by(() => {
+		const sum: Partial<Record<Nutrient, number>> = {};
+		for (const pass of going) {
+			for (const { nutrient, pounds } of passNutrients(pass, productOf(pass, products))) {
+				sum[nutrient] = (sum[nutrient] ?? 0) + pounds.value;
+			}
+		}
+		return sum;
+	});
+	const nameOf = (id: string) => products.find((product) => product.id === id)?.name ?? id;
+	const pounds = (value: number) => formatNumber(Math.round(value * 10) / 10, 'lb/ac');
+
+	function read(text: string, name: string, highest: number): number | undefined {
+		if (text.trim() === '') return undefined;
+		const value = numberOrUndefined(text);
+		if (value === undefined || value < 0 || value > highest) {
+			throw new RangeError(`${name}: “${text}” must be a number from 0 to ${highest}.`);
+		}
+		return value;
+	}
+
+	async function find(): Promise<void> {
+		exact = bought = undefined;
+		const use = shelf.filter(({ id }) => !off[id]);
+		let request: BlendRequest;
+		let whole: number | undefined;
+		try {
+			const percent = read(tolerance, 'Tolerance', 50);
+			const count = read(most, 'At most so many products', 60);
+			const minimumUse = read(least, 'Least use', 10_000);
+			whole = read(step, 'Steps', 1000);
+			const pairs = apartPairs(use);
+			request = {
+				products: use.map(({ id, name, analysis, chloridePercent, saltIndex }) => ({
+					id,
+					name,
+					analysis,
+					pricePerLb: prices.get(id)! / LB_PER_TON,
+					...(chloridePercent === undefined ? {} : { chloridePercent }),
+					...(saltIndex === undefined ? {} : { saltIndex })
+				})),
+				demand,
+				...(percent === undefined ? {} : { tolerance: percent / 100 }),
+				...(count ? { maxProducts: Math.round(count) } : {}),
+				...(minimumUse === undefined ? {} : { minimumUse }),
+				...(pairs.length > 0 ? { apart: pairs } : {})
+			};
+		} catch (error) {
+			problem = (error as Error).message;
+			return;
+		}
+		busy = true;
+		const first = await ask<BlendAnswer>('/api/blend', request);
+		const second = whole ? await ask<BlendAnswer>('/api/blend', { ...request, step: whole }) : undefined;
+		busy = false;
+		problem = first.problem ?? second?.problem ?? '';
+		exact = first.answer;
+		bought = second?.answer;
+	}
+
+	async function adopt({ uses }: BlendAnswer): Promise<void> {
+		const [first] = [...going].sort((a, b) => a.date.localeCompare(b.date));
+		const reason = `Least-cost mix in place of ${going.map(({ label }) => label).join(', ')}.`;
+		const added = uses.map(({ id, rate }, at): Pass => ({
+			id: `mix-${at}`,
+			date: first!.date,
+			label: uses.length > 1 ? `Mix, part ${at + 1}` : 'Mix',
+			product: id,
+			rate: Math.round(rate * 10) / 10,
+			unit: 'lb/ac',
+			placement: first!.placement,
+			reason,
+			...(uses.length > 1 ? { trip: `mix-${first!.date}` } : {})
+		}));
+		problem = (await post(url, { label: 'Put a mix into the plan', removed: going.map(({ id }) => id), added })) ?? '';
+		if (!problem) exact = bought = undefined;
+	}
+</script>
+
+<section class="section" aria-label="Mix">
+	<h2>The cheapest mix</h2>
+	{#if open.length === 0}
+		<p class="soft">No open pass carries nutrients in the dry. Plan passes under Season.</p>
+	{:else if shelf.length === 0}
+		<p class="soft">No dry product has a price. Enter prices below.</p>
+	{:else}
+		<p class="soft">Choose the passes that one mix should take the place of; what they carry is what it must carry.</p>
+		<div class="row">
+			{#each open as pass (pass.id)}
+				<Checkbox labelText={`${pass.label}, ${shortDate(pass.date)}`} bind:checked={replaced[pass.id]} />
+			{/each}
+		</div>
+		<p>
+			{#if going.length === 0}Choose at least one pass.{:else}It must carry {Object.entries(demand)
+					.map(([nutrient, wanted]) => `${pounds(wanted)} lb ${nutrient}`)
+					.join(', ')} an acre.{/if}
+		</p>
+		<div class="fields">
+			<TextInput size="sm" labelText="May miss each by, %" placeholder="meets or passes it" bind:value={tolerance} />
+			<TextInput size="sm" labelText="At most so many products" placeholder="any number" bind:value={most} />
+			<TextInput size="sm" labelText="Least use of one, lb/ac" placeholder="none" bind:value={least} />
+			<TextInput size="sm" labelText="Bought or set in steps of, lb/ac" bind:value={step} />
+		</div>
+		<details>
+			<summary
+				>Products on the shelf ({shelf.filter(({ id }) => !off[id]).length} of {shelf.length} with a price)</summary
+			>
+			<div class="shelf">
+				{#each shelf as { id, name } (id)}
+					<Checkbox labelText={name} checked={!off[id]} on:check={({ detail }) => (off[id] = !detail)} />
+				{/each}
+			</div>
+		</details>
+		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+		<Button size="small" disabled={busy || going.length === 0} onclick={find}>Find the mix</Button>
+		{#if exact?.status === 'infeasible'}
+			<div class="none" role="status">
+				<p><strong>No mix of these products does it.</strong></p>
+				{#each exact.conflict ?? [] as { nutrient, text } (nutrient)}<p>■ {text}</p>{/each}
+				{#if exact.conflict?.length === 0}<p>
+						The limits leave nothing: allow more products or a smaller least use.
+					</p>{/if}
+			</div>
+		{:else if exact}
+			{@const ids = [...new Set([...exact.uses, ...(bought?.uses ?? [])].map(({ id }) => id))]}
+			{@const rate = (answer: BlendAnswer | undefined, id: string) => answer?.uses.find((one) => one.id === id)?.rate}
+			<table class="ledger result" aria-label="The mix">
+				<thead>
+					<tr
+						><th>Product</th><th class="num">Exact, lb/ac</th>{#if bought?.status === 'optimal'}<th class="num"
+								>As bought, lb/ac</th
+							>{/if}</tr
+					>
+				</thead>
+				<tbody>
+					{#each ids as id (id)}
+						{@const own = rate(exact, id)}
+						{@const other = rate(bought, id)}
+						<tr>
+							<td>{nameOf(id)}</td>
+							<td class="num">{own === undefined ? '' : pounds(own)}</td>
+							{#if bought?.status === 'optimal'}<td class="num">{other === undefined ? '' : pounds(other)}</td>{/if}
+						</tr>
+					{/each}
+				</tbody>
+				<tfoot>
+					<tr>
+						<td>Cost</td>
+						<td class="num"><strong>{formatQuantity(exact.cost!, '$/ac')}</strong></td>
+						{#if bought?.status === 'optimal'}<td class="num"
+								><strong>{formatQuantity(bought.cost!, '$/ac')}</strong></td
+							>{/if}
+					</tr>
+				</tfoot>
+			</table>
+			{#if bought?.status === 'optimal'}
+				<p>Whole steps cost {formatQuantity(bought.cost! - exact.cost!, '$/ac')} more.</p>
+			{/if}
+			<p>
+				{#each Object.entries(exact.shadowPrices).filter(([, price]) => price > 0.0005) as [nutrient, price] (nutrient)}
+					The last pound of {nutrient} costs {formatQuantity(price, '$')}.{' '}
+				{/each}
+				{#each Object.entries(exact.delivered).filter(([nutrient, lb]) => lb > (demand[nutrient as Nutrient] ?? 0) + 0.5) as [nutrient, lb] (nutrient)}
+					It brings {pounds(lb - (demand[nutrient as Nutrient] ?? 0))} lb {nutrient} more than asked.{' '}
+				{/each}
+			</p>
+			<div class="row">
+				<Button size="small" kind="tertiary" onclick={() => adopt(exact!)}>Put the exact mix into the plan</Button>
+				{#if bought?.status === 'optimal'}
+					<Button size="small" kind="tertiary" onclick={() => adopt(bought!)}>Put it in as bought</Button>
+				{/if}
+			</div>
+		{/if}
+	{/if}
+</section>
+
+<style>
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+		gap: 0.8rem 1.2rem;
+		max-width: 56rem;
+		margin: 0.4rem 0 0.8rem;
+	}
+	.shelf {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
+		margin: 0.4rem 0;
+	}
+	details {
+		margin-bottom: 0.8rem;
+	}
+	.result {
+		max-width: 40rem;
+		margin: 1rem 0 0.6rem;
+	}
+	.none {
+		border-left: 4px solid var(--stop);
+		padding-left: 0.8rem;
+		margin-top: 0.8rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>

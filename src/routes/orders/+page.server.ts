@@ -1,0 +1,35 @@
+import { orderOf } from '$core/supply/order';
+import { currentLibrary } from '$lib/server/current-library';
+import { planningYear } from '$lib/server/planning-year';
+import { listOpenPasses } from '$lib/server/stores/order-passes';
+import { pricesOn } from '$lib/server/stores/prices';
+import { newestSheets } from '$lib/server/stores/sheets';
+import { readSettings } from '$lib/server/stores/settings';
+import { theBook } from '$lib/server/the-book';
+import { today } from '$lib/server/today';
+import { yearOf } from '$lib/server/params';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ url }) => {
+	const asked = url.searchParams.get('year');
+	const year = asked ? yearOf(asked) : planningYear(today());
+	const open = listOpenPasses(theBook(), year);
+	const prices = pricesOn(theBook(), today());
+	const sheets = newestSheets(theBook(), year);
+	const fields = new Map(open.map(({ fieldId, field, grower }) => [fieldId, { id: fieldId, name: field, grower }]));
+	return {
+		title: 'Orders',
+		year,
+		preparedBy: readSettings(theBook()).preparedBy,
+		lines: orderOf(open, currentLibrary().products).map(({ product, ...line }) => {
+			const price = prices.get(`product:${product.id}`);
+			return {
+				...line,
+				id: product.id,
+				name: product.name,
+				cost: price === undefined ? undefined : (line.pounds / 2000) * price
+			};
+		}),
+		fields: [...fields.values()].map((field) => ({ ...field, sheet: sheets.get(field.id) }))
+	};
+};

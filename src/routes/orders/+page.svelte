@@ -1,0 +1,168 @@
+<script lang="ts">
+	import { Button, Checkbox } from 'carbon-components-svelte';
+	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { longDate } from '$lib/ui/dates';
+	import { ask } from '$lib/ui/post';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	let chosen = $state<Record<string, boolean>>({});
+	let problem = $state('');
+	let told = $state('');
+	let left = $state<{ field: string; why: string }[]>([]);
+	let busy = $state(false);
+
+	const marked = $derived(data.fields.filter(({ id }) => chosen[id]));
+	const issued = $derived((marked.length > 0 ? marked : data.fields).flatMap(({ sheet }) => sheet ?? []));
+	const query = $derived(issued.map(({ id }) => `sheet=${id}`).join('&'));
+	const total = $derived(data.lines.reduce((sum, { cost = 0 }) => sum + cost, 0));
+	const unpriced = $derived(data.lines.filter(({ cost }) => cost === undefined).map(({ name }) => name));
+
+	async function issue(): Promise<void> {
+		busy = true;
+		const { answer, problem: failed } = await ask<{ issued: unknown[]; left: typeof left }>('/api/sheets', {
+			year: data.year,
+			fields: marked.map(({ id }) => id)
+		});
+		busy = false;
+		problem = failed ?? '';
+		left = answer?.left ?? [];
+		if (answer) told = `${answer.issued.length} sheets issued.`;
+	}
+
+	function markAll(): void {
+		const all = marked.length < data.fields.length;
+		chosen = Object.fromEntries(data.fields.map(({ id }) => [id, all]));
+	}
+</script>
+
+<div class="page">
+	<h1>Orders for {data.year}</h1>
+	{#if data.lines.length === 0}
+		<div class="empty">
+			<h2>Nothing to order</h2>
+			<p>
+				No pass of {data.year} is open. Plan passes under Season; what they need of each product stands here, over all fields.
+			</p>
+		</div>
+	{:else}
+		<p class="soft">What the open passes of all fields need, by product. Applied passes are left out.</p>
+		<div class="scroll">
+			<table class="ledger" aria-label="Order by product">
+				<thead>
+					<tr>
+						<th>Product</th>
+						<th class="num">Needed, lb</th>
+						<th class="num">Short tons</th>
+						<th class="num">Gallons</th>
+						<th class="num">To buy</th>
+						<th class="num">Cost</th>
+						<th>First needed</th>
+						<th>Fields</th>
+					</tr>
+				</thead>
+				<tbody>
+					{#each data.lines as { id, name, pounds, gallons, toBuy, cost, firstDate, parts, withoutArea } (id)}
+						<tr>
+							<td><strong>{name}</strong></td>
+							<td class="num">{formatNumber(Math.round(pounds), 'lb')}</td>
+							<td class="num">{formatNumber(pounds / 2000, 'short tons')}</td>
+							<td class="num">{gallons === undefined ? '' : formatNumber(Math.round(gallons), 'gal')}</td>
+							<td class="num"><strong>{formatNumber(toBuy.amount, 'ratio')} {toBuy.unit}</strong></td>
+							<td class="num">{cost === undefined ? '' : formatQuantity(cost, '$')}</td>
+							<td>{longDate(firstDate)}</td>
+							<td>
+								<details>
+									<summary>{parts.length} {parts.length === 1 ? 'field' : 'fields'}</summary>
+									{#each parts as part (part.fieldId)}
+										<div class="small">
+											<a href={`/field/${part.fieldId}/${data.year}/supply`}>{part.field}</a>
+											{formatNumber(Math.round(part.pounds), 'lb')} lb
+										</div>
+									{/each}
+								</details>
+								{#if withoutArea.length > 0}<div class="small late">without an area: {withoutArea.join(', ')}</div>{/if}
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+				<tfoot>
+					<tr>
+						<td>All products</td>
+						<td colspan="4"></td>
+						<td class="num"><strong>{formatQuantity(total, '$')}</strong></td>
+						<td colspan="2" class="small soft"
+							>{unpriced.length > 0 ? `without ${unpriced.join(', ')}: no price` : ''}</td
+						>
+					</tr>
+				</tfoot>
+			</table>
+		</div>
+		<p><a href={`/orders/csv?year=${data.year}`} download>The order as CSV, by field</a></p>
+
+		<section class="section" aria-label="Sheets and work orders">
+			<h2>Sheets and work orders</h2>
+			<p class="soft">
+				Choose fields to issue their sheets at once. Work orders come from the newest issued sheet of each field.
+			</p>
+			<div class="row">
+				<Button size="small" disabled={busy || marked.length === 0} onclick={issue}>
+					Issue {marked.length}
+					{marked.length === 1 ? 'sheet' : 'sheets'}
+				</Button>
+				<Button size="small" kind="ghost" onclick={markAll}>
+					{marked.length < data.fields.length ? 'Choose all' : 'Choose none'}
+				</Button>
+				{#if issued.length > 0}
+					<a href={`/orders/work?${query}`} download>Work orders of {issued.length} sheets (PDF)</a>
+					<a href={`/orders/work?what=sheets&${query}`} download>{issued.length} sheets (PDF)</a>
+				{/if}
+			</div>
+			{#if data.preparedBy === ''}<p class="late">Say first who prepares the sheets, on any field’s sheet.</p>{/if}
+			{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+			{#if told}<p role="status">{told}</p>{/if}
+			{#each left as { field, why } (field)}<p class="late">▲ {field}: {why}</p>{/each}
+			<table class="ledger fields">
+				<thead><tr><th></th><th>Field</th><th>Grower</th><th>Newest sheet</th></tr></thead>
+				<tbody>
+					{#each data.fields as { id, name, grower, sheet } (id)}
+						<tr>
+							<td><Checkbox labelText={`Choose ${name}`} hideLabel bind:checked={chosen[id]} /></td>
+							<td><a href={`/field/${id}/${data.year}/sheet`}>{name}</a></td>
+							<td>{grower}</td>
+							<td>
+								{#if sheet}<a href={`/sheets/${sheet.id}`}>No. {sheet.number}</a>,
+									<a href={`/sheets/${sheet.id}/orders`} download>work orders</a>{:else}<span class="soft"
+										>none issued</span
+									>{/if}
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</section>
+	{/if}
+</div>
+
+<style>
+	.scroll {
+		overflow-x: auto;
+	}
+	.late {
+		color: var(--accent-ink);
+	}
+	.problem {
+		color: var(--stop);
+	}
+	.fields {
+		max-width: 52rem;
+		margin-top: 0.8rem;
+	}
+	.row {
+		align-items: center;
+		gap: 0.5rem 1.2rem;
+	}
+	tfoot td {
+		border-top: 2px solid var(--rule-strong);
+	}
+</style>

@@ -1,0 +1,35 @@
+import Papa from 'papaparse';
+import { orderOf } from '$core/supply/order';
+import { plainNumber } from '$core/units/display';
+import { currentLibrary } from '$lib/server/current-library';
+import { yearOf } from '$lib/server/params';
+import { planningYear } from '$lib/server/planning-year';
+import { listOpenPasses } from '$lib/server/stores/order-passes';
+import { theBook } from '$lib/server/the-book';
+import { today } from '$lib/server/today';
+import type { RequestHandler } from './$types';
+
+/** The order of a year as CSV: a line for each field of each product, then its sum. */
+export const GET: RequestHandler = ({ url }) => {
+	const asked = url.searchParams.get('year');
+	const year = asked ? yearOf(asked) : planningYear(today());
+	const lines = orderOf(listOpenPasses(theBook(), year), currentLibrary().products);
+	const rows = lines.flatMap(({ product, parts, pounds, toBuy }) => [
+		...parts.map(({ grower, field, pounds: own, firstDate }) => [
+			product.name,
+			grower,
+			field,
+			plainNumber(own, 'lb'),
+			firstDate,
+			''
+		]),
+		[product.name, 'all', '', plainNumber(pounds, 'lb'), '', `${toBuy.amount} ${toBuy.unit}`]
+	]);
+	const head = ['product', 'grower', 'field', 'lb', 'first needed', 'to buy'];
+	return new Response(`${Papa.unparse([head, ...rows], { escapeFormulae: true })}\r\n`, {
+		headers: {
+			'content-type': 'text/csv; charset=utf-8',
+			'content-disposition': `attachment; filename="order-${year}.csv"`
+		}
+	});
+};

@@ -1,0 +1,17 @@
+import { error } from '@sveltejs/kit';
+import { pdfFile, pdfOf } from '$lib/server/print/pdf';
+import { sheetsPdf } from '$lib/server/print/sheet-pdf';
+import { workOrderDocument } from '$lib/server/print/work-order-document';
+import { sheetOf } from '$lib/server/sheet-param';
+import type { RequestHandler } from './$types';
+
+const MOST_SHEETS = 500;
+
+/** Work orders, or with `what=sheets` the sheets, of several issued sheets in one file: `?sheet=<id>&sheet=<id>`. */
+export const GET: RequestHandler = async ({ url }) => {
+	const ids = url.searchParams.getAll('sheet').slice(0, MOST_SHEETS);
+	if (ids.length === 0) error(400, 'Name the sheets: ?sheet=… for each.');
+	const sheets = ids.map((sheet) => sheetOf({ sheet }));
+	if (url.searchParams.get('what') === 'sheets') return pdfFile('sheets.pdf', await sheetsPdf(sheets));
+	return pdfFile('work-orders.pdf', await pdfOf(workOrderDocument(sheets)));
+};

@@ -1,0 +1,120 @@
+<script lang="ts">
+	import { Button, TextInput } from 'carbon-components-svelte';
+	import type { Nutrient } from '$core/schema-types';
+	import { formatNumber } from '$core/units/display';
+	import { ask, post } from '$lib/ui/post';
+	import ManureForm from '$lib/ui/supply/ManureForm.svelte';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	let words = $state('');
+	let problem = $state('');
+	let told = $state('');
+	const NUTRIENTS: Nutrient[] = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'];
+
+	const shown = $derived(
+		data.products.filter(({ name }) =>
+			words
+				.toLowerCase()
+				.split(/\s+/)
+				.every((word) => name.toLowerCase().includes(word))
+		)
+	);
+
+	async function take(file: File | undefined): Promise<void> {
+		if (!file) return;
+		told = '';
+		const { answer, problem: failed } = await ask<{ taken: number; passedOver: number }>('/api/products/file', {
+			csv: (await file.text()).slice(0, 500_000) || ' '
+		});
+		problem = failed ?? '';
+		if (answer) told = `${answer.taken} taken in, ${answer.passedOver} of the shipped catalogue passed over.`;
+	}
+
+	async function remove(id: string): Promise<void> {
+		problem = (await post(`/api/products/${id}`, {}, 'DELETE')) ?? '';
+	}
+</script>
+
+<div class="page">
+	<h1>Products</h1>
+	<p class="soft">
+		Generic products with their cards, and your own. Values are from trade tables, from memory; the label comes first.
+	</p>
+	<div class="row bar">
+		<div class="words"><TextInput size="sm" labelText="Find by name" bind:value={words} /></div>
+		<Button size="small" kind="tertiary" href="/products/file" download>The catalogue as CSV</Button>
+		<label class="file"
+			><span class="bx--label">Take own products in (CSV, the same columns)</span>
+			<input
+				type="file"
+				accept=".csv,text/csv"
+				onchange={({ currentTarget }) => void take(currentTarget.files?.[0])}
+			/></label
+		>
+	</div>
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	{#if told}<p role="status">{told}</p>{/if}
+	<div class="scroll">
+		<table class="ledger" aria-label="Catalogue">
+			<thead>
+				<tr>
+					<th>Product</th>
+					{#each NUTRIENTS as nutrient (nutrient)}<th class="num">{nutrient}</th>{/each}
+					<th class="num">lb/gal</th>
+					<th class="num">Salt index</th>
+					<th class="num">Chloride, %</th>
+					<th>In water</th>
+					<th class="num">Lime debt, lb per lb</th>
+					<th></th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each shown as product (product.id)}
+					<tr>
+						<td class="name"
+							><strong>{product.name}</strong>{#if product.own}<span class="soft small"> your own</span>{/if}</td
+						>
+						{#each NUTRIENTS as nutrient (nutrient)}
+							<td class="num"
+								>{product.analysis[nutrient] === undefined ? '' : formatNumber(product.analysis[nutrient], 'ratio')}</td
+							>
+						{/each}
+						<td class="num">{product.densityLbPerGal ?? ''}</td>
+						<td class="num">{product.saltIndex ?? ''}</td>
+						<td class="num">{product.chloridePercent ?? ''}</td>
+						<td>{product.dissolves ?? ''}</td>
+						<td class="num">{product.acidity ? formatNumber(product.acidity.caco3Lb, 'ratio') : ''}</td>
+						<td
+							>{#if product.own}<button type="button" class="plain" onclick={() => remove(product.id)}>Take out</button
+								>{/if}</td
+						>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<ManureForm kinds={data.kinds} handling={data.handling} />
+</div>
+
+<style>
+	.bar {
+		align-items: end;
+		margin-bottom: 0.8rem;
+	}
+	.words {
+		width: 16rem;
+	}
+	.file {
+		display: block;
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	.name {
+		min-width: 14rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>
