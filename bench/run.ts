@@ -13,6 +13,8 @@ const MOST_PRICE_MS = 50;
 const MOST_BOARD_MS = 50;
 const MOST_SEASON_MS = 2;
 const MOST_SEASONS_MS = 2000;
+const MOST_BLEND_MS = 100;
+const MOST_ORDERS_MS = 1000;
 
 function median(values: number[]): number {
 	return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
@@ -132,6 +134,17 @@ function benchSeason(): boolean[] {
 	];
 }
 
+/** A mix with whole numbers, once HiGHS is loaded, and the orders of 500 fields. */
+function benchSupply(): boolean[] {
+	const text = execFileSync('npx', ['--no-install', 'tsx', 'bench/supply.ts'], { encoding: 'utf8' });
+	const { products, fourMs, sevenMs, orderMs } = JSON.parse(text) as Record<string, number>;
+	console.log(`       ${products} products, 7 nutrients, at most 7 products: ${sevenMs!.toFixed(0)} ms`);
+	return [
+		report('30 products, 7 nutrients, at most 4 products', fourMs!, 'ms median', MOST_BLEND_MS),
+		report('orders of 500 fields', orderMs!, 'ms median', MOST_ORDERS_MS)
+	];
+}
+
 const advise = measure('npx', '--no-install', 'tsx', 'bench/advise.ts');
 const met = [
 	report('one advise with all methods', advise.ms, 'ms median', MOST_ADVISE_MS),
@@ -140,6 +153,7 @@ const met = [
 	...benchFits(),
 	benchPrices(),
 	...benchBoard(),
-	...benchSeason()
+	...benchSeason(),
+	...benchSupply()
 ];
 process.exitCode = met.every(Boolean) ? 0 : 1;

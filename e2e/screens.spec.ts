@@ -24,7 +24,19 @@ function overflow(page: Page): Promise<boolean> {
 
 test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits the window', async ({ page, app }) => {
 	test.setTimeout(180_000);
-	for (const path of ['/', '/import', '/guides', '/curves', '/curves/fit', '/guides/wheat-sulfur']) {
+	for (const path of [
+		'/',
+		'/import',
+		'/guides',
+		'/curves',
+		'/curves/fit',
+		'/guides/wheat-sulfur',
+		'/weather',
+		'/house-rules',
+		'/products',
+		'/orders',
+		'/calibration'
+	]) {
 		await page.goto(app.server.origin + path);
 		await hydrated(page);
 		expect(await violations(page), path).toEqual([]);

@@ -8,7 +8,7 @@ export interface OpenPass {
 	grower: string;
 	/** Undefined where it is not known. */
 	acres: number | undefined;
-	pass: Pick<Pass, 'product' | 'rate' | 'unit' | 'date' | 'label'>;
+	pass: Pass;
 }
 
 /** What one field takes of a product. */

@@ -52,7 +52,10 @@ function acidGround(pass: Pass, product: Product, { context, targetPh }: SourceG
 	const { soilPh } = context;
 	const souring = product.acidity?.per === 'N' && product.acidity.caco3Lb >= SOURING;
 	if (!souring || soilPh === undefined || targetPh === undefined || soilPh > targetPh - ACID_BY) return [];
-	if (passNutrient(pass, product, 'N') < LEAST_LB) return [];
+	// Phosphate that carries some nitrogen along is bought for the phosphate.
+	const { N = 0, P2O5 = 0, K2O = 0 } = product.analysis;
+	const forNitrogen = N > Math.max(P2O5, K2O);
+	if (!forNitrogen || passNutrient(pass, product, 'N') < LEAST_LB) return [];
 	const instead = known(['calcium-nitrate', 'can-27', 'urea'], context, pass.placement);
 	const debt = formatNumber(product.acidity!.caco3Lb, 'ratio');
 	return [

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Pass } from '../schema-types';
 import { planContext } from '../season/plan-context.test-help';
 import { library } from '../testing.test-help';
-import { cupsPerPalm } from './calibration/rates';
+import { countBack, cupsPerPalm } from './calibration/rates';
 import { bestSwath, swathResults } from './calibration/spread-pattern';
 import { creditedPrice } from './credited-price';
 import { acresPerLoad, loadsFor } from './loads';
@@ -75,6 +75,12 @@ describe('loads', () => {
 		);
 	});
 	it('a palm is fed by half-kilogram cups', () => expect(cupsPerPalm(1.8)).toEqual({ cups: 4, kg: 2 }));
+});
+
+it('counts back what went on: 40,000 less 9,500 lb over 150 ac is 203.3 lb/ac, 1.7 % over 200', () => {
+	const { rate, off } = countBack(40_000, 9_500, 150, 200);
+	expect(rate.value).toBeCloseTo(203.33, 2);
+	expect(off.value).toBeCloseTo(1.667, 3);
 });
 
 describe('an order over the book', () => {
@@ -190,6 +196,8 @@ describe('advice on sources', () => {
 		const acid = ground({ context: { ...planContext(), soilPh: 5.6 } });
 		expect(texts([pass('ammonium-sulfate', 200)], acid)).toContain('each lb of this nitrogen costs 5.4 lb of lime');
 		expect(texts([pass('urea', 200)], acid)).toBe('');
+		// bought for its phosphate
+		expect(texts([pass('map', 200)], acid)).toBe('');
 		expect(texts([pass('ammonium-sulfate', 200)], ground())).toBe('');
 	});
 	it('chloride is minded by almond, not by corn', () => {

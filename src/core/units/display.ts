@@ -17,6 +17,10 @@ const DIGITS: Record<string, number> = {
 	lb: 0,
 	'short tons': 2,
 	'gal/ac': 1,
+	'gal/min': 2,
+	mph: 1,
+	'lb/tree': 2,
+	'lb/100 ft': 2,
 	'per ft2': 1,
 	'bu/ac': 1,
 	'ton/ac': 2

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { productRows, readProductCsv } from '../../core/supply/catalogue/product-csv';
-import { InputError } from '../../core/check/problem';
+import type { InputError } from '../../core/check/problem';
 import { manureProduct } from '../../core/supply/manure/manure-product';
 import { orderOf } from '../../core/supply/order';
 import { cautionsFor } from '../../core/season/hazards';

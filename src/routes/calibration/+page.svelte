@@ -1,5 +1,6 @@
 <script lang="ts">
 	import {
+		countBack,
 		cupsPerPalm,
 		distanceForLoad,
 		groundSpeed,
@@ -76,6 +77,23 @@
 				sum={([capacity, rate]) => {
 					const covered = acresPerLoad(rate!, capacity!, 'gal');
 					return covered.applies ? [{ words: 'One load covers', figure: covered }] : [];
+				}}
+			/>
+			<Sum
+				title="Count back"
+				note="What was on hand before and after tells what went on; look at edge rows against the middle where it is off."
+				fields={[
+					{ name: 'before', label: 'Before, lb', start: '40000' },
+					{ name: 'after', label: 'After, lb', start: '9500' },
+					{ name: 'acres', label: 'Acres', start: '150' },
+					{ name: 'planned', label: 'Planned, lb/ac', start: '200' }
+				]}
+				sum={([before, after, acres, planned]) => {
+					const { rate, off } = countBack(before!, after!, acres!, planned!);
+					return [
+						{ words: 'Went on:', figure: rate },
+						{ words: 'Against the plan:', figure: off }
+					];
 				}}
 			/>
 			<Sum

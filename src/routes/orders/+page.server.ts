@@ -1,6 +1,8 @@
 import { orderOf } from '$core/supply/order';
 import { currentLibrary } from '$lib/server/current-library';
 import { planningYear } from '$lib/server/planning-year';
+import { LB_PER_SHORT_TON } from '$core/units/factors';
+import { readDealers } from '$lib/server/stores/dealers';
 import { listOpenPasses } from '$lib/server/stores/order-passes';
 import { pricesOn } from '$lib/server/stores/prices';
 import { newestSheets } from '$lib/server/stores/sheets';
@@ -15,6 +17,7 @@ export const load: PageServerLoad = ({ url }) => {
 	const year = asked ? yearOf(asked) : planningYear(today());
 	const open = listOpenPasses(theBook(), year);
 	const prices = pricesOn(theBook(), today());
+	const dealers = readDealers(theBook());
 	const sheets = newestSheets(theBook(), year);
 	const fields = new Map(open.map(({ fieldId, field, grower }) => [fieldId, { id: fieldId, name: field, grower }]));
 	return {
@@ -26,10 +29,12 @@ export const load: PageServerLoad = ({ url }) => {
 			return {
 				...line,
 				id: product.id,
+				dealer: dealers[product.id] ?? '',
 				name: product.name,
-				cost: price === undefined ? undefined : (line.pounds / 2000) * price
+				cost: price === undefined ? undefined : (line.pounds / LB_PER_SHORT_TON) * price
 			};
 		}),
+		names: Object.fromEntries(currentLibrary().products.map(({ id, name }) => [id, name])),
 		fields: [...fields.values()].map((field) => ({ ...field, sheet: sheets.get(field.id) }))
 	};
 };

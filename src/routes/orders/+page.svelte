@@ -2,7 +2,9 @@
 	import { Button, Checkbox } from 'carbon-components-svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { longDate } from '$lib/ui/dates';
-	import { ask } from '$lib/ui/post';
+	import { ask, post } from '$lib/ui/post';
+	import type { CommonBlend } from '$core/supply/blend/common-blend';
+	import CommonMix from '$lib/ui/supply/CommonMix.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -11,6 +13,7 @@
 	let told = $state('');
 	let left = $state<{ field: string; why: string }[]>([]);
 	let busy = $state(false);
+	let mix = $state.raw<CommonBlend | undefined>();
 
 	const marked = $derived(data.fields.filter(({ id }) => chosen[id]));
 	const issued = $derived((marked.length > 0 ? marked : data.fields).flatMap(({ sheet }) => sheet ?? []));
@@ -28,6 +31,20 @@
 		problem = failed ?? '';
 		left = answer?.left ?? [];
 		if (answer) told = `${answer.issued.length} sheets issued.`;
+	}
+
+	async function setDealer(product: string, dealer: string): Promise<void> {
+		problem = (await post('/api/dealers', { product, dealer })) ?? '';
+	}
+
+	async function findMix(): Promise<void> {
+		busy = true;
+		mix = undefined;
+		const fields = marked.map(({ id }) => id);
+		const { answer, problem: failed } = await ask<CommonBlend>('/api/orders/mix', { year: data.year, fields });
+		busy = false;
+		problem = failed ?? '';
+		mix = answer;
 	}
 
 	function markAll(): void {
@@ -52,6 +69,7 @@
 				<thead>
 					<tr>
 						<th>Product</th>
+						<th>Dealer</th>
 						<th class="num">Needed, lb</th>
 						<th class="num">Short tons</th>
 						<th class="num">Gallons</th>
@@ -62,9 +80,17 @@
 					</tr>
 				</thead>
 				<tbody>
-					{#each data.lines as { id, name, pounds, gallons, toBuy, cost, firstDate, parts, withoutArea } (id)}
+					{#each data.lines as { id, name, dealer, pounds, gallons, toBuy, cost, firstDate, parts, withoutArea } (id)}
 						<tr>
 							<td><strong>{name}</strong></td>
+							<td>
+								<input
+									class="dealer"
+									aria-label={`Dealer of ${name}`}
+									value={dealer}
+									onchange={({ currentTarget }) => void setDealer(id, currentTarget.value)}
+								/>
+							</td>
 							<td class="num">{formatNumber(Math.round(pounds), 'lb')}</td>
 							<td class="num">{formatNumber(pounds / 2000, 'short tons')}</td>
 							<td class="num">{gallons === undefined ? '' : formatNumber(Math.round(gallons), 'gal')}</td>
@@ -89,7 +115,7 @@
 				<tfoot>
 					<tr>
 						<td>All products</td>
-						<td colspan="4"></td>
+						<td colspan="5"></td>
 						<td class="num"><strong>{formatQuantity(total, '$')}</strong></td>
 						<td colspan="2" class="small soft"
 							>{unpriced.length > 0 ? `without ${unpriced.join(', ')}: no price` : ''}</td
@@ -113,6 +139,9 @@
 				<Button size="small" kind="ghost" onclick={markAll}>
 					{marked.length < data.fields.length ? 'Choose all' : 'Choose none'}
 				</Button>
+				<Button size="small" kind="tertiary" disabled={busy || marked.length < 2} onclick={findMix}>
+					One mix for the chosen fields
+				</Button>
 				{#if issued.length > 0}
 					<a href={`/orders/work?${query}`} download>Work orders of {issued.length} sheets (PDF)</a>
 					<a href={`/orders/work?what=sheets&${query}`} download>{issued.length} sheets (PDF)</a>
@@ -122,7 +151,8 @@
 			{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 			{#if told}<p role="status">{told}</p>{/if}
 			{#each left as { field, why } (field)}<p class="late">▲ {field}: {why}</p>{/each}
-			<table class="ledger fields">
+			{#if mix}<CommonMix {mix} nameOf={(id) => data.names[id] ?? id} />{/if}
+			<table class="ledger list">
 				<thead><tr><th></th><th>Field</th><th>Grower</th><th>Newest sheet</th></tr></thead>
 				<tbody>
 					{#each data.fields as { id, name, grower, sheet } (id)}
@@ -148,13 +178,21 @@
 	.scroll {
 		overflow-x: auto;
 	}
+	.dealer {
+		width: 9rem;
+		border: 1px solid var(--rule);
+		background: var(--sheet);
+		padding: 0.15rem 0.4rem;
+		font: inherit;
+		font-size: 0.88rem;
+	}
 	.late {
 		color: var(--accent-ink);
 	}
 	.problem {
 		color: var(--stop);
 	}
-	.fields {
+	.list {
 		max-width: 52rem;
 		margin-top: 0.8rem;
 	}

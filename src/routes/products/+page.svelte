@@ -73,7 +73,7 @@
 				{#each shown as product (product.id)}
 					<tr>
 						<td class="name"
-							><strong>{product.name}</strong>{#if product.own}<span class="soft small"> your own</span>{/if}</td
+							><strong>{product.name}</strong>{#if product.own}<div class="soft small">your own</div>{/if}</td
 						>
 						{#each NUTRIENTS as nutrient (nutrient)}
 							<td class="num"

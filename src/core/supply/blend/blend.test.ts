@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { InputError } from '../../check/problem';
+import type { InputError } from '../../check/problem';
 import type { BlendRequest } from '../../schema-types';
+import { commonBlend } from './common-blend';
 import { lpText } from './lp-text';
 import { solveBlend } from './solve-blend';
 import { loadSolver } from './solver';
@@ -109,4 +110,47 @@ it('the LP format: both bounds are two rows, and small numbers have no exponents
 	});
 	expect(text).toContain(' r: + 0.000000100000000 x - 2 y >= 1\n r_most: + 0.000000100000000 x - 2 y <= 2');
 	expect(text).toContain('Binary\n y\nEnd');
+});
+
+describe('one mix for several fields', () => {
+	const field = (name: string, acres: number, demand: BlendRequest['demand']) => ({ name, acres, demand });
+	it('alike in proportion get their demands and no more', () => {
+		const common = commonBlend(
+			[field('a', 40, { P2O5: 50, K2O: 80 }), field('b', 20, { P2O5: 25, K2O: 40 })],
+			{ products: SHELF },
+			solver
+		)!;
+		expect(common.fields[1]!.rate).toBeCloseTo(common.fields[0]!.rate / 2, 6);
+		const alone = solveBlend({ products: SHELF, demand: { P2O5: 50, K2O: 80 } }, solver).cost!;
+		expect(common.cost).toBeCloseTo(alone * 40 + (alone / 2) * 20, 4);
+		expect(Object.keys(common.fields[1]!.over)).toEqual(['N']);
+	});
+	it('unlike ones are never short, cost no less than apart, and say what is over (property)', () => {
+		const pounds = fc.double({ min: 10, max: 120, noNaN: true });
+		const demand = fc.record({ P2O5: pounds, K2O: pounds });
+		fc.assert(
+			fc.property(fc.array(demand, { minLength: 2, maxLength: 4 }), (demands) => {
+				const fields = demands.map((one, at) => field(`f${at}`, 10, one));
+				const common = commonBlend(fields, { products: SHELF }, solver)!;
+				const apart = fields.reduce(
+					(sum, { demand: own, acres }) => sum + solveBlend({ products: SHELF, demand: own }, solver).cost! * acres,
+					0
+				);
+				expect(common.cost).toBeGreaterThanOrEqual(apart - 1e-4);
+				const total = common.mix.uses.reduce((sum, { rate }) => sum + rate, 0);
+				common.fields.forEach(({ rate }, at) => {
+					for (const nutrient of ['P2O5', 'K2O'] as const) {
+						const given = (common.mix.delivered[nutrient]! * rate) / total;
+						expect(given).toBeGreaterThan(fields[at]!.demand[nutrient]! - 1e-4);
+					}
+				});
+			}),
+			{ numRuns: 25 }
+		);
+	});
+	it('fields that want nothing in common get none', () => {
+		expect(
+			commonBlend([field('a', 1, { N: 10 }), field('b', 1, { K2O: 10 })], { products: SHELF }, solver)
+		).toBeUndefined();
+	});
 });

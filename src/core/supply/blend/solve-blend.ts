@@ -12,7 +12,8 @@ const LEAST_MISS = 1e-6;
 /**
  * The least-cost mix of products that meets a demand, lb/ac, by linear programming; with a most number of products, a least
  * use, whole steps or pairs kept apart by whole numbers as well.
- * Shadow prices are those of the linear problem in the products used: what one more pound of a demand costs.
+ * Shadow prices say what one more pound of a demand costs: with the products that are used and those that
+ * could still join them.
  * @param request checked by schemas/blend-request.schema.json
  * @returns `infeasible` with the demands in the way where no mix does it
  * @throws InputError for a pair that names no product, or a product named twice
@@ -22,13 +23,12 @@ export function solveBlend(request: BlendRequest, solver: LpSolver): BlendAnswer
 	const found = solver.solve(lpText(problemOf(request)));
 	if (found.Status !== 'Optimal') return conflictOf(request, solver);
 	const uses = usesOf(request, found);
-	const used = request.products.filter(({ id }) => uses.some((use) => use.id === id));
 	return {
 		status: 'optimal',
 		cost: uses.reduce((sum, { id, rate }) => sum + rate * priceOf(request, id), 0),
 		uses,
 		delivered: deliveredBy(request, uses),
-		shadowPrices: shadowPrices(request, used, solver)
+		shadowPrices: shadowPrices(request, uses, solver)
 	};
 }
 
@@ -163,12 +163,10 @@ function deliveredBy({ products }: BlendRequest, uses: BlendAnswer['uses']): Ble
 	return delivered;
 }
 
-/** What one more pound of each demand costs, in the linear problem of the products that are used. */
-function shadowPrices(
-	{ demand, tolerance, ceilings }: BlendRequest,
-	used: BlendProduct[],
-	solver: LpSolver
-): BlendAnswer['shadowPrices'] {
+/** What one more pound of each demand costs. */
+function shadowPrices(request: BlendRequest, uses: BlendAnswer['uses'], solver: LpSolver): BlendAnswer['shadowPrices'] {
+	const { demand, tolerance, ceilings } = request;
+	const used = openBeside(request, uses);
 	const linear: BlendRequest = {
 		products: used,
 		demand,
@@ -185,6 +183,18 @@ function shadowPrices(
 			dual(`d_${nutrient}`) * (1 - (tolerance ?? 0)) + dual(`d_${nutrient}_most`) * (1 + (tolerance ?? 0))
 		])
 	);
+}
+
+/** The products used, and those that no count, least use, step or pair keeps from joining them. */
+function openBeside(
+	{ products, maxProducts, minimumUse = 0, step, apart = [] }: BlendRequest,
+	uses: BlendAnswer['uses']
+): BlendProduct[] {
+	const isUsed = (id: string) => uses.some((one) => one.id === id);
+	const full = maxProducts !== undefined && uses.length >= maxProducts;
+	if (full || minimumUse > 0 || step !== undefined) return products.filter(({ id }) => isUsed(id));
+	const clashes = (id: string) => apart.some(([a, b]) => (a === id && isUsed(b!)) || (b === id && isUsed(a!)));
+	return products.filter(({ id }) => isUsed(id) || !clashes(id));
 }
 
 /** Which demands are in the way: those that the mix nearest to all of them, each by its share, still misses. */

@@ -72,7 +72,7 @@ export function perTree(ratePerAcre: number, rowFt: number, treeFt: number): Fig
 	return figure({
 		label: 'each tree',
 		value: (ratePerAcre * rowFt * treeFt) / FT2_PER_ACRE,
-		unit: 'lb',
+		unit: 'lb/tree',
 		formula: 'rate x row x tree spacing / 43,560',
 		inputs: [
 			adviser('rate', ratePerAcre, 'lb/ac'),
@@ -91,7 +91,7 @@ export function per100FtOfRow(ratePerAcre: number, widthFt: number, by: 'planted
 	return figure({
 		label: '100 ft of row',
 		value: (ratePerAcre * widthFt * 100) / FT2_PER_ACRE,
-		unit: 'lb',
+		unit: 'lb/100 ft',
 		formula: `rate x ${by === 'planted acre' ? 'row spacing' : 'width of the band'} x 100 / 43,560`,
 		inputs: [
 			adviser('rate', ratePerAcre, 'lb/ac'),
@@ -108,4 +108,37 @@ const CUP_KG = 0.5;
 export function cupsPerPalm(kgPerPalm: number): { cups: number; kg: number } {
 	const cups = Math.round(kgPerPalm / CUP_KG);
 	return { cups, kg: cups * CUP_KG };
+}
+
+/**
+ * What went on by the product that is gone: (before - after) / acres, and how far that is from the plan, percent of it. Above 0 is too
+ * much.
+ */
+export function countBack(
+	beforeLb: number,
+	afterLb: number,
+	acres: number,
+	planned: number
+): { rate: Figure; off: Figure } {
+	const rate = figure({
+		label: 'went on',
+		value: (beforeLb - afterLb) / acres,
+		unit: 'lb/ac',
+		formula: '(before - after) / acres',
+		inputs: [
+			adviser('on hand before', beforeLb, 'lb'),
+			adviser('on hand after', afterLb, 'lb'),
+			adviser('acres', acres, 'ac')
+		],
+		basis: 'measured'
+	});
+	const off = figure({
+		label: 'against the plan',
+		value: (100 * (rate.value - planned)) / planned,
+		unit: '%',
+		formula: '100 x (went on - planned) / planned',
+		inputs: [rate, adviser('planned', planned, 'lb/ac')],
+		basis: 'measured'
+	});
+	return { rate, off };
 }

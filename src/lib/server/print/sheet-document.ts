@@ -101,7 +101,7 @@ function passesTable({ passes, units }: SheetContent): Content {
 		table: {
 			headerRows: 1,
 			dontBreakRows: true,
-			widths: [54, '*', 72, 56, 62, 76],
+			widths: [54, '*', 84, 56, 62, 76],
 			body: [
 				heads.map((text, at) => ({ text, style: 'label', alignment: at === 2 || at === 5 ? 'right' : 'left' })),
 				...rows

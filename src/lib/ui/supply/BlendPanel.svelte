@@ -101,7 +101,11 @@
 
 	async function adopt({ uses }: BlendAnswer): Promise<void> {
 		const [first] = [...going].sort((a, b) => a.date.localeCompare(b.date));
-		const reason = `Least-cost mix in place of ${going.map(({ label }) => label).join(', ')}.`;
+		const whole =
+			uses === bought?.uses
+				? ` In steps of ${step} lb/ac at ${formatQuantity(bought.cost!, '$/ac')}; exact ${exact!.uses.map(({ id, rate }) => `${pounds(rate)} ${nameOf(id)}`).join(', ')} at ${formatQuantity(exact!.cost!, '$/ac')}.`
+				: '';
+		const reason = `Least-cost mix in place of ${going.map(({ label }) => label).join(', ')}.${whole}`;
 		const added = uses.map(({ id, rate }, at): Pass => ({
 			id: `mix-${at}`,
 			date: first!.date,
@@ -199,10 +203,12 @@
 			{/if}
 			<p>
 				{#each Object.entries(exact.shadowPrices).filter(([, price]) => price > 0.0005) as [nutrient, price] (nutrient)}
-					The last pound of {nutrient} costs {formatQuantity(price, '$')}.{' '}
+					<span class="said">The last pound of {nutrient} costs {formatQuantity(price, '$')}.</span>
 				{/each}
 				{#each Object.entries(exact.delivered).filter(([nutrient, lb]) => lb > (demand[nutrient as Nutrient] ?? 0) + 0.5) as [nutrient, lb] (nutrient)}
-					It brings {pounds(lb - (demand[nutrient as Nutrient] ?? 0))} lb {nutrient} more than asked.{' '}
+					<span class="said"
+						>It brings {pounds(lb - (demand[nutrient as Nutrient] ?? 0))} lb {nutrient} more than asked.</span
+					>
 				{/each}
 			</p>
 			<div class="row">
@@ -234,6 +240,9 @@
 	.result {
 		max-width: 40rem;
 		margin: 1rem 0 0.6rem;
+	}
+	.said {
+		margin-right: 0.5rem;
 	}
 	.none {
 		border-left: 4px solid var(--stop);

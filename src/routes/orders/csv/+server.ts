@@ -4,6 +4,7 @@ import { plainNumber } from '$core/units/display';
 import { currentLibrary } from '$lib/server/current-library';
 import { yearOf } from '$lib/server/params';
 import { planningYear } from '$lib/server/planning-year';
+import { readDealers } from '$lib/server/stores/dealers';
 import { listOpenPasses } from '$lib/server/stores/order-passes';
 import { theBook } from '$lib/server/the-book';
 import { today } from '$lib/server/today';
@@ -14,8 +15,10 @@ export const GET: RequestHandler = ({ url }) => {
 	const asked = url.searchParams.get('year');
 	const year = asked ? yearOf(asked) : planningYear(today());
 	const lines = orderOf(listOpenPasses(theBook(), year), currentLibrary().products);
+	const dealers = readDealers(theBook());
 	const rows = lines.flatMap(({ product, parts, pounds, toBuy }) => [
 		...parts.map(({ grower, field, pounds: own, firstDate }) => [
+			dealers[product.id] ?? '',
 			product.name,
 			grower,
 			field,
@@ -23,9 +26,9 @@ export const GET: RequestHandler = ({ url }) => {
 			firstDate,
 			''
 		]),
-		[product.name, 'all', '', plainNumber(pounds, 'lb'), '', `${toBuy.amount} ${toBuy.unit}`]
+		[dealers[product.id] ?? '', product.name, 'all', '', plainNumber(pounds, 'lb'), '', `${toBuy.amount} ${toBuy.unit}`]
 	]);
-	const head = ['product', 'grower', 'field', 'lb', 'first needed', 'to buy'];
+	const head = ['dealer', 'product', 'grower', 'field', 'lb', 'first needed', 'to buy'];
 	return new Response(`${Papa.unparse([head, ...rows], { escapeFormulae: true })}\r\n`, {
 		headers: {
 			'content-type': 'text/csv; charset=utf-8',

@@ -34,6 +34,8 @@ export const load: PageServerLoad = ({ params }) => {
 					magnesiumShort: advice.answer.findings.some(({ code }) => code === 'magnesium-low')
 				})
 			: [],
+		wanted: advice?.context.chosen ?? {},
+		plantingDate: advice?.context.plantingDate,
 		compared: COMPARED.map((nutrient) => ({
 			nutrient,
 			products: products

@@ -6,6 +6,7 @@
 	import { post } from '$lib/ui/post';
 	import Quantity from '$lib/ui/Quantity.svelte';
 	import BlendPanel from '$lib/ui/supply/BlendPanel.svelte';
+	import ManureRates from '$lib/ui/supply/ManureRates.svelte';
 	import PricePerPound from '$lib/ui/supply/PricePerPound.svelte';
 	import SourceNotes from '$lib/ui/supply/SourceNotes.svelte';
 	import type { PageData } from './$types';
@@ -26,6 +27,11 @@
 		return `${count} ${count === 1 ? 'load' : 'loads'}, ${each} ac each`;
 	}
 
+	/** Products with a price, or all of them. */
+	let allProducts = $state(false);
+	const shownProducts = $derived(
+		allProducts ? data.products : data.products.filter(({ item, price }) => price !== undefined || item in typed)
+	);
 	const url = $derived(`/api/fields/${data.fieldId}/${data.year}/passes`);
 	/** Dry goods that carry nutrients: what a mix may take the place of. */
 	function isDryFeed(id: string): boolean {
@@ -92,7 +98,7 @@
 					{/each}
 				</tbody>
 			</table>
-			<div class="row capacity">
+			<div class="capacity">
 				<TextInput size="sm" labelText="The tank holds, gal" inputmode="decimal" bind:value={tank} />
 				<TextInput size="sm" labelText="The box holds, lb" inputmode="decimal" bind:value={box} />
 			</div>
@@ -109,7 +115,7 @@
 	{#if data.open.length > 0}
 		<SourceNotes advice={data.advice} passes={data.open} products={data.catalogue} {url} />
 	{/if}
-	{#key data.open}
+	{#key data.open.map(({ id }) => id).join()}
 		<BlendPanel
 			open={data.open.filter((pass) => isDryFeed(pass.product))}
 			products={data.catalogue}
@@ -117,6 +123,14 @@
 			{url}
 		/>
 	{/key}
+	{#if data.plantingDate}
+		<ManureRates
+			manures={data.catalogue.filter(({ manure }) => manure)}
+			wanted={data.wanted}
+			plantingDate={data.plantingDate}
+			{url}
+		/>
+	{/if}
 	<PricePerPound compared={data.compared} />
 
 	<form class="section" onsubmit={save}>
@@ -144,7 +158,7 @@
 			<table class="ledger">
 				<thead><tr><th>Product</th><th>Price</th><th></th></tr></thead>
 				<tbody>
-					{#each data.products as { item, name, price, perPound } (item)}
+					{#each shownProducts as { item, name, price, perPound } (item)}
 						<tr>
 							<td>{name}</td>
 							<td>{@render priceCell(item, name, price)}</td>
@@ -156,6 +170,13 @@
 				</tbody>
 			</table>
 		</div>
+		{#if !allProducts && shownProducts.length < data.products.length}
+			<p>
+				<button type="button" class="plain" onclick={() => (allProducts = true)}
+					>Show {data.products.length - shownProducts.length} products without a price</button
+				>
+			</p>
+		{/if}
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 		<Button size="small" type="submit" disabled={changed === 0}>Keep the prices</Button>
 	</form>
@@ -181,6 +202,9 @@
 		vertical-align: middle;
 	}
 	.capacity {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 1rem;
 		max-width: 26rem;
 		margin-top: 0.8rem;
 	}

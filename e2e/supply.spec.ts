@@ -1,0 +1,196 @@
+import { execFileSync } from 'node:child_process';
+import { expect, hydrated, test } from './app';
+
+test('the cheapest mix takes the place of passes, exact or as it can be bought, and can be undone', async ({
+	page,
+	app
+}) => {
+	await app.openField('Crow Acre', 'supply');
+	await hydrated(page);
+	const mix = page.getByRole('region', { name: 'Mix' });
+	await expect(mix).toContainText('It must carry 19.1 lb N, 90.5 lb P2O5, 70.7 lb K2O an acre.');
+	await mix.getByLabel('May miss each by, %').fill('lots');
+	await mix.getByRole('button', { name: 'Find the mix' }).click();
+	await expect(mix.getByRole('alert')).toHaveText('Tolerance: “lots” must be a number from 0 to 50.');
+	await mix.getByLabel('May miss each by, %').fill('');
+	await mix.getByRole('button', { name: 'Find the mix' }).click();
+	const table = mix.getByRole('table', { name: 'The mix' });
+	await expect(table.getByRole('row', { name: /^MAP/ })).toBeVisible();
+	await expect(mix).toContainText(/Whole steps cost \$\d+\.\d\d\/ac more/);
+	await expect(mix).toContainText(/The last pound of K2O costs \$0\.3\d/);
+	await mix.getByRole('button', { name: 'Put it in as bought' }).click();
+	await expect(page.getByRole('button', { name: 'Undo: Put a mix into the plan' })).toBeVisible();
+	await app.openField('Crow Acre', 'season');
+	await expect(page.getByRole('row', { name: /Mix, part 1/ })).toContainText(
+		'Least-cost mix in place of P before planting, K before planting'
+	);
+	await hydrated(page);
+	await expect(page.getByRole('row', { name: /Mix, part 1/ })).toContainText(
+		'In steps of 5 lb/ac at $93.43/ac; exact 174 MAP 11-52-0'
+	);
+	await page.keyboard.press('Control+z');
+	await expect(page.getByRole('row', { name: /Mix, part 1/ })).toHaveCount(0);
+});
+
+test('a mix that cannot be had names the demand in the way', async ({ page, app }) => {
+	await app.openField('Crow Acre', 'supply');
+	await hydrated(page);
+	const mix = page.getByRole('region', { name: 'Mix' });
+	await mix.getByText(/^Products on the shelf/).click();
+	for (const name of [/^Muriate of potash/, /^Sulfate of potash/, /^Potassium magnesium/, /^Potassium-magnesium/]) {
+		const box = mix.getByLabel(name);
+		if ((await box.count()) > 0) await box.uncheck({ force: true });
+	}
+	await mix.getByRole('button', { name: 'Find the mix' }).click();
+	await expect(mix).toContainText('No mix of these products does it.');
+	await expect(mix).toContainText('K2O: none of these products holds any; 70.7 lb/ac are wanted.');
+});
+
+test('a manure with its analysis becomes a product, is rated by its limiting nutrient and reaches next year', async ({
+	page,
+	app
+}) => {
+	await page.goto(`${app.server.origin}/products`);
+	await hydrated(page);
+	const form = page.getByRole('region', { name: 'Manure' });
+	await form.getByLabel('Name').fill('Litter, house 2');
+	await form.getByLabel('How it goes on').selectOption({ label: 'worked in within 12 hours' });
+	await form.getByLabel('Total N, lb/ton').fill('60');
+	await form.getByLabel(/^Ammonium N/).fill('much');
+	await form.getByLabel('P2O5, lb/ton').fill('55');
+	await form.getByLabel('K2O, lb/ton').fill('45');
+	await form.getByRole('button', { name: 'Put it into the catalogue' }).click();
+	await expect(form.getByRole('alert')).toContainText('“much” must be a number from 0 to 300 lb/ton');
+	await form.getByLabel(/^Ammonium N/).fill('10');
+	await expect(form).toContainText('34 lb/ton');
+	await form.getByRole('button', { name: 'Put it into the catalogue' }).click();
+	await expect(form.getByRole('status')).toContainText('is in the catalogue');
+	await expect(
+		page.getByRole('table', { name: 'Catalogue' }).getByRole('row', { name: /^Litter, house 2 your own/ })
+	).toBeVisible();
+	await app.openField('Crow Acre', 'supply');
+	await hydrated(page);
+	const manure = page.getByRole('region', { name: 'Manure for this field' });
+	const limiting = manure.getByRole('row', { name: /limits/ });
+	await expect(limiting).toContainText('P2O5');
+	await limiting.getByRole('button', { name: 'Put it in the plan' }).click();
+	await expect(manure.getByRole('status')).toContainText('It is in the plan');
+	await app.openField('Crow Acre', 'season');
+	const row = page.getByRole('region', { name: 'All passes' }).getByRole('row', { name: /Litter, house 2/ });
+	await expect(row).toContainText('Raw manure: 120 days before harvest');
+});
+
+test('own products come in as CSV, whole or not at all, and the catalogue goes out', async ({ page, app }) => {
+	await page.goto(`${app.server.origin}/products`);
+	await hydrated(page);
+	const file = (csv: string) =>
+		page.locator('input[type=file]').setInputFiles({ name: 'own.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+	await file('id,name,state,placements,N\nown-mix,House mix 20-10-10,solid,broadcast,20\n');
+	await expect(page.getByRole('alert')).toContainText('must be one of dry, liquid, gas');
+	await file('id,name,state,placements,N,P2O5\nown-mix,House mix 20-10,dry,broadcast,20,10\n');
+	await expect(page.getByRole('status')).toContainText('1 taken in');
+	await expect(page.getByRole('row', { name: /^House mix 20-10 your own 20 10/ })).toBeVisible();
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'The catalogue as CSV' }).click();
+	expect((await download).suggestedFilename()).toBe('products.csv');
+	await page
+		.getByRole('row', { name: /^House mix/ })
+		.getByRole('button', { name: 'Take out' })
+		.click();
+	await expect(page.getByRole('row', { name: /^House mix/ })).toHaveCount(0);
+});
+
+test('orders over the book, a dealer, one mix for two fields, sheets and work orders for many', async ({
+	page,
+	app
+}, info) => {
+	await page.goto(`${app.server.origin}/orders`);
+	await hydrated(page);
+	const order = page.getByRole('table', { name: 'Order by product' });
+	const uan = order.getByRole('row', { name: /^UAN-28/ });
+	await expect(uan).toContainText('44,380');
+	await expect(uan).toContainText('4160 gal');
+	await uan.getByLabel('Dealer of UAN-28').fill('River Elevator');
+	await uan.getByLabel('Dealer of UAN-28').blur();
+	await expect(page.getByRole('button', { name: /^Undo: UAN-28 comes from River Elevator/ })).toBeVisible();
+	const csv = await (await fetch(`${app.server.origin}/orders/csv?year=2027`)).text();
+	expect(csv).toContain('River Elevator,UAN-28,all,,44380,,4160 gal');
+	const sheets = page.getByRole('region', { name: 'Sheets and work orders' });
+	await sheets.getByRole('button', { name: 'Choose all' }).click();
+	await sheets.getByRole('button', { name: 'One mix for the chosen fields' }).click();
+	await expect(page.getByRole('region', { name: 'One mix for several fields' })).toContainText('In a ton:');
+	await sheets.getByRole('button', { name: 'Issue 5 sheets' }).click();
+	await expect(sheets.getByRole('status')).toHaveText('5 sheets issued.');
+	const download = page.waitForEvent('download');
+	await sheets.getByRole('link', { name: /^Work orders of 5 sheets/ }).click();
+	const file = info.outputPath('orders.pdf');
+	await (await download).saveAs(file);
+	const text = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
+	for (const words of [
+		'Crow Acre: Side-dress at V5 to V7',
+		'Order 3-5',
+		'420.9 lb/ac',
+		'Urea left on the surface loses ammonia',
+		'Applied on',
+		'Follow the label'
+	]) {
+		expect(text).toContain(words);
+	}
+});
+
+test('a sheet issued anew says what changed since the last, and the old one reprints the same', async ({
+	page,
+	app
+}) => {
+	const id = await app.fieldId('Crow Acre');
+	await app.post(`/api/fields/${id}/2027/sheets`, {});
+	await app.openField('Crow Acre', 'sheet');
+	const first = await page.getByRole('link', { name: 'No. 1', exact: true }).getAttribute('href');
+	const old = Buffer.from(await (await fetch(`${app.server.origin}${first}/pdf`)).arrayBuffer());
+	await app.openField('Crow Acre', 'season');
+	await page.getByRole('button', { name: /^Side-dress at V5 to V7 on/ }).focus();
+	await page.keyboard.press('ArrowRight');
+	await expect(page.getByRole('button', { name: /^Undo: Moved/ })).toBeVisible();
+	await app.openField('Crow Acre', 'sheet');
+	await hydrated(page);
+	const changed = 'Side-dress at V5 to V7: on 2027-06-11, before 2027-06-10.';
+	await expect(page.getByText('this sheet is out of date.')).toBeVisible();
+	await expect(page.getByText(changed)).toBeVisible();
+	await page.getByRole('button', { name: 'Issue a new sheet' }).click();
+	await page.getByRole('link', { name: 'No. 2', exact: true }).click();
+	await expect(page.getByRole('heading', { name: 'Changed since no. 1' })).toBeVisible();
+	await expect(page.getByText(changed)).toBeVisible();
+	expect(Buffer.from(await (await fetch(`${app.server.origin}${first}/pdf`)).arrayBuffer()).equals(old)).toBe(true);
+});
+
+test('calibration follows what is typed, and says which number is missing', async ({ page, app }) => {
+	await page.goto(`${app.server.origin}/calibration`);
+	await hydrated(page);
+	const pans = page.getByRole('region', { name: 'Pan test' });
+	await expect(pans.getByRole('status')).toContainText('Drive 30 ft apart');
+	await pans.getByLabel(/^Caught in each pan/).fill('1, 2, 3, 4');
+	await expect(pans.getByRole('alert')).toContainText('4 pans; an odd number from 5 on is wanted');
+	const nozzles = page.getByRole('region', { name: 'Nozzles' });
+	await nozzles.getByLabel('Speed, mph').fill('12');
+	await expect(nozzles).toContainText('0.81 gal/min');
+	await nozzles.getByLabel('Speed, mph').fill('');
+	await expect(nozzles.getByRole('alert')).toHaveText('Speed, mph: type a number above 0.');
+	const row = page.getByRole('region', { name: 'For 100 ft of row' });
+	await row.getByLabel('Row spacing or band, ft').fill('4.356');
+	await expect(row).toContainText('2.50 lb/100 ft');
+});
+
+test('acid ground and short magnesium speak for other sources, and one is taken', async ({ page, app }) => {
+	await app.openField('Crow Acre', 'supply');
+	await hydrated(page);
+	const sources = page.getByRole('region', { name: 'Sources' });
+	await expect(sources).toContainText(
+		'Lime, worked in: Magnesium is short here: dolomitic lime brings it with the lime.'
+	);
+	await sources.getByRole('button', { name: /^Take Agricultural lime, dolomitic/ }).click();
+	await expect(page.getByRole('button', { name: /^Undo: Took Agricultural lime, dolomitic/ })).toBeVisible();
+	await expect(sources).not.toContainText('dolomitic lime brings it with the lime');
+	const compared = page.getByRole('region', { name: 'Price of a pound' });
+	await compared.getByLabel('of', { exact: true }).selectOption('K2O');
+	await expect(compared.getByRole('row', { name: /^Muriate of potash/ })).toContainText('$0.38/lb K2O');
+});

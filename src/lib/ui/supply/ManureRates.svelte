@@ -1,0 +1,116 @@
+<!-- A manure of the catalogue for this field: its rate by each nutrient, what then is over, and what is left to top up. -->
+<script lang="ts">
+	import { Button, Select, SelectItem } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import type { Pass, Product } from '$core/schema-types';
+	import { manureRates, type ManureNutrient } from '$core/supply/manure/manure-rate';
+	import { LB_PER_SHORT_TON } from '$core/units/factors';
+	import { formatNumber } from '$core/units/display';
+	import { post } from '../post';
+
+	interface Props {
+		manures: readonly Product[];
+		/** Chosen rates, lb/ac. */
+		wanted: Partial<Record<ManureNutrient, number>>;
+		plantingDate: string;
+		url: string;
+	}
+	const { manures, wanted, plantingDate, url }: Props = $props();
+
+	let id = $state(untrack(() => manures[0]?.id ?? ''));
+	let problem = $state('');
+	let told = $state('');
+	const product = $derived(manures.find((one) => one.id === id) ?? manures[0]);
+	const NUTRIENTS: ManureNutrient[] = ['N', 'P2O5', 'K2O', 'S'];
+	const perTon = $derived(
+		Object.fromEntries(
+			NUTRIENTS.filter((nutrient) => (product?.analysis[nutrient] ?? 0) > 0).map((nutrient) => [
+				nutrient,
+				(LB_PER_SHORT_TON * product!.analysis[nutrient]!) / 100
+			])
+		)
+	);
+	const rates = $derived(product ? manureRates(perTon, wanted) : []);
+	const listed = (amounts: Partial<Record<string, number>>) =>
+		Object.entries(amounts)
+			.map(([nutrient, pounds]) => `${nutrient} ${formatNumber(Math.round(pounds ?? 0), 'lb/ac')}`)
+			.join(', ') || 'nothing';
+
+	async function take(by: string, tons: number): Promise<void> {
+		const pass: Pass = {
+			id: 'manure',
+			date: plantingDate,
+			label: product!.name,
+			product: product!.id,
+			rate: Math.round(tons * 100) / 100,
+			unit: 'short ton/ac',
+			placement: product!.placements[0]!,
+			reason: `Manure at the rate that ${by} sets.`
+		};
+		problem = (await post(url, { label: `Put ${product!.name} into the plan`, removed: [], added: [pass] })) ?? '';
+		told = problem
+			? ''
+			: 'It is in the plan, dated at planting: move it under Season, and propose the rest again from the rates.';
+	}
+</script>
+
+<section class="section" aria-label="Manure for this field">
+	<h2>Manure</h2>
+	{#if !product}
+		<p class="soft">
+			No manure in the catalogue yet. Give one with its analysis under <a href="/products">Products</a>.
+		</p>
+	{:else}
+		<Select size="sm" inline labelText="With" bind:selected={id}>
+			{#each manures as { id: one, name } (one)}<SelectItem value={one} text={name} />{/each}
+		</Select>
+		{#if rates.length === 0}
+			<p class="soft">Choose rates of N, P2O5 or K2O first.</p>
+		{:else}
+			<div class="scroll">
+				<table class="ledger">
+					<thead>
+						<tr
+							><th>Rate by</th><th class="num">Tons/ac</th><th>Brings this year, lb/ac</th><th>Over</th><th
+								>To top up</th
+							><th></th></tr
+						>
+					</thead>
+					<tbody>
+						{#each rates as { by, unitsPerAcre, brings, over, short }, at (by)}
+							<tr>
+								<td
+									><strong>{by}</strong>{#if at === 0}
+										<span class="soft small">limits</span>{/if}</td
+								>
+								<td class="num">{formatNumber(Math.round(unitsPerAcre * 100) / 100, 'short ton/ac')}</td>
+								<td>{listed(brings)}</td>
+								<td class:over={Object.keys(over).length > 0}>{listed(over)}</td>
+								<td>{listed(short)}</td>
+								<td
+									><Button size="small" kind="ghost" onclick={() => take(by, unitsPerAcre)}>Put it in the plan</Button
+									></td
+								>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			</div>
+			<p class="soft small">Where nitrogen sets the rate, phosphate piles up year after year.</p>
+		{/if}
+	{/if}
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	{#if told}<p role="status">{told}</p>{/if}
+</section>
+
+<style>
+	.scroll {
+		overflow-x: auto;
+	}
+	.over {
+		color: var(--accent-ink);
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>

@@ -1,0 +1,71 @@
+import { validator } from '$core/check/validator';
+import { passNutrients } from '$core/season/pass-figures';
+import { productOf } from '$core/season/plan-context';
+import { apartPairs } from '$core/supply/blend/apart-pairs';
+import { commonBlend, type SharingField } from '$core/supply/blend/common-blend';
+import { loadSolver } from '$core/supply/blend/solver';
+import { LB_PER_SHORT_TON } from '$core/units/factors';
+import type { MixAction, Nutrient } from '$core/schema-types';
+import { answerJson } from '$lib/server/answer';
+import { ActionError } from '$lib/server/book/action-error';
+import { currentLibrary } from '$lib/server/current-library';
+import { listOpenPasses } from '$lib/server/stores/order-passes';
+import { pricesOn } from '$lib/server/stores/prices';
+import { theBook } from '$lib/server/the-book';
+import { today } from '$lib/server/today';
+import type { RequestHandler } from './$types';
+
+const asMix = validator<MixAction>('actions#/definitions/MixAction');
+
+/** The cheapest mix that serves the open dry broadcast passes of several fields, at a rate of its own for each. */
+export const POST: RequestHandler = ({ request }) =>
+	answerJson(request, asMix, async ({ year, fields, maxProducts }) => {
+		const prices = pricesOn(theBook(), today());
+		const { products } = currentLibrary();
+		const shelf = products.filter(
+			({ id, lime, state, manure }) => prices.has(`product:${id}`) && state === 'dry' && !lime && !manure
+		);
+		const sharing = sharingFields(year, new Set(fields));
+		if (sharing.length < 2) {
+			throw new ActionError('At least two of these fields need an area and an open dry broadcast pass.');
+		}
+		const found = commonBlend(
+			sharing,
+			{
+				products: shelf.map(({ id, name, analysis }) => ({
+					id,
+					name,
+					analysis,
+					pricePerLb: prices.get(`product:${id}`)! / LB_PER_SHORT_TON
+				})),
+				apart: apartPairs(shelf),
+				...(maxProducts ? { maxProducts } : {})
+			},
+			await loadSolver()
+		);
+		if (!found)
+			throw new ActionError('No mix serves these fields: they share no nutrient, or too few products are allowed.');
+		return found;
+	});
+
+function sharingFields(year: number, asked: ReadonlySet<string>): SharingField[] {
+	const { products } = currentLibrary();
+	const byField = new Map<string, SharingField>();
+	for (const { fieldId, field, acres, pass } of listOpenPasses(theBook(), year)) {
+		const product = productOf(pass, products);
+		if (
+			!asked.has(fieldId) ||
+			acres === undefined ||
+			pass.placement !== 'broadcast' ||
+			product.state !== 'dry' ||
+			product.lime
+		)
+			continue;
+		const sharing = byField.get(fieldId) ?? { name: field, acres, demand: {} };
+		for (const { nutrient, pounds } of passNutrients(pass, product)) {
+			sharing.demand[nutrient as Nutrient] = (sharing.demand[nutrient as Nutrient] ?? 0) + pounds.value;
+		}
+		byField.set(fieldId, sharing);
+	}
+	return [...byField.values()];
+}
