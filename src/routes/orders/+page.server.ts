@@ -1,3 +1,4 @@
+import { figure } from '$core/figure/figure';
 import { orderOf } from '$core/supply/order';
 import { currentLibrary } from '$lib/server/current-library';
 import { planningYear } from '$lib/server/planning-year';
@@ -29,6 +30,16 @@ export const load: PageServerLoad = ({ url }) => {
 			return {
 				...line,
 				id: product.id,
+				needed: figure({
+					label: `${product.name} for all fields`,
+					value: line.pounds,
+					unit: 'lb',
+					formula: 'sum of the fields: rate x acres of each open pass',
+					inputs: line.parts.map(({ field, pounds }) =>
+						figure({ label: field, value: pounds, unit: 'lb', basis: 'adviser' })
+					),
+					basis: 'adviser'
+				}),
 				dealer: dealers[product.id] ?? '',
 				name: product.name,
 				cost: price === undefined ? undefined : (line.pounds / LB_PER_SHORT_TON) * price

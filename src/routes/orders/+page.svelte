@@ -4,6 +4,7 @@
 	import { longDate } from '$lib/ui/dates';
 	import { ask, post } from '$lib/ui/post';
 	import type { CommonBlend } from '$core/supply/blend/common-blend';
+	import Quantity from '$lib/ui/Quantity.svelte';
 	import CommonMix from '$lib/ui/supply/CommonMix.svelte';
 	import type { PageData } from './$types';
 
@@ -80,7 +81,7 @@
 					</tr>
 				</thead>
 				<tbody>
-					{#each data.lines as { id, name, dealer, pounds, gallons, toBuy, cost, firstDate, parts, withoutArea } (id)}
+					{#each data.lines as { id, name, dealer, needed, pounds, gallons, toBuy, cost, firstDate, parts, withoutArea } (id)}
 						<tr>
 							<td><strong>{name}</strong></td>
 							<td>
@@ -91,7 +92,7 @@
 									onchange={({ currentTarget }) => void setDealer(id, currentTarget.value)}
 								/>
 							</td>
-							<td class="num">{formatNumber(Math.round(pounds), 'lb')}</td>
+							<td class="num"><Quantity answer={needed} bare /></td>
 							<td class="num">{formatNumber(pounds / 2000, 'short tons')}</td>
 							<td class="num">{gallons === undefined ? '' : formatNumber(Math.round(gallons), 'gal')}</td>
 							<td class="num"><strong>{formatNumber(toBuy.amount, 'ratio')} {toBuy.unit}</strong></td>

@@ -1,12 +1,12 @@
 import { sheetWarnings } from '../../../core/sheet/sheet-warnings';
 import { placementText } from '../../../core/season/placement-text';
-import { format, parseISO } from 'date-fns';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { SheetContent } from '../../../core/schema-types';
 import { formatNumber, formatQuantity } from '../../../core/units/display';
 import { inSystem, unitInSystem } from '../../../core/units/rate-units';
 import { carriesText, quantityText } from '../../../core/sheet/sheet-table';
 import type { Sheet } from '../stores/sheets';
+import { dateText, ledgerLayout } from './ledger-layout';
 
 /** The page of an issued sheet: what, how much, when, where, why, cautions, who prepared it. Black on white. */
 export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDefinitions {
@@ -107,14 +107,7 @@ function passesTable({ passes, units }: SheetContent): Content {
 				...rows
 			]
 		},
-		layout: {
-			hLineWidth: (line) => (line === 1 ? 0.9 : line === 0 ? 0 : 0.4),
-			vLineWidth: () => 0,
-			paddingLeft: (at) => (at === 0 ? 0 : 5),
-			paddingRight: () => 5,
-			paddingTop: () => 3,
-			paddingBottom: () => 3
-		}
+		layout: ledgerLayout(3)
 	};
 }
 
@@ -163,8 +156,4 @@ function warnings(content: SheetContent): Content[] {
 
 function packsText({ packs }: SheetContent): string {
 	return packs.map(({ title, version }) => `${title} ${version}`).join(', ') || 'own rates';
-}
-
-function dateText(day: string): string {
-	return format(parseISO(day), 'd MMM yyyy');
 }

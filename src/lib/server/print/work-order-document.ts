@@ -1,4 +1,3 @@
-import { format, parseISO } from 'date-fns';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { placementText } from '../../../core/season/placement-text';
 import { carriesText, quantityText } from '../../../core/sheet/sheet-table';
@@ -6,6 +5,7 @@ import { workOrders, type WorkOrder } from '../../../core/sheet/work-orders';
 import { formatNumber } from '../../../core/units/display';
 import { inSystem } from '../../../core/units/rate-units';
 import type { Sheet } from '../stores/sheets';
+import { dateText, ledgerLayout } from './ledger-layout';
 
 /** Lines that the driver fills in. */
 const TO_FILL_IN = ['Applied on', 'By', 'Machine, setting', 'Wind, ground', 'Amount used', 'Left over'] as const;
@@ -98,22 +98,11 @@ function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
 				...rows
 			]
 		},
-		layout: {
-			hLineWidth: (line) => (line === 1 ? 0.9 : line === 0 ? 0 : 0.4),
-			vLineWidth: () => 0,
-			paddingLeft: (at) => (at === 0 ? 0 : 5),
-			paddingRight: () => 5,
-			paddingTop: () => 4,
-			paddingBottom: () => 4
-		}
+		layout: ledgerLayout(4)
 	};
 }
 
 function list(title: string, texts: readonly string[]): Content[] {
 	if (texts.length === 0) return [];
 	return [{ text: title, style: 'head' }, { ul: texts.map((text) => ({ text, margin: [0, 0, 0, 3] })) }];
-}
-
-function dateText(day: string): string {
-	return format(parseISO(day), 'd MMM yyyy');
 }

@@ -1,23 +1,12 @@
 <!-- Where the nitrogen of the season went by harvest, in the year that is shown. -->
 <script lang="ts">
-	import { figure } from '$core/figure/figure';
 	import type { RunAnswer } from '$core/season/run-season';
 
 	import Quantity from '../Quantity.svelte';
+	import { modelled } from './modelled';
 
 	const { run, kind }: { run: RunAnswer; kind: string } = $props();
 
-	/** Every amount opens into where it comes from. */
-	const modelled = (label: string, value: number) =>
-		figure({
-			label,
-			value,
-			unit: run.unit,
-			formula: `daily model of nitrogen and water, a ${kind} made-up year`,
-			basis: 'memory',
-			citation: 'Screening model: nitrification by an extension table, losses by extension and common practice',
-			cautions: ['It shows which way things go, not what will be measured.']
-		});
 	const rows = $derived([
 		['In the ground at the start', run.balance.atStart],
 		['Applied', run.balance.applied],
@@ -34,7 +23,7 @@
 	<thead><tr><th>By harvest</th><th class="num">N, {run.unit}</th></tr></thead>
 	<tbody>
 		{#each rows as [name, value] (name)}
-			<tr><td>{name}</td><td class="num"><Quantity answer={modelled(name, value)} bare /></td></tr>
+			<tr><td>{name}</td><td class="num"><Quantity answer={modelled(name, value, run.unit, kind)} bare /></td></tr>
 		{/each}
 	</tbody>
 </table>

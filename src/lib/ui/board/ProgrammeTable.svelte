@@ -3,9 +3,9 @@
 	import type { Answer } from '$core/figure/figure';
 	import type { ComparedProgramme } from '$core/season/compare-programmes';
 	import type { RunAnswer } from '$core/season/run-season';
-	import { formatNumber } from '$core/units/display';
 	import Quantity from '../Quantity.svelte';
 	import Severity from '../Severity.svelte';
+	import { modelled } from './modelled';
 
 	interface Programme extends Omit<ComparedProgramme, 'cost'> {
 		cost: Answer;
@@ -17,8 +17,11 @@
 		take: (programme: Programme) => void;
 	}
 	const { programmes, unit, kind, take }: Props = $props();
-	const number = (value: number) => formatNumber(Math.round(value), unit);
 </script>
+
+{#snippet amount(label: string, value: number)}
+	<Quantity answer={modelled(label, Math.round(value), unit, kind)} bare />
+{/snippet}
 
 <section class="section" aria-label="Programmes side by side">
 	<h2>Programmes side by side</h2>
@@ -46,10 +49,10 @@
 						<td><strong>{name}</strong></td>
 						<td class="num">{trips}</td>
 						<td class="num">{balance.shortDays}</td>
-						<td class="num">{number(balance.volatilised)}</td>
-						<td class="num">{number(balance.denitrified)}</td>
-						<td class="num">{number(balance.leached)}</td>
-						<td class="num">{number(balance.leftInGround)}</td>
+						<td class="num">{@render amount(`${name}, to the air`, balance.volatilised)}</td>
+						<td class="num">{@render amount(`${name}, from wet ground`, balance.denitrified)}</td>
+						<td class="num">{@render amount(`${name}, washed out`, balance.leached)}</td>
+						<td class="num">{@render amount(`${name}, left at harvest`, balance.leftInGround)}</td>
 						<td class="num"
 							>{#if cost.applies}<Quantity answer={cost} />{:else}<span class="soft small">no price</span>{/if}</td
 						>

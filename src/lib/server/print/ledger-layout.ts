@@ -1,0 +1,19 @@
+import { format, parseISO } from 'date-fns';
+import type { CustomTableLayout } from 'pdfmake/interfaces';
+
+/** Hairlines between rows, a stronger one under the heading, none on top: our tables on paper. */
+export function ledgerLayout(paddingPt: number): CustomTableLayout {
+	return {
+		hLineWidth: (line) => (line === 1 ? 0.9 : line === 0 ? 0 : 0.4),
+		vLineWidth: () => 0,
+		paddingLeft: (at) => (at === 0 ? 0 : 5),
+		paddingRight: () => 5,
+		paddingTop: () => paddingPt,
+		paddingBottom: () => paddingPt
+	};
+}
+
+/** "4 Dec 2026" */
+export function dateText(day: string): string {
+	return format(parseISO(day), 'd MMM yyyy');
+}
