@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import type { AdviseAnswer, FitAnswer, SeasonAnswer } from '../src/core/schema-types';
+import type { AdviseAnswer, BlendAnswer, FitAnswer, SeasonAnswer } from '../src/core/schema-types';
 
 const corn = readFileSync('demo/requests/corn-after-soybean.json', 'utf8');
 
@@ -85,7 +85,7 @@ describe('cosecha advise', () => {
 
 	it('says how it is used', () => {
 		expect(cosecha('', 'divine')).toMatchObject({ status: 2 });
-		expect(cosecha('', '--help').stderr).toContain('verbs: advise, fit, season');
+		expect(cosecha('', '--help').stderr).toContain('verbs: advise, blend, fit, season');
 	});
 });
 
@@ -131,5 +131,38 @@ describe('cosecha season', () => {
 		const { status, stdout } = cosecha(season.replace('2x2 band', 'by drone'), 'season');
 		expect(status).toBe(2);
 		expect(JSON.parse(stdout)).toMatchObject({ problems: [{ path: '/passes/0/placement' }] });
+	});
+});
+
+describe('cosecha blend', () => {
+	const shipped = readFileSync('demo/requests/corn-blend.json', 'utf8');
+	it('answers the shipped request: cost, uses, what it delivers and what the last pound costs', () => {
+		const { status, stdout } = cosecha(shipped, 'blend');
+		expect(status).toBe(0);
+		const answer = JSON.parse(stdout) as BlendAnswer;
+		expect(answer.status).toBe('optimal');
+		expect(answer.cost).toBeCloseTo(102.531, 3);
+		expect(answer.uses.map(({ id }) => id)).toEqual(['urea', 'ammonium-sulfate', 'map', 'potash']);
+		expect(answer.delivered.S).toBeCloseTo(15, 6);
+		// 0.27 / 0.46
+		expect(answer.shadowPrices.N).toBeCloseTo(0.587, 3);
+	});
+	it('an infeasible one names the demand and is no error', () => {
+		const { status, stdout } = cosecha(shipped.replace('"S": 15', '"S": 15, "Mg": 5'), 'blend');
+		expect(status).toBe(0);
+		const answer = JSON.parse(stdout) as BlendAnswer;
+		expect(answer.status).toBe('infeasible');
+		expect(answer.conflict).toMatchObject([{ nutrient: 'Mg', wanted: 5, within: 0 }]);
+	});
+	it.each([
+		['a price that is no number', shipped.replace('0.27', '"dear"'), '/products/0/pricePerLb'],
+		['a negative demand', shipped.replace('"N": 60', '"N": -60'), '/demand/N'],
+		['no product', JSON.stringify({ products: [], demand: { N: 1 } }), '/products'],
+		['an unknown key', shipped.replace('"maxProducts"', '"most"'), '']
+	])('answers %s with the path and exit code 2', (_name, body, path) => {
+		const { status, stdout } = cosecha(body, 'blend');
+		expect(status).toBe(2);
+		const { problems } = JSON.parse(stdout) as { problems: { path: string }[] };
+		expect(problems[0]?.path).toBe(path);
 	});
 });
