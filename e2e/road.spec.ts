@@ -111,7 +111,9 @@ test('an issued sheet reprints the same after the soil test changed, and the fie
 	await expect(page.getByText('The plan has changed since; this sheet is out of date.')).toBeVisible();
 	const after = await Promise.all(['pdf', 'csv', 'ics'].map(print));
 	after.forEach((file, at) => expect(file.equals(before[at]!)).toBe(true));
+	await expect(page.getByText(/^Soil: potassium, ammonium acetate, 0-8 in 1\d\d ppm, before 82 ppm\.$/)).toBeVisible();
 	await page.getByRole('link', { name: 'No. 1', exact: true }).click();
+	await expect(page).toHaveURL(/\/sheets\//);
 	await expect(page.getByText('potassium, ammonium acetate, 0-8 in')).toBeVisible();
 	await expect(page.getByRole('article', { name: 'Sheet' })).toContainText('82 ppm');
 });
