@@ -143,15 +143,13 @@ function changes({ since }: SheetContent): Content[] {
 }
 
 function warnings(content: SheetContent): Content[] {
-	const grave = sheetWarnings(content);
-	if (grave.length === 0) return [];
-	return [
-		{ text: 'To mind', style: 'head' },
-		...grave.map(({ severity, text }): Content => ({
-			text: [{ text: `${severity}: `, bold: true }, text],
-			margin: [0, 0, 0, 2]
-		}))
-	];
+	const [first, ...rest] = sheetWarnings(content).map(({ severity, text }): Content => ({
+		text: [{ text: `${severity}: `, bold: true }, text],
+		margin: [0, 0, 0, 2]
+	}));
+	if (!first) return [];
+	// A heading alone at the foot of a page says nothing.
+	return [{ stack: [{ text: 'To mind', style: 'head' }, first], unbreakable: true }, ...rest];
 }
 
 function packsText({ packs }: SheetContent): string {
