@@ -1,5 +1,6 @@
 import { figure, notApplicable } from '../figure/figure';
 import type { CropStages, SeasonAnswer, SeasonLimits, SeasonRequest, ScheduleExtras } from '../schema-types';
+import { DAY_MS } from '../units/factors';
 import { checkSeason } from './checks/check-season';
 import type { PlanContext } from './plan-context';
 import { runSeason, seasonDates, type SeasonKnowledge } from './run-season';
@@ -23,7 +24,7 @@ export function answerSeason(request: SeasonRequest, knowledge: RuleKnowledge): 
 	const run = runSeason(request, knowledge);
 	const context = contextOf(request, knowledge);
 	const { start, harvest } = seasonDates(request, knowledge);
-	const days = (Date.parse(harvest) - Date.parse(start)) / 86_400_000 + 1;
+	const days = (Date.parse(harvest) - Date.parse(start)) / DAY_MS + 1;
 	const { weather } = seasonWeather(request, knowledge.stations, start, days);
 	const byDate = new Map(weather.map((day) => [day.date, day]));
 	const stages = context.stages

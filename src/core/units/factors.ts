@@ -10,6 +10,8 @@ export const G_PER_LB = 1000 * KG_PER_LB;
 export const LB_PER_SHORT_TON = 2000;
 /** Square feet in an acre: 66 x 660, exact by definition. */
 export const FT2_PER_ACRE = 43_560;
+/** Milliseconds in a day counted in UTC, where no summer hour makes one longer. */
+export const DAY_MS = 86_400_000;
 /** Centimetres in an inch, exact by definition (1959). */
 export const CM_PER_IN = 2.54;
 

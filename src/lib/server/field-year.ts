@@ -8,6 +8,7 @@ import type { PlacedParameters } from '../../core/rates/nitrogen/placed-factor';
 import { numberOf } from '../../core/reading/site-inputs';
 import { readSoilPh } from '../../core/reading/ph-scale';
 import { knownWeather } from '../../core/season/weather/known-weather';
+import { DAY_MS } from '../../core/units/factors';
 import { isSandy } from '../../core/season/sandy';
 import { checkSeason } from '../../core/season/checks/check-season';
 import { isBefore } from '../../core/season/nitrogen-programme';
@@ -181,6 +182,6 @@ function placedOf(choice: Choice | undefined, { crop }: FieldYearRow, { packs }:
 const SEASON_REACHES_DAYS = 400;
 
 function near(days: readonly WeatherDay[], planting: string): WeatherDay[] {
-	const reaches = SEASON_REACHES_DAYS * 86_400_000;
+	const reaches = SEASON_REACHES_DAYS * DAY_MS;
 	return days.filter(({ date }) => Math.abs(Date.parse(date) - Date.parse(planting)) < reaches);
 }

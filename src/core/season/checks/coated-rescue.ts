@@ -1,3 +1,4 @@
+import { isCorn } from '../corn';
 import { productFor, passNutrient } from '../pass-nutrients';
 import { productOf } from '../plan-context';
 import { usualCornLeaves } from '../weather/usual-weather';
@@ -10,8 +11,7 @@ const RESCUE_LEAVES = 8;
 export const coatedRescueCheck: SeasonCheck = (passes, { crop, products, plantingDate, station }) =>
 	passes.flatMap((pass) => {
 		const product = productOf(pass, products);
-		const isCorn = crop.id === 'corn-grain' || crop.id === 'corn-silage';
-		if (!product.slowRelease || !isCorn || pass.date <= plantingDate) return [];
+		if (!product.slowRelease || !isCorn(crop) || pass.date <= plantingDate) return [];
 		if (usualCornLeaves(station, plantingDate, pass.date) < RESCUE_LEAVES) return [];
 		const urea = products.find(({ id }) => id === 'urea');
 		const pounds = passNutrient(pass, product, 'N');

@@ -1,5 +1,6 @@
 import type { Pass } from '../../schema-types';
 import { formatNumber } from '../../units/display';
+import { isCorn } from '../corn';
 import { passNutrient } from '../pass-nutrients';
 import { productOf } from '../plan-context';
 import { usualCornLeaves, usualDayOfLeaves } from '../weather/usual-weather';
@@ -15,7 +16,7 @@ const MOST_SHARE = 0.499;
 
 /** The side-dressing of corn when its steepest uptake has begun. */
 export const lateSideDressCheck: SeasonCheck = (passes, { crop, products, plantingDate, station }) => {
-	if (crop.id !== 'corn-grain' && crop.id !== 'corn-silage') return [];
+	if (!isCorn(crop)) return [];
 	const poundsOf = (pass: Pass) => passNutrient(pass, productOf(pass, products), 'N');
 	const isLate = ({ date }: Pass) =>
 		date > plantingDate && Math.floor(usualCornLeaves(station, plantingDate, date)) > LAST_LEAVES;

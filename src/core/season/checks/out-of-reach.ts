@@ -1,4 +1,5 @@
 import { formatNumber } from '../../units/display';
+import { isCorn } from '../corn';
 import { passNutrient } from '../pass-nutrients';
 import { daysToReach } from '../model/reach';
 import { offsetOf } from '../placement-facts';
@@ -6,13 +7,12 @@ import { productOf } from '../plan-context';
 import { shiftDate } from '../weather/season-weather';
 import type { SeasonCheck } from './check';
 
-const CORN: ReadonlySet<string> = new Set(['corn-grain', 'corn-silage']);
 const USUAL_ROW_IN = 30;
 const LEAST_LB = 40;
 
 /** Nitrogen between wide rows that corn cannot reach for weeks. */
 export const outOfReachCheck: SeasonCheck = (passes, { crop, products, plantingDate, rowSpacingIn, model }) => {
-	if (!CORN.has(crop.id)) return [];
+	if (!isCorn(crop)) return [];
 	return passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		if (pass.date < plantingDate || passNutrient(pass, product, 'N') < LEAST_LB) return [];

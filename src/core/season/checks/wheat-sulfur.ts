@@ -1,4 +1,5 @@
 import { formatNumber } from '../../units/display';
+import { DAY_MS } from '../../units/factors';
 import type { Pass } from '../../schema-types';
 import { passNutrient } from '../pass-nutrients';
 import { productOf } from '../plan-context';
@@ -10,7 +11,6 @@ const WHEAT: ReadonlySet<string> = new Set(['winter-wheat', 'spring-wheat']);
 const LEAST_LB = { N: 20, S: 5 } as const;
 /** So near the first nitrogen is with it, days. */
 const WITHIN_DAYS = 4;
-const DAY_MS = 86_400_000;
 
 /** Wheat wants its sulfur with the first nitrogen of spring. */
 export const wheatSulfurCheck: SeasonCheck = (passes, { crop, products }) => {

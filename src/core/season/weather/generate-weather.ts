@@ -1,6 +1,7 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { MonthNormal, Station, WeatherDay } from '../../schema-types';
+import { DAY_MS } from '../../units/factors';
 
 /** Whether a year is wet, normal or dry against the station's normals. */
 export type YearKind = 'wet' | 'normal' | 'dry';
@@ -53,9 +54,6 @@ export function generateWeather(
 		return { date: date.toISOString().slice(0, 10), minC: tenth(minC), maxC: tenth(maxC), rainMm: tenth(rain) };
 	});
 }
-
-/** Days are counted in UTC: a summer hour must not make one twice. */
-const DAY_MS = 86_400_000;
 
 export function daysInMonth(date: Date): number {
 	return new Date(Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + 1, 0)).getUTCDate();

@@ -1,6 +1,7 @@
 import type { RainOutlook, Station, WeatherDay } from '../../schema-types';
 import { generateWeather, normalOn } from './generate-weather';
 import { shiftDate } from './season-weather';
+import { DAY_MS } from '../../units/factors';
 
 /** What is known of the weather: measured days, and the days ahead that an outlook covers. */
 export interface KnownWeather {
@@ -12,8 +13,6 @@ export interface KnownWeather {
 }
 
 const OUTLOOK_DAYS = 10;
-/** Days from 1970 on that seed the made-up outlook: the same each time a day is looked at. */
-const DAY_MS = 86_400_000;
 
 /**
  * Measured days and the outlook: the adviser's own where there is one, else ten made-up days from today on.

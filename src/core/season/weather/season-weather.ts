@@ -1,10 +1,10 @@
 import { InputError } from '../../check/problem';
 import type { SeasonRequest, Station, WeatherDay } from '../../schema-types';
 import { generateWeather } from './generate-weather';
+import { DAY_MS } from '../../units/factors';
 
 const USUAL_LATITUDE = 41;
 const USUAL_SEED = 1;
-const DAY_MS = 86_400_000;
 
 /** Counted in UTC: a summer hour must not make a day twice. */
 export function shiftDate(date: string, days: number): string {

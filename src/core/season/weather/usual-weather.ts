@@ -1,9 +1,9 @@
 import type { Station } from '../../schema-types';
 import { normalOn } from './generate-weather';
+import { DAY_MS } from '../../units/factors';
 
 /** Soil at 4 in follows the air by some days: common practice. */
 const LAG_DAYS = 5;
-const DAY_MS = 86_400_000;
 /** Corn growing degree days: clamps in F, emergence and leaves; Nielsen, Purdue (memory). */
 const LEAST_F = 50;
 const MOST_F = 86;

@@ -1,4 +1,5 @@
 import { cautionsFor } from '$core/season/hazards';
+import { isCorn } from '$core/season/corn';
 import { formShares } from '$core/season/nitrogen-forms';
 import { productOf } from '$core/season/plan-context';
 import type { YearKind } from '$core/season/weather/generate-weather';
@@ -11,8 +12,6 @@ import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
 import type { PageServerLoad } from './$types';
 
-/** Crops that do best on nitrate and ammonium together; common practice. */
-const LIKES_A_MIX: ReadonlySet<string> = new Set(['corn-grain', 'corn-silage']);
 const KINDS: readonly YearKind[] = ['normal', 'wet', 'dry'];
 
 export const load: PageServerLoad = ({ params, url }) => {
@@ -41,7 +40,7 @@ export const load: PageServerLoad = ({ params, url }) => {
 			plantingDate: context.plantingDate,
 			ceiling: inSystem(holdingRoom.applies ? holdingRoom : holdingLimit, units),
 			debt: inSystem(debt, units),
-			forms: LIKES_A_MIX.has(crop.id)
+			forms: isCorn(crop)
 				? formShares(
 						passes.map(({ plan }) => plan),
 						products
