@@ -4,8 +4,9 @@ import { CHROMIUM_ARGUMENTS, findChromium } from './e2e/find-chromium';
 export default defineConfig({
 	testDir: 'e2e',
 	testMatch: '*.spec.ts',
-	// Two cores: one worker, so that a server and a browser have one each.
-	workers: 1,
+	// Two cores: while one test waits for its page, another can work. Each has a server and a book of its own.
+	workers: 2,
+	fullyParallel: false,
 	outputDir: 'test-results/e2e',
 	timeout: 60_000,
 	forbidOnly: true,

@@ -162,21 +162,24 @@ const DANGERS = [
 	]
 ] as const;
 
-for (const [name, pass, says, remedy] of DANGERS) {
-	test(`${name} is stopped, and its remedy clears it`, async ({ page, app }) => {
-		const id = await app.fieldId('Crow Acre');
-		const added = [{ id: 'danger', label: 'The danger', unit: 'lb/ac', reason: '', ...pass }];
-		await app.post(`/api/fields/${id}/2027/passes`, { label: 'Added', removed: [], added });
-		await app.openField('Crow Acre', 'season');
-		await hydrated(page);
-		await card(page, 'The danger').click();
-		const check = panel(page).getByText(says);
-		await expect(check).toBeVisible();
-		if (pass.product === 'ammonia') await expect(panel(page)).toContainText('goggles, gloves, water within reach');
-		await panel(page).getByRole('button', { name: remedy }).click();
-		await expect(check).toHaveCount(0);
-	});
-}
+test('each danger is stopped with its sentence, and its remedy clears it', async ({ page, app }) => {
+	const id = await app.fieldId('Crow Acre');
+	const path = `/api/fields/${id}/2027/passes`;
+	for (const [name, pass, says, remedy] of DANGERS) {
+		await test.step(name, async () => {
+			const added = [{ id: 'danger', label: name, unit: 'lb/ac', reason: '', ...pass }];
+			await app.post(path, { label: 'Added', removed: [], added });
+			await app.openField('Crow Acre', 'season');
+			await card(page, name).click();
+			const check = panel(page).getByText(says);
+			await expect(check).toBeVisible();
+			if (pass.product === 'ammonia') await expect(panel(page)).toContainText('goggles, gloves, water within reach');
+			await panel(page).getByRole('button', { name: remedy }).click();
+			await expect(check).toHaveCount(0);
+			await app.post(path, { label: 'Taken out', removed: ['danger'], added: [] });
+		});
+	}
+});
 
 test('ammonia on CEC 6 in autumn, and a side-dressing at V10, are stopped and questioned', async ({ page, app }) => {
 	const light = await app.fieldId('Heronry');

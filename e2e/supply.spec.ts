@@ -16,7 +16,16 @@ test('the cheapest mix takes the place of passes, exact or as it can be bought, 
 	await mix.getByRole('button', { name: 'Find the mix' }).click();
 	const table = mix.getByRole('table', { name: 'The mix' });
 	await expect(table.getByRole('row', { name: /^MAP/ })).toBeVisible();
-	await expect(mix).toContainText(/Whole steps cost \$\d+\.\d\d\/ac more/);
+	await expect(mix).toContainText(/1 batch weighed to 50 lb, 17\.5 ac each: it costs \$0\.60\/ac more/);
+	await expect(table.getByRole('row', { name: /^MAP/ })).toContainText('3050');
+	await mix.getByLabel('Bought').selectOption({ label: 'in steps of lb/ac' });
+	await mix.getByLabel('At most chloride, lb/ac').fill('10');
+	await mix.getByRole('button', { name: 'Find the mix' }).click();
+	await expect(table.getByRole('row', { name: /^Sulfate of potash/ })).toBeVisible();
+	await mix.getByLabel('At most chloride, lb/ac').fill('');
+	await mix.getByRole('button', { name: 'Find the mix' }).click();
+	await expect(table.getByRole('row', { name: /^Sulfate of potash/ })).toHaveCount(0);
+	await expect(mix).toContainText(/In steps of 5 lb\/ac: it costs \$\d+\.\d\d\/ac more/);
 	await expect(mix).toContainText(/The last pound of K2O costs \$0\.3\d/);
 	await mix.getByRole('button', { name: 'Put it in as bought' }).click();
 	await expect(page.getByRole('button', { name: 'Undo: Put a mix into the plan' })).toBeVisible();
@@ -80,7 +89,10 @@ test('a manure with its analysis becomes a product, is rated by its limiting nut
 	await expect(row).toContainText('Raw manure: 120 days before harvest');
 });
 
-test('own products come in as CSV, whole or not at all, and the catalogue goes out', async ({ page, app }) => {
+test('own products are typed in or come as CSV, whole or not at all, and the catalogue goes out', async ({
+	page,
+	app
+}) => {
 	await page.goto(`${app.server.origin}/products`);
 	await hydrated(page);
 	const file = (csv: string) =>
@@ -93,6 +105,16 @@ test('own products come in as CSV, whole or not at all, and the catalogue goes o
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'The catalogue as CSV' }).click();
 	expect((await download).suggestedFilename()).toBe('products.csv');
+	const own = page.getByRole('region', { name: 'A product of your own' });
+	await own.getByLabel('Name of the product').fill('Liquid 9-18-9');
+	await own.getByLabel('State').selectOption('liquid');
+	await own.getByLabel('N, %', { exact: true }).fill('9');
+	await own.getByLabel('row-base stream').check({ force: true });
+	await own.getByRole('button', { name: 'Keep the product' }).click();
+	await expect(own.getByRole('alert')).toHaveText('A liquid needs its density, lb/gal.');
+	await own.getByLabel('Density, lb/gal').fill('11.1');
+	await own.getByRole('button', { name: 'Keep the product' }).click();
+	await expect(page.getByRole('row', { name: /^Liquid 9-18-9 your own 9/ })).toBeVisible();
 	await page
 		.getByRole('row', { name: /^House mix/ })
 		.getByRole('button', { name: 'Take out' })
@@ -115,6 +137,10 @@ test('orders over the book, a dealer, one mix for two fields, sheets and work or
 	await expect(page.getByRole('button', { name: /^Undo: UAN-28 comes from River Elevator/ })).toBeVisible();
 	const csv = await (await fetch(`${app.server.origin}/orders/csv?year=2027`)).text();
 	expect(csv).toContain('River Elevator,UAN-28,all,,44380,,4160 gal');
+	const paper = Buffer.from(await (await fetch(`${app.server.origin}/orders/print?year=2027`)).arrayBuffer());
+	const printed = execFileSync('pdftotext', ['-layout', '-', '-'], { input: paper, encoding: 'utf8' });
+	expect(printed).toContain('Order for Quillet Bros, 2027');
+	expect(printed).toMatch(/UAN-28\s+River Elevator\s+34,513\s+3240 gal/);
 	const sheets = page.getByRole('region', { name: 'Sheets and work orders' });
 	await sheets.getByRole('button', { name: 'Choose all' }).click();
 	await sheets.getByRole('button', { name: 'One mix for the chosen fields' }).click();
@@ -193,4 +219,42 @@ test('acid ground and short magnesium speak for other sources, and one is taken'
 	const compared = page.getByRole('region', { name: 'Price of a pound' });
 	await compared.getByLabel('of', { exact: true }).selectOption('K2O');
 	await expect(compared.getByRole('row', { name: /^Muriate of potash/ })).toContainText('$0.38/lb K2O');
+});
+
+test('liquids go by the gallon, with what goes into each tank on the order; tank and additive prices are kept', async ({
+	page,
+	app
+}) => {
+	await app.openField('Crow Acre', 'season');
+	await page.getByRole('button', { name: 'Add a pass' }).click();
+	const form = page.getByRole('dialog');
+	await form.getByLabel('Pass', { exact: true }).fill('Late nitrogen');
+	await form.getByLabel('Date').fill('2027-06-10');
+	await form.getByLabel('Product', { exact: true }).selectOption('uan-28');
+	await form.getByLabel('In', { exact: true }).selectOption('gal/ac');
+	await form.getByLabel('Product rate, gal/ac').fill('70');
+	await form.getByLabel('Inhibitor').selectOption('urease inhibitor');
+	await form.getByRole('button', { name: 'Keep the pass' }).click();
+	const row = page.getByRole('region', { name: 'All passes' }).getByRole('row', { name: /Late nitrogen/ });
+	await expect(row).toContainText('70 gal/ac');
+	await expect(row).toContainText('209.1');
+	// 746.9 lb at $365 a ton and $6.50 for the inhibitor.
+	await expect(row).toContainText('$142.81');
+	await app.openField('Crow Acre', 'supply');
+	await page.getByLabel('Price of Urease inhibitor').fill('8.5');
+	await page.getByRole('button', { name: 'Keep the prices' }).click();
+	await expect(page.getByRole('button', { name: 'Keep the prices' })).toBeDisabled();
+	await page.getByLabel('The tank holds, gal').fill('700');
+	const kept = page.waitForResponse(/\/api\/settings$/);
+	await page.getByLabel('The tank holds, gal').blur();
+	expect((await kept).ok()).toBe(true);
+	await page.reload();
+	await expect(page.getByLabel('Price of Urease inhibitor')).toHaveValue('8.5');
+	await expect(page.getByLabel('The tank holds, gal')).toHaveValue('700');
+	const id = await app.fieldId('Crow Acre');
+	const sheet = (await (await app.post(`/api/fields/${id}/2027/sheets`, {})).json()) as { id: string };
+	const paper = Buffer.from(await (await fetch(`${app.server.origin}/sheets/${sheet.id}/orders`)).arrayBuffer());
+	const text = execFileSync('pdftotext', ['-layout', '-', '-'], { input: paper, encoding: 'utf8' });
+	expect(text).toMatch(/2 tanks, at most 700 gal\s+Full, 10 ac\s+Last, 7.5 ac\s+1\. UAN-28\s+700 gal\s+525 gal/);
+	expect(text).toMatch(/2\. urease inhibitor\s+by its label/);
 });

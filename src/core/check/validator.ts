@@ -21,6 +21,7 @@ import seasonAnswer from '../../../schemas/season-answer.schema.json';
 import seasonRequest from '../../../schemas/season-request.schema.json';
 import blendAnswer from '../../../schemas/blend-answer.schema.json';
 import blendRequest from '../../../schemas/blend-request.schema.json';
+import additives from '../../../schemas/additives.schema.json';
 import manures from '../../../schemas/manures.schema.json';
 import seasonLimits from '../../../schemas/season-limits.schema.json';
 import houseRules from '../../../schemas/house-rules.schema.json';
@@ -42,6 +43,7 @@ const SCHEMAS = [
 	blendRequest,
 	blendAnswer,
 	manures,
+	additives,
 	seasonLimits,
 	stages,
 	houseRules,

@@ -2,7 +2,7 @@ import type { Answer } from '../figure/figure';
 import type { Pass, Product, SeasonRequest } from '../schema-types';
 import type { Alternative } from './alternatives';
 import { checkSeason } from './checks/check-season';
-import { passCost, planCost } from './pass-cost';
+import { passCost, planCost, type PriceOf } from './pass-cost';
 import { passNutrient } from './pass-nutrients';
 import { productOf, type PlanContext } from './plan-context';
 import { runSeason, type RunAnswer, type SeasonKnowledge } from './run-season';
@@ -27,7 +27,7 @@ export function compareProgrammes(
 	context: PlanContext,
 	request: SeasonRequest,
 	knowledge: SeasonKnowledge,
-	priceOf: (product: Product) => number | undefined
+	priceOf: PriceOf
 ): ComparedProgramme[] {
 	return alternatives.map(({ name, passes }) => {
 		const nitrogen = nitrogenPasses(passes, context.products);
@@ -50,15 +50,10 @@ export function nitrogenPasses(passes: readonly Pass[], products: readonly Produ
 }
 
 /** What the products of some passes cost, $/ac; does not apply while a price is missing. */
-export function nitrogenCost(
-	passes: readonly Pass[],
-	products: readonly Product[],
-	priceOf: (product: Product) => number | undefined
-): Answer {
+export function nitrogenCost(passes: readonly Pass[], products: readonly Product[], priceOf: PriceOf): Answer {
 	return planCost(
 		passes.map((pass) => {
-			const product = productOf(pass, products);
-			return passCost(pass, product, priceOf(product));
+			return passCost(pass, productOf(pass, products), priceOf);
 		})
 	);
 }

@@ -1,35 +1,60 @@
-import { figure, notApplicable, type Answer } from '../figure/figure';
-import type { Pass, Product } from '../schema-types';
+import { figure, notApplicable, type Answer, type Figure } from '../figure/figure';
+import type { Additive, Pass, Product } from '../schema-types';
+import { LB_PER_SHORT_TON } from '../units/factors';
+import { passPounds } from './pass-figures';
 
-/**
- * Dollars per acre of product in a pass.
- * @param pricePerShortTon $ per short ton of product; undefined where the price list has none
- */
-export function passCost(pass: Pass, product: Product, pricePerShortTon: number | undefined): Answer {
+/** The price in force of `product:<id>` ($ per short ton) or `additive:<name>` ($ per treated acre); undefined where there is none. */
+export type PriceOf = (item: string) => number | undefined;
+
+/** Dollars per acre of product in a pass, with its additive; does not apply while a price is missing. */
+export function passCost(pass: Pass, product: Product, priceOf: PriceOf): Answer {
 	const label = `cost of ${pass.label}`;
-	if (pricePerShortTon === undefined) {
+	const perShortTon = priceOf(`product:${product.id}`);
+	if (perShortTon === undefined) {
 		return notApplicable(label, `no price for ${product.name} is known`, 'Enter its price under Supply.');
 	}
-	const tons = figure({
-		label: product.name,
-		value: pass.unit === 'short ton/ac' ? pass.rate : pass.rate / 2000,
-		unit: 'short ton/ac',
-		formula: pass.unit === 'short ton/ac' ? '' : 'lb / 2000',
-		inputs:
-			pass.unit === 'short ton/ac'
-				? []
-				: [figure({ label: 'rate', value: pass.rate, unit: 'lb/ac', basis: 'adviser' })],
+	const treated = additivesOf(pass).map((name) => ({ name, price: priceOf(`additive:${name}`) }));
+	const unpriced = treated.find(({ price }) => price === undefined);
+	if (unpriced) {
+		return notApplicable(label, `no price for the ${unpriced.name} is known`, 'Enter its price under Supply.');
+	}
+	const tons = tonsOf(pass, product);
+	const price = figure({
+		label: `price of ${product.name}`,
+		value: perShortTon,
+		unit: '$ per short ton',
 		basis: 'adviser'
 	});
 	return figure({
 		label,
-		value: tons.value * pricePerShortTon,
+		value: treated.reduce((sum, one) => sum + one.price!, tons.value * perShortTon),
 		unit: '$/ac',
-		formula: 'tons x price',
+		formula: treated.length === 0 ? 'tons x price' : 'tons x price + additives',
 		inputs: [
 			tons,
-			figure({ label: `price of ${product.name}`, value: pricePerShortTon, unit: '$ per short ton', basis: 'adviser' })
+			price,
+			...treated.map(({ name, price }) => figure({ label: name, value: price!, unit: '$/ac', basis: 'adviser' }))
 		],
+		basis: 'adviser'
+	});
+}
+
+/** The additives of a pass, each by its own name. */
+export function additivesOf({ additive }: Pick<Pass, 'additive'>): Additive[] {
+	if (additive === undefined) return [];
+	return additive === 'both inhibitors' ? ['urease inhibitor', 'nitrification inhibitor'] : [additive];
+}
+
+function tonsOf(pass: Pass, product: Product): Figure {
+	const pounds = passPounds(pass, product);
+	const [rate] = pounds.inputs;
+	if (pass.unit === 'short ton/ac' && rate?.applies) return rate;
+	return figure({
+		label: product.name,
+		value: pounds.value / LB_PER_SHORT_TON,
+		unit: 'short ton/ac',
+		formula: `lb / ${LB_PER_SHORT_TON}`,
+		inputs: [pounds],
 		basis: 'adviser'
 	});
 }

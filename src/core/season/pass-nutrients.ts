@@ -1,18 +1,15 @@
 import { figure, type Figure } from '../figure/figure';
 import type { Nutrient, Pass, Product } from '../schema-types';
+import { LB_PER_SHORT_TON } from '../units/factors';
 
 /** Pounds of a nutrient per acre that a pass puts on: product x percent / 100. */
-export function passNutrient(
-	{ rate, unit }: Pick<Pass, 'rate' | 'unit'>,
-	product: Product,
-	nutrient: Nutrient
-): number {
-	return poundsPerAcre(rate, unit) * fractionOf(product, nutrient);
+export function passNutrient(pass: Pick<Pass, 'rate' | 'unit'>, product: Product, nutrient: Nutrient): number {
+	return poundsPerAcre(pass, product) * fractionOf(product, nutrient);
 }
 
 /** The same with its steps. */
 export function passNutrientFigure(pass: Pass, product: Product, nutrient: Nutrient): Figure {
-	const pounds = poundsPerAcre(pass.rate, pass.unit);
+	const pounds = poundsPerAcre(pass, product);
 	return figure({
 		label: `${nutrient} in ${pass.label}`,
 		value: passNutrient(pass, product, nutrient),
@@ -43,6 +40,13 @@ function fractionOf(product: Product, nutrient: Nutrient): number {
 	return (product.analysis[nutrient] ?? 0) / 100;
 }
 
-function poundsPerAcre(rate: number, unit: Pass['unit']): number {
-	return unit === 'short ton/ac' ? rate * 2000 : rate;
+/**
+ * Pounds of product per acre, whatever unit the pass is written in.
+ * @throws RangeError for gallons of a product without a density, which no pass is kept with
+ */
+export function poundsPerAcre({ rate, unit }: Pick<Pass, 'rate' | 'unit'>, product: Product): number {
+	if (unit === 'lb/ac') return rate;
+	if (unit === 'short ton/ac') return rate * LB_PER_SHORT_TON;
+	if (product.densityLbPerGal === undefined) throw new RangeError(`${product.name} is not measured in gallons`);
+	return rate * product.densityLbPerGal;
 }

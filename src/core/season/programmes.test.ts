@@ -53,8 +53,8 @@ describe('programmes side by side', () => {
 		passes: [urea]
 	};
 	const context = planContext({ sandy: true, cec: 7 });
-	const compared = compareProgrammes(alternativesTo([urea], context), context, request, library, ({ id }) =>
-		id === 'urea' ? 500 : id === 'uan-28' ? 330 : undefined
+	const compared = compareProgrammes(alternativesTo([urea], context), context, request, library, (item) =>
+		item === 'product:urea' ? 500 : item === 'product:uan-28' ? 330 : undefined
 	);
 	const by = (name: string) => compared.find((one) => one.name === name)!;
 	it('put on the same nitrogen, in more trips, each with its cost and what the rules say', () => {

@@ -286,15 +286,37 @@ describe('cautions', () => {
 
 describe('money and sums', () => {
 	it('a ton price becomes dollars per acre, and lime is priced by the ton', () => {
-		expect(passCost(pass({ rate: 500 }), product('uan-28'), 365)).toMatchObject({ value: 91.25, unit: '$/ac' });
+		expect(passCost(pass({ rate: 500 }), product('uan-28'), () => 365)).toMatchObject({ value: 91.25, unit: '$/ac' });
 		const lime = pass({ product: 'aglime', unit: 'short ton/ac', rate: 2.5 });
-		expect(passCost(lime, product('aglime'), 32)).toMatchObject({ value: 80 });
+		expect(passCost(lime, product('aglime'), () => 32)).toMatchObject({ value: 80 });
 	});
 	it('a missing price makes the plan’s cost unknown, not smaller', () => {
-		const known = passCost(pass({}), product('uan-28'), 365);
-		const missing = passCost(pass({}), product('uan-28'), undefined);
+		const known = passCost(pass({}), product('uan-28'), () => 365);
+		const missing = passCost(pass({}), product('uan-28'), () => undefined);
 		expect(planCost([known, missing])).toMatchObject({ applies: false, reason: 'no price for UAN-28 is known' });
 		expect(planCost([known, known])).toMatchObject({ applies: true, value: 36.5 });
+	});
+	it('an inhibitor is priced by the treated acre, both of them as two, and an unknown price says which', () => {
+		const prices = new Map([
+			['product:uan-28', 365],
+			['additive:urease inhibitor', 6.5],
+			['additive:nitrification inhibitor', 11]
+		]);
+		const cost = (additive: Pass['additive']) =>
+			passCost(pass({ rate: 500, additive }), product('uan-28'), (item) => prices.get(item));
+		expect(cost('urease inhibitor')).toMatchObject({ value: 97.75 });
+		expect(cost('both inhibitors')).toMatchObject({ value: 108.75 });
+		prices.delete('additive:nitrification inhibitor');
+		expect(cost('both inhibitors')).toMatchObject({ reason: 'no price for the nitrification inhibitor is known' });
+	});
+	it('gallons become pounds by the density, in nutrients, cost and the whole field', () => {
+		const streamed = pass({ unit: 'gal/ac', rate: 30 });
+		const uan = product('uan-28');
+		// 30 gal of UAN-28 at 10.67 lb/gal (trade density, from memory) are 320.1 lb, 89.6 lb N.
+		expect(passNutrient(streamed, uan, 'N')).toBeCloseTo(89.628, 6);
+		expect(passCost(streamed, uan, () => 300)).toMatchObject({ value: expect.closeTo(48.015, 6) as number });
+		expect(wholeField(passRate(streamed, uan), 100)).toMatchObject({ value: 3000, unit: 'gal' });
+		expect(() => passNutrient(streamed, product('urea'), 'N')).toThrow('Urea 46-0-0 is not measured in gallons');
 	});
 	it('totals open into their passes', () => {
 		const totals = seasonTotals([pass({ rate: 100 }), pass({ id: 'b', product: 'map', rate: 100 })], { products });

@@ -1,8 +1,23 @@
 import type { Pass } from '../schema-types';
 
+/** The trip of a pass, or its own id where it goes alone. */
+export function tripKey({ id, trip }: Pick<Pass, 'id' | 'trip'>): string {
+	return trip ?? id;
+}
+
 /** How often somebody drives over the field: passes of one trip count once. */
 export function tripCount(passes: readonly Pick<Pass, 'id' | 'trip'>[]): number {
-	return new Set(passes.map(({ id, trip }) => trip ?? id)).size;
+	return new Set(passes.map(tripKey)).size;
+}
+
+/** Passes by the trip they go on with, in the order in which each trip first stands. */
+export function byTrip<T>(list: readonly T[], passOf: (one: T) => Pick<Pass, 'id' | 'trip'>): Map<string, T[]> {
+	const trips = new Map<string, T[]>();
+	for (const one of list) {
+		const key = tripKey(passOf(one));
+		trips.set(key, [...(trips.get(key) ?? []), one]);
+	}
+	return trips;
 }
 
 /** The passes that go on with one: itself, and those of its trip. */

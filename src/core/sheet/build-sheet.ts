@@ -1,15 +1,18 @@
-import type { Figure, Answer } from '../figure/figure';
+import { notApplicable, type Figure, type Answer } from '../figure/figure';
 import type { Chosen } from '../rates/choose';
 import { cautionsFor, planCautions } from '../season/hazards';
 import { planCost } from '../season/pass-cost';
-import { gallonsPerAcre, passNutrients, passRate, wholeField } from '../season/pass-figures';
+import { gallonsPerAcre, passNutrients, passPounds, passRate, wholeField } from '../season/pass-figures';
 import { productOf } from '../season/plan-context';
+import { byTrip } from '../season/trips';
+import { tripLoading } from '../supply/trip-loading';
 import { seasonTotals } from '../season/season-totals';
 import type {
 	AdviseRequest,
 	CautionList,
 	Crop,
 	Finding,
+	LoadSizes,
 	PackDocument,
 	Pass,
 	PassCheck,
@@ -38,6 +41,7 @@ export interface SheetSource {
 	request: AdviseRequest;
 	products: readonly Product[];
 	cautionList: CautionList;
+	loads: LoadSizes;
 }
 
 /** The content of a sheet, complete in itself: printing it again needs neither the book nor the packs. */
@@ -61,6 +65,7 @@ export function buildSheet(source: SheetSource): SheetContent {
 		soil: { source: source.soilSource, values: source.soilValues },
 		rates: chosen.map(({ nutrient, rate, by, why }) => ({ nutrient, rate, by, why })),
 		passes: passes.map((pass) => sheetPass(pass, source)),
+		loading: loadingOf(source),
 		totals: seasonTotals(passes, { products }),
 		cost: planCost(passes.map(({ id }) => source.passCosts.get(id)!)),
 		findings: source.findings,
@@ -69,6 +74,17 @@ export function buildSheet(source: SheetSource): SheetContent {
 		packs: source.packs.map(({ id, version, title }) => ({ id, version, title })),
 		request
 	};
+}
+
+function loadingOf({ passes, products, field, loads }: SheetSource): SheetContent['loading'] {
+	return [...byTrip(passes, (pass) => pass)].map(([key, trip]) => ({
+		trip: key,
+		loads: tripLoading(
+			trip.map((pass) => ({ pass, product: productOf(pass, products) })),
+			field.areaAcres,
+			loads
+		)
+	}));
 }
 
 function sheetPass(
@@ -83,7 +99,10 @@ function sheetPass(
 		rate,
 		carries: passNutrients(pass, product),
 		wholeField: wholeField(rate, field.areaAcres),
-		gallons: gallonsPerAcre(rate, product),
+		gallons:
+			pass.unit === 'gal/ac'
+				? notApplicable(`${product.name}, gallons`, 'the rate is in gallons already', '')
+				: gallonsPerAcre(passPounds(pass, product), product),
 		cost: passCosts.get(pass.id)!,
 		cautions: cautionsFor(product, pass, cautionList)
 	};

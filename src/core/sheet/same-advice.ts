@@ -1,7 +1,14 @@
 import type { SheetContent } from '../schema-types';
 
-/** What two sheets may differ in and still advise the same: who printed them, when, and how old that makes a sample. */
-const BESIDE_THE_POINT: ReadonlySet<string> = new Set(['issuedOn', 'preparedBy', 'asOf', 'findings', 'since']);
+/** What two sheets may differ in and still advise the same: who printed them, when, with what tank, and how old that makes a sample. */
+const BESIDE_THE_POINT: ReadonlySet<string> = new Set([
+	'issuedOn',
+	'preparedBy',
+	'asOf',
+	'findings',
+	'since',
+	'loading'
+]);
 
 /** Whether an issued sheet still says what would be issued now. */
 export function sameAdvice(issued: SheetContent, now: SheetContent): boolean {

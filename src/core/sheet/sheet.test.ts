@@ -54,13 +54,14 @@ function source(change: Partial<SheetSource> = {}): SheetSource {
 		soilValues: [figure({ label: 'soil pH', value: 5.6, unit: 'pH', basis: 'measured' })],
 		chosen: [nitrogen],
 		passes,
-		passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), 100)])),
+		passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), () => 100)])),
 		findings: answer.findings,
 		checks: [],
 		packs: library.packs.packs.slice(0, 1),
 		request,
 		products,
 		cautionList: cautions,
+		loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 },
 		...change
 	};
 }
@@ -93,7 +94,7 @@ describe('a sheet', () => {
 		const content = buildSheet(
 			source({
 				field: { name: 'North' },
-				passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), undefined)]))
+				passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), () => undefined)]))
 			})
 		);
 		expect(content.passes[0]?.wholeField).toMatchObject({ applies: false, reason: 'the area is not known' });

@@ -1,4 +1,5 @@
-import type { SheetContent } from '../schema-types';
+import type { SheetContent, TripLoading } from '../schema-types';
+import { byTrip } from '../season/trips';
 
 type SheetPass = SheetContent['passes'][number];
 
@@ -8,6 +9,8 @@ export interface WorkOrder {
 	/** Labels of its passes. */
 	title: string;
 	passes: SheetPass[];
+	/** What goes into each tank or box. */
+	loads: TripLoading[];
 	machine: string | undefined;
 	/** Each once: of the products as they are placed, then those of the whole sheet that hold for every order. */
 	cautions: string[];
@@ -16,21 +19,17 @@ export interface WorkOrder {
 }
 
 /** The orders of a sheet: one for each trip, in order of date. No pass is without the cautions of its product and placement. */
-export function workOrders({ passes, checks, cautions }: SheetContent): WorkOrder[] {
-	const trips = new Map<string, SheetPass[]>();
-	for (const one of passes) {
-		const key = one.pass.trip ?? one.pass.id;
-		trips.set(key, [...(trips.get(key) ?? []), one]);
-	}
+export function workOrders({ passes, checks, cautions, loading = [] }: SheetContent): WorkOrder[] {
 	const own = new Set(passes.flatMap((pass) => pass.cautions));
 	const always = cautions.filter((caution) => !own.has(caution));
-	return [...trips.values()]
-		.map((trip): WorkOrder => {
+	return [...byTrip(passes, ({ pass }) => pass)]
+		.map(([key, trip]): WorkOrder => {
 			const ids = new Set(trip.map(({ pass }) => pass.id));
 			return {
 				date: trip[0]!.pass.date,
 				title: trip.map(({ pass }) => pass.label).join(' + '),
 				passes: trip,
+				loads: loading.find(({ trip: one }) => one === key)?.loads ?? [],
 				machine: trip.find(({ pass }) => pass.machine)?.pass.machine,
 				cautions: [...new Set(trip.flatMap((pass) => pass.cautions)), ...always],
 				warnings: checks

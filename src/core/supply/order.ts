@@ -1,4 +1,6 @@
-import type { Pass, Product } from '../schema-types';
+import type { Additive, Pass, Product } from '../schema-types';
+import { additivesOf } from '../season/pass-cost';
+import { poundsPerAcre } from '../season/pass-nutrients';
 import { LB_PER_SHORT_TON } from '../units/factors';
 
 /** An open pass of a field, as an order sees it. */
@@ -54,6 +56,17 @@ export function orderOf(open: readonly OpenPass[], products: readonly Product[])
 		.sort((a, b) => a.firstDate.localeCompare(b.firstDate));
 }
 
+/** Acres that each additive goes on, over all open passes with a known area; in order of its name. */
+export function treatedAcres(open: readonly OpenPass[]): { additive: Additive; acres: number }[] {
+	const acresOf = new Map<Additive, number>();
+	for (const { acres = 0, pass } of open) {
+		for (const additive of additivesOf(pass)) acresOf.set(additive, (acresOf.get(additive) ?? 0) + acres);
+	}
+	return [...acresOf]
+		.map(([additive, acres]) => ({ additive, acres }))
+		.sort((a, b) => (a.additive < b.additive ? -1 : 1));
+}
+
 function lineOf(product: Product, passes: readonly OpenPass[]): OrderLine {
 	const parts = new Map<string, OrderPart>();
 	const withoutArea = new Set<string>();
@@ -62,7 +75,7 @@ function lineOf(product: Product, passes: readonly OpenPass[]): OrderLine {
 			withoutArea.add(field);
 			continue;
 		}
-		const pounds = (pass.unit === 'lb/ac' ? pass.rate : pass.rate * LB_PER_SHORT_TON) * acres;
+		const pounds = poundsPerAcre(pass, product) * acres;
 		const part = parts.get(fieldId);
 		if (!part) parts.set(fieldId, { fieldId, field, grower, pounds, firstDate: pass.date });
 		else {

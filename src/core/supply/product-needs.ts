@@ -1,6 +1,7 @@
 import { figure, type Answer, type Figure } from '../figure/figure';
 import type { Nutrient, Pass, Product } from '../schema-types';
-import { gallonsPerAcre, passRate, wholeField } from '../season/pass-figures';
+import { LB_PER_SHORT_TON } from '../units/factors';
+import { gallonsPerAcre, passPounds, wholeField } from '../season/pass-figures';
 import { nutrientContent } from '../season/pass-nutrients';
 import { productOf } from '../season/plan-context';
 
@@ -51,7 +52,7 @@ export function pricePerPound(product: Product, pricePerShortTon: number | undef
 	const content = nutrientContent(product, nutrient);
 	return figure({
 		label: content.label,
-		value: pricePerShortTon / 2000 / (content.value / 100),
+		value: pricePerShortTon / LB_PER_SHORT_TON / (content.value / 100),
 		unit: `$/lb ${nutrient}`,
 		formula: 'price / 2000 / fraction',
 		inputs: [
@@ -62,17 +63,11 @@ export function pricePerPound(product: Product, pricePerShortTon: number | undef
 	});
 }
 
-function passPounds(pass: Pass, product: Product): Figure {
-	const rate = passRate(pass, product);
-	if (pass.unit === 'lb/ac') return rate;
-	return figure({ ...rate, value: rate.value * 2000, unit: 'lb/ac', formula: 'short tons x 2000', inputs: [rate] });
-}
-
 function inShortTons(pounds: Answer): Answer {
 	if (!pounds.applies) return pounds;
 	return figure({
 		...pounds,
-		value: pounds.value / 2000,
+		value: pounds.value / LB_PER_SHORT_TON,
 		unit: 'short tons',
 		formula: 'pounds / 2000',
 		inputs: [pounds]

@@ -17,6 +17,8 @@ const DIGITS: Record<string, number> = {
 	lb: 0,
 	'short tons': 2,
 	'gal/ac': 1,
+	'L/ha': 0,
+	gal: 0,
 	'gal/min': 2,
 	mph: 1,
 	'lb/tree': 2,

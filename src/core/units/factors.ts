@@ -4,6 +4,8 @@
 export const KG_PER_LB = 0.45359237;
 /** Hectares in an international acre: 4046.8564224 m2, exact by definition. */
 export const HA_PER_ACRE = 0.40468564224;
+/** Litres in a US gallon: 231 in3, exact by definition. */
+export const L_PER_GAL = 3.785411784;
 /** Grams in a pound, from the same definition. */
 export const G_PER_LB = 1000 * KG_PER_LB;
 /** Pounds in a short ton. */

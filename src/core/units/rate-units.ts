@@ -1,5 +1,5 @@
 import { figure, type Answer } from '../figure/figure';
-import { HA_PER_ACRE, KG_HA_PER_LB_AC, T_HA_PER_SHORT_TON_AC } from './factors';
+import { HA_PER_ACRE, KG_HA_PER_LB_AC, L_PER_GAL, T_HA_PER_SHORT_TON_AC } from './factors';
 
 export type UnitSystem = 'us' | 'metric';
 
@@ -7,6 +7,7 @@ const TO_METRIC: Record<string, { unit: string; factor: number }> = {
 	'lb/ac': { unit: 'kg/ha', factor: KG_HA_PER_LB_AC },
 	'short ton/ac': { unit: 't/ha', factor: T_HA_PER_SHORT_TON_AC },
 	'$/ac': { unit: '$/ha', factor: 1 / HA_PER_ACRE },
+	'gal/ac': { unit: 'L/ha', factor: L_PER_GAL / HA_PER_ACRE },
 	ac: { unit: 'ha', factor: HA_PER_ACRE }
 };
 

@@ -12,7 +12,7 @@ const SHOWN_ANALYTES: readonly Analyte[] = ['pH', 'bufferPh', 'P', 'K', 'OM'];
 export function draftSheet(
 	{ field, year, sample }: FieldYear,
 	advice: Advice,
-	{ units, preparedBy }: Settings
+	{ units, preparedBy, loads }: Settings
 ): SheetContent {
 	const { packs, products, cautions } = currentLibrary();
 	const { cec } = advice.answer.derived.worksheets;
@@ -42,6 +42,7 @@ export function draftSheet(
 		packs: packs.packs.filter(({ id }) => used.has(id)),
 		request: { ...advice.request, units },
 		products,
-		cautionList: cautions
+		cautionList: cautions,
+		loads
 	});
 }

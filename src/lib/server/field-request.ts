@@ -5,7 +5,7 @@ import { speaksFor } from '../../core/rates/nitrogen/own-curves';
 import { nitrogenProgramme } from '../../core/season/nitrogen-programme';
 import { usualPlantingDate } from '../../core/season/propose-programme';
 import { laterNitrogen } from '../../core/supply/manure/manure-product';
-import { LB_PER_SHORT_TON } from '../../core/units/factors';
+import { poundsPerAcre } from '../../core/season/pass-nutrients';
 import type { AdviseRequest, InSeason, NitrogenTerms, Pass, Product, ResponseCurve } from '../../core/schema-types';
 import type { UnitSystem } from '../../core/units/rate-units';
 import type { Library } from './knowledge';
@@ -162,8 +162,7 @@ function termsWithManure(
 	const typed = nitrogen === null ? undefined : (JSON.parse(nitrogen) as NitrogenTerms);
 	const earlierManureN = earlier.reduce((sum, { plan, yearsAgo }) => {
 		const product = products.find(({ id }) => id === plan.product);
-		const pounds = plan.unit === 'lb/ac' ? plan.rate : plan.rate * LB_PER_SHORT_TON;
-		return product?.manure ? sum + laterNitrogen(pounds, product, yearsAgo) : sum;
+		return product?.manure ? sum + laterNitrogen(poundsPerAcre(plan, product), product, yearsAgo) : sum;
 	}, 0);
 	return earlierManureN === 0 || typed?.earlierManureN !== undefined ? typed : { ...typed, earlierManureN };
 }

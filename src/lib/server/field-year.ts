@@ -23,7 +23,6 @@ import type {
 	Crop,
 	InSeason,
 	PassCheck,
-	Product,
 	Setback,
 	WeatherDay
 } from '../../core/schema-types';
@@ -96,7 +95,7 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	const context = planContext(library, records, site, answer, chosen, today);
 	const plans = passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan));
 	const costs = new Map(
-		plans.map((pass) => [pass.id, passCost(pass, productOf(pass, library.products), productPrice(pass, prices))])
+		plans.map((pass) => [pass.id, passCost(pass, productOf(pass, library.products), (item) => prices.get(item))])
 	);
 	return {
 		goal,
@@ -116,10 +115,6 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 		totals: seasonTotals(plans, context),
 		checks: plans.length > 0 ? checkSeason(plans, context) : []
 	};
-}
-
-function productPrice({ product }: { product: Product['id'] }, prices: PriceList): number | undefined {
-	return prices.get(`product:${product}`);
 }
 
 function planContext(

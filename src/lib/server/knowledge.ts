@@ -7,6 +7,8 @@ import { readPackText } from '../../core/packs/read-pack-text';
 import type { Knowledge } from '../../core/rates/advise';
 import { ruleKinds } from '../../core/rates/kinds';
 import type {
+	AdditiveCard,
+	AdditiveList,
 	CautionList,
 	CropList,
 	HouseRules,
@@ -36,6 +38,7 @@ export interface Library extends Knowledge {
 	cautions: CautionList;
 	seasonModel: SeasonModel;
 	seasonLimits: SeasonLimits;
+	additives: readonly AdditiveCard[];
 	manures: ManureList;
 	stages: readonly CropStages[];
 	stations: readonly Station[];
@@ -66,6 +69,7 @@ export function readLibrary(folder: string): Library {
 		...reference<ScheduleList>('schedules'),
 		cautions: reference<CautionList>('cautions'),
 		seasonModel: reference<SeasonModel>('season-model'),
+		additives: reference<AdditiveList>('additives').additives,
 		manures: reference<ManureList>('manures'),
 		seasonLimits: reference<SeasonLimits>('season-limits'),
 		stages: reference<StageList>('stages').crops,

@@ -185,7 +185,8 @@ describe('work orders', () => {
 			packs: [],
 			request: JSON.parse(readFileSync('demo/requests/corn-after-soybean.json', 'utf8')) as SheetContent['request'],
 			products,
-			cautionList: cautions
+			cautionList: cautions,
+			loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 }
 		});
 	const passOf = (product: string, change: Partial<Pass> = {}): Pass => ({
 		id: product,

@@ -11,6 +11,8 @@
 		name: string;
 		placements: Pass['placement'][];
 		isLime: boolean;
+		/** It has a density, so that its rate can be given in gallons. */
+		liquid: boolean;
 		/** It carries some, so that an inhibitor makes sense. */
 		nitrogen: boolean;
 		/** It asks for moist ground. */
@@ -40,6 +42,7 @@
 			label: pass?.label ?? '',
 			date: pass?.date ?? tripOf?.date ?? plantingDate,
 			product: pass?.product ?? catalogue[0]!.id,
+			unit: pass?.unit ?? ('lb/ac' as Pass['unit']),
 			rate: pass ? String(+valueInSystem(pass.rate, pass.unit, units).toFixed(2)) : '',
 			placement: (pass?.placement ?? catalogue[0]!.placements[0]!) as string,
 			depth: pass?.depthIn === undefined ? '' : String(pass.depthIn),
@@ -52,7 +55,10 @@
 		}))
 	);
 	const product = $derived(catalogue.find(({ id }) => id === form.product)!);
-	const unit = $derived<Pass['unit']>(product.isLime ? 'short ton/ac' : 'lb/ac');
+	const unitsOf = (of: CatalogueEntry): Pass['unit'][] =>
+		of.isLime ? ['short ton/ac'] : of.liquid ? ['gal/ac', 'lb/ac'] : ['lb/ac', 'short ton/ac'];
+	const choices = $derived(unitsOf(product));
+	const unit = $derived(choices.includes(form.unit) ? form.unit : choices[0]!);
 
 	async function save(): Promise<void> {
 		const rate = numberOrUndefined(form.rate);
@@ -131,6 +137,16 @@
 				inputmode="decimal"
 				bind:value={form.rate}
 			/>
+			{#if choices.length > 1}
+				<Select
+					size="sm"
+					labelText="In"
+					selected={unit}
+					on:update={({ detail }) => (form.unit = detail as Pass['unit'])}
+				>
+					{#each choices as choice (choice)}<SelectItem value={choice} text={unitInSystem(choice, units)} />{/each}
+				</Select>
+			{/if}
 			<Select size="sm" labelText="Placement" bind:selected={form.placement}>
 				{#each product.placements as placement (placement)}<SelectItem value={placement} text={placement} />{/each}
 			</Select>

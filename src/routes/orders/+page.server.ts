@@ -1,5 +1,5 @@
 import { figure } from '$core/figure/figure';
-import { orderOf } from '$core/supply/order';
+import { orderOf, treatedAcres } from '$core/supply/order';
 import { currentLibrary } from '$lib/server/current-library';
 import { planningYear } from '$lib/server/planning-year';
 import { LB_PER_SHORT_TON } from '$core/units/factors';
@@ -17,6 +17,7 @@ export const load: PageServerLoad = ({ url }) => {
 	const asked = url.searchParams.get('year');
 	const year = asked ? yearOf(asked) : planningYear(today());
 	const open = listOpenPasses(theBook(), year);
+	const { products, additives } = currentLibrary();
 	const prices = pricesOn(theBook(), today());
 	const dealers = readDealers(theBook());
 	const sheets = newestSheets(theBook(), year);
@@ -25,7 +26,7 @@ export const load: PageServerLoad = ({ url }) => {
 		title: 'Orders',
 		year,
 		preparedBy: readSettings(theBook()).preparedBy,
-		lines: orderOf(open, currentLibrary().products).map(({ product, ...line }) => {
+		lines: orderOf(open, products).map(({ product, ...line }) => {
 			const price = prices.get(`product:${product.id}`);
 			return {
 				...line,
@@ -45,7 +46,12 @@ export const load: PageServerLoad = ({ url }) => {
 				cost: price === undefined ? undefined : (line.pounds / LB_PER_SHORT_TON) * price
 			};
 		}),
-		names: Object.fromEntries(currentLibrary().products.map(({ id, name }) => [id, name])),
+		additives: treatedAcres(open).map(({ additive, acres }) => {
+			const price = prices.get(`additive:${additive}`);
+			const name = additives.find(({ id }) => id === additive)?.name ?? additive;
+			return { name, acres, cost: price === undefined ? undefined : price * acres };
+		}),
+		names: Object.fromEntries(products.map(({ id, name }) => [id, name])),
 		fields: [...fields.values()].map((field) => ({ ...field, sheet: sheets.get(field.id) }))
 	};
 };

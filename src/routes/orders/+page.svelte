@@ -19,8 +19,10 @@
 	const marked = $derived(data.fields.filter(({ id }) => chosen[id]));
 	const issued = $derived((marked.length > 0 ? marked : data.fields).flatMap(({ sheet }) => sheet ?? []));
 	const query = $derived(issued.map(({ id }) => `sheet=${id}`).join('&'));
-	const total = $derived(data.lines.reduce((sum, { cost = 0 }) => sum + cost, 0));
-	const unpriced = $derived(data.lines.filter(({ cost }) => cost === undefined).map(({ name }) => name));
+	const total = $derived([...data.lines, ...data.additives].reduce((sum, { cost = 0 }) => sum + cost, 0));
+	const unpriced = $derived(
+		[...data.lines, ...data.additives].filter(({ cost }) => cost === undefined).map(({ name }) => name)
+	);
 
 	async function issue(): Promise<void> {
 		busy = true;
@@ -114,8 +116,16 @@
 					{/each}
 				</tbody>
 				<tfoot>
+					{#each data.additives as { name, acres, cost } (name)}
+						<tr>
+							<td><strong>{name}</strong></td>
+							<td colspan="5" class="soft">on {formatNumber(acres, 'ac')} acres, at the rate of its label</td>
+							<td class="num">{cost === undefined ? '' : formatQuantity(cost, '$')}</td>
+							<td colspan="2"></td>
+						</tr>
+					{/each}
 					<tr>
-						<td>All products</td>
+						<td>All together</td>
 						<td colspan="5"></td>
 						<td class="num"><strong>{formatQuantity(total, '$')}</strong></td>
 						<td colspan="2" class="small soft"
@@ -125,7 +135,10 @@
 				</tfoot>
 			</table>
 		</div>
-		<p><a href={`/orders/csv?year=${data.year}`} download>The order as CSV, by field</a></p>
+		<p class="row">
+			<a href={`/orders/print?year=${data.year}`} download>The order by grower (PDF)</a>
+			<a href={`/orders/csv?year=${data.year}`} download>The order by field (CSV)</a>
+		</p>
 
 		<section class="section" aria-label="Sheets and work orders">
 			<h2>Sheets and work orders</h2>

@@ -3,6 +3,7 @@
 	import type { Nutrient } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { ask, post } from '$lib/ui/post';
+	import ProductForm from '$lib/ui/supply/ProductForm.svelte';
 	import ManureForm from '$lib/ui/supply/ManureForm.svelte';
 	import type { PageData } from './$types';
 
@@ -94,6 +95,19 @@
 			</tbody>
 		</table>
 	</div>
+	<section class="section" aria-label="Additives">
+		<h2>Additives</h2>
+		<table class="ledger additives">
+			<thead><tr><th>Additive</th><th>What it does</th><th>Goes with</th><th>How much</th></tr></thead>
+			<tbody>
+				{#each data.additives as { id, name, does, goesWith, rate } (id)}
+					<tr><td><strong>{name}</strong></td><td>{does}</td><td>{goesWith}</td><td>{rate}</td></tr>
+				{/each}
+			</tbody>
+		</table>
+		<p class="soft small">Common practice. Their prices stand with the others under Supply, by the treated acre.</p>
+	</section>
+	<ProductForm placements={data.placements} hazards={data.hazards} />
 	<ManureForm kinds={data.kinds} handling={data.handling} />
 </div>
 
@@ -107,6 +121,9 @@
 	}
 	.file {
 		display: block;
+	}
+	.additives {
+		max-width: 64rem;
 	}
 	.scroll {
 		overflow-x: auto;

@@ -2,6 +2,7 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import { placementText } from '../../../core/season/placement-text';
 import { carriesText, quantityText } from '../../../core/sheet/sheet-table';
 import { workOrders, type WorkOrder } from '../../../core/sheet/work-orders';
+import type { TripLoading } from '../../../core/schema-types';
 import { formatNumber } from '../../../core/units/display';
 import { inSystem } from '../../../core/units/rate-units';
 import type { Sheet } from '../stores/sheets';
@@ -56,6 +57,7 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 		{ canvas: [{ type: 'line', x1: 0, y1: 0, x2: 524, y2: 0, lineWidth: 1.2 }] },
 		{ text: 'What goes on', style: 'head' },
 		productTable(content.units, order),
+		...order.loads.flatMap(loadTable),
 		...(order.machine
 			? [{ text: `Machine: ${order.machine}`, margin: [0, 4, 0, 0] as [number, number, number, number] }]
 			: []),
@@ -100,6 +102,38 @@ function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
 		},
 		layout: ledgerLayout(4)
 	};
+}
+
+/** "3 tanks of 1000 gal": what goes into a full one and into the last. */
+function loadTable({ into, unit, capacity, count, acresPerLoad, lastAcres, parts, notes }: TripLoading): Content[] {
+	const acres = (value: number) => `${formatNumber(value, 'ac')} ac`;
+	const amount = (value: number | undefined, byLabel: true | undefined): string =>
+		byLabel ? 'by its label' : value === undefined ? '' : `${formatNumber(Math.round(value), unit)} ${unit}`;
+	const words: Record<string, string> = { tank: count === 1 ? 'tank' : 'tanks', box: count === 1 ? 'box' : 'boxes' };
+	const several = count > 1;
+	const lines = parts.map(({ name, full, last, byLabel }, at): TableCell[] => [
+		`${into === 'tank' && parts.length > 1 ? `${at + 1}. ` : ''}${name}`,
+		{ text: amount(full, byLabel), alignment: 'right', bold: true },
+		...(several ? [{ text: amount(last, byLabel), alignment: 'right' as const }] : [])
+	]);
+	const heads = [
+		`${count} ${words[into]}, at most ${formatNumber(capacity, unit)} ${unit}`,
+		several ? `Full, ${acres(acresPerLoad)}` : acres(acresPerLoad),
+		...(several ? [`Last, ${acres(lastAcres)}`] : [])
+	];
+	return [
+		{
+			margin: [0, 8, 0, 0],
+			table: {
+				headerRows: 1,
+				dontBreakRows: true,
+				widths: ['*', 100, ...(several ? [100] : [])],
+				body: [heads.map((text, at) => ({ text, style: 'label', alignment: at === 0 ? 'left' : 'right' })), ...lines]
+			},
+			layout: ledgerLayout(3)
+		},
+		...notes.map((text): Content => ({ text, margin: [0, 3, 0, 0] }))
+	];
 }
 
 function list(title: string, texts: readonly string[]): Content[] {

@@ -1,16 +1,26 @@
 import type { Database } from 'better-sqlite3';
+import type { LoadSizes } from '../../../core/schema-types';
 import type { UnitSystem } from '../../../core/units/rate-units';
 import { act } from '../book/act';
 
 export interface Settings {
 	units: UnitSystem;
 	preparedBy: string;
+	loads: LoadSizes;
 }
+
+/** A common pull tank, a common spreader box, a six-ton mixer weighed to 50 lb: practice, until the adviser says otherwise. */
+const USUAL_LOADS: LoadSizes = { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 };
 
 export function readSettings(db: Database): Settings {
 	const rows = db.prepare<[], { id: string; value: string }>('SELECT id, value FROM setting').all();
 	const values = new Map(rows.map(({ id, value }) => [id, value]));
-	return { units: values.get('units') === 'metric' ? 'metric' : 'us', preparedBy: values.get('preparedBy') ?? '' };
+	const loads = values.get('loads');
+	return {
+		units: values.get('units') === 'metric' ? 'metric' : 'us',
+		preparedBy: values.get('preparedBy') ?? '',
+		loads: loads === undefined ? USUAL_LOADS : (JSON.parse(loads) as LoadSizes)
+	};
 }
 
 export function setUnits(db: Database, units: UnitSystem): void {
@@ -20,5 +30,11 @@ export function setUnits(db: Database, units: UnitSystem): void {
 export function setPreparedBy(db: Database, name: string): void {
 	act(db, { label: 'Changed who prepares the sheets' }, (writer) =>
 		writer.put('setting', { id: 'preparedBy', value: name })
+	);
+}
+
+export function setLoads(db: Database, loads: LoadSizes): void {
+	act(db, { label: 'Changed the size of loads' }, (writer) =>
+		writer.put('setting', { id: 'loads', value: JSON.stringify(loads) })
 	);
 }

@@ -1,4 +1,5 @@
 import { alternativesTo } from '$core/season/alternatives';
+import type { PriceOf } from '$core/season/pass-cost';
 import { compareProgrammes, type ComparedProgramme } from '$core/season/compare-programmes';
 import { checkSeason } from '$core/season/checks/check-season';
 import type { PlanContext } from '$core/season/plan-context';
@@ -7,7 +8,7 @@ import { stageDates, usualTemperatures, type StageDate } from '$core/season/stag
 import { tripOf } from '$core/season/trips';
 import { generateWeather, type YearKind } from '$core/season/weather/generate-weather';
 import { shiftDate, withKnown } from '$core/season/weather/season-weather';
-import type { Pass, PassCheck, Product, SeasonRequest, Station, WeatherDay } from '$core/schema-types';
+import type { Pass, PassCheck, SeasonRequest, Station, WeatherDay } from '$core/schema-types';
 import { axisOver, type TimeAxis } from './time-axis';
 
 /** What the board stands on; nothing of it changes while a pass is moved. */
@@ -103,7 +104,7 @@ export function programmesBeside(
 	{ context, request, knowledge }: BoardGround,
 	{ days, harvest }: BoardYear,
 	passes: Pass[],
-	priceOf: (product: Product) => number | undefined
+	priceOf: PriceOf
 ): ComparedProgramme[] {
 	if (harvest === undefined) return [];
 	const alternatives = alternativesTo(passes, context);

@@ -1,11 +1,13 @@
 <!-- The least-cost mix that carries what some open passes carry: exact and as it can be bought, and one trip for all of it. -->
 <script lang="ts">
-	import { Button, Checkbox, TextInput } from 'carbon-components-svelte';
+	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { passNutrients } from '$core/season/pass-figures';
 	import { productOf } from '$core/season/plan-context';
-	import type { BlendAnswer, BlendRequest, Nutrient, Pass, Product } from '$core/schema-types';
+	import type { BlendAnswer, BlendRequest, LoadSizes, Nutrient, Pass, Product } from '$core/schema-types';
 	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { LB_PER_SHORT_TON } from '$core/units/factors';
+	import { batchesFor, type Batches } from '$core/supply/blend/batches';
 	import { apartPairs } from '$core/supply/blend/apart-pairs';
 	import { shortDate } from '../dates';
 	import { numberOrUndefined } from '../numbers';
@@ -18,10 +20,12 @@
 		/** $ per short ton, by product. */
 		prices: ReadonlyMap<string, number>;
 		url: string;
+		/** Undefined where it is not known. */
+		areaAcres: number | undefined;
+		loads: LoadSizes;
 	}
-	const { open, products, prices, url }: Props = $props();
+	const { open, products, prices, url, areaAcres, loads }: Props = $props();
 
-	const LB_PER_TON = 2000;
 	let replaced = $state<Record<string, boolean>>(
 		untrack(() => Object.fromEntries(open.map(({ id, placement }) => [id, placement === 'broadcast'])))
 	);
@@ -32,7 +36,14 @@
 	let tolerance = $state('');
 	let most = $state('');
 	let least = $state('');
+	let chloride = $state('');
+	let salt = $state('');
+	/** How the mix is bought: weighed into batches where the area is known, else in steps of product. */
+	let how = $state<'batches' | 'steps'>(untrack(() => (areaAcres === undefined ? 'steps' : 'batches')));
 	let step = $state('5');
+	let batchLb = $state(untrack(() => String(loads.batchLb)));
+	let weighLb = $state(untrack(() => String(loads.weighLb)));
+	let batches = $state.raw<Batches | undefined>();
 	let problem = $state('');
 	let exact = $state.raw<BlendAnswer | undefined>();
 	let bought = $state.raw<BlendAnswer | undefined>();
@@ -61,22 +72,34 @@
 	}
 
 	async function find(): Promise<void> {
-		exact = bought = undefined;
+		exact = bought = batches = undefined;
 		const use = shelf.filter(({ id }) => !off[id]);
 		let request: BlendRequest;
 		let whole: number | undefined;
+		let plant: { batch: number; weigh: number } | undefined;
 		try {
 			const percent = read(tolerance, 'Tolerance', 50);
 			const count = read(most, 'At most so many products', 60);
 			const minimumUse = read(least, 'Least use', 10_000);
-			whole = read(step, 'Steps', 1000);
+			const ceilings = {
+				chloride: read(chloride, 'Chloride', 10_000),
+				salt: read(salt, 'Salt', 10_000)
+			};
+			if (how === 'steps') whole = read(step, 'Steps', 1000);
+			else {
+				const batch = read(batchLb, 'One batch', 1_000_000);
+				const weigh = read(weighLb, 'Weighed in steps', 10_000);
+				if (!batch || !weigh) throw new RangeError('Say how much a batch holds and in what steps it is weighed.');
+				plant = { batch, weigh };
+			}
+			const limits = Object.fromEntries(Object.entries(ceilings).filter(([, most]) => most !== undefined));
 			const pairs = apartPairs(use);
 			request = {
 				products: use.map(({ id, name, analysis, chloridePercent, saltIndex }) => ({
 					id,
 					name,
 					analysis,
-					pricePerLb: prices.get(id)! / LB_PER_TON,
+					pricePerLb: prices.get(id)! / LB_PER_SHORT_TON,
 					...(chloridePercent === undefined ? {} : { chloridePercent }),
 					...(saltIndex === undefined ? {} : { saltIndex })
 				})),
@@ -84,6 +107,7 @@
 				...(percent === undefined ? {} : { tolerance: percent / 100 }),
 				...(count ? { maxProducts: Math.round(count) } : {}),
 				...(minimumUse === undefined ? {} : { minimumUse }),
+				...(Object.keys(limits).length > 0 ? { ceilings: limits } : {}),
 				...(pairs.length > 0 ? { apart: pairs } : {})
 			};
 		} catch (error) {
@@ -92,18 +116,33 @@
 		}
 		busy = true;
 		const first = await ask<BlendAnswer>('/api/blend', request);
+		if (plant && first.answer?.status === 'optimal') {
+			const total = first.answer.uses.reduce((sum, { rate }) => sum + rate, 0);
+			batches = batchesFor(total, areaAcres!, plant.batch, plant.weigh);
+			whole = batches.stepLbPerAcre;
+		}
 		const second = whole ? await ask<BlendAnswer>('/api/blend', { ...request, step: whole }) : undefined;
+		if (plant && (plant.batch !== loads.batchLb || plant.weigh !== loads.weighLb)) {
+			// What the plant mixes holds for the whole book.
+			await post('/api/settings', { loads: { ...loads, batchLb: plant.batch, weighLb: plant.weigh } });
+		}
 		busy = false;
 		problem = first.problem ?? second?.problem ?? '';
 		exact = first.answer;
 		bought = second?.answer;
 	}
 
+	const inSteps = $derived(
+		batches
+			? `${batches.count} ${batches.count === 1 ? 'batch' : 'batches'} weighed to ${weighLb} lb`
+			: `In steps of ${step} lb/ac`
+	);
+
 	async function adopt({ uses }: BlendAnswer): Promise<void> {
 		const [first] = [...going].sort((a, b) => a.date.localeCompare(b.date));
 		const whole =
 			uses === bought?.uses
-				? ` In steps of ${step} lb/ac at ${formatQuantity(bought.cost!, '$/ac')}; exact ${exact!.uses.map(({ id, rate }) => `${pounds(rate)} ${nameOf(id)}`).join(', ')} at ${formatQuantity(exact!.cost!, '$/ac')}.`
+				? ` ${inSteps} at ${formatQuantity(bought.cost!, '$/ac')}; exact ${exact!.uses.map(({ id, rate }) => `${pounds(rate)} ${nameOf(id)}`).join(', ')} at ${formatQuantity(exact!.cost!, '$/ac')}.`
 				: '';
 		const reason = `Least-cost mix in place of ${going.map(({ label }) => label).join(', ')}.${whole}`;
 		const added = uses.map(({ id, rate }, at): Pass => ({
@@ -111,7 +150,7 @@
 			date: first!.date,
 			label: uses.length > 1 ? `Mix, part ${at + 1}` : 'Mix',
 			product: id,
-			rate: Math.round(rate * 10) / 10,
+			rate: Math.round(rate * 1000) / 1000,
 			unit: 'lb/ac',
 			placement: first!.placement,
 			reason,
@@ -144,7 +183,18 @@
 			<TextInput size="sm" labelText="May miss each by, %" placeholder="meets or passes it" bind:value={tolerance} />
 			<TextInput size="sm" labelText="At most so many products" placeholder="any number" bind:value={most} />
 			<TextInput size="sm" labelText="Least use of one, lb/ac" placeholder="none" bind:value={least} />
-			<TextInput size="sm" labelText="Bought or set in steps of, lb/ac" bind:value={step} />
+			<TextInput size="sm" labelText="At most chloride, lb/ac" placeholder="any" bind:value={chloride} />
+			<TextInput size="sm" labelText="At most salt, index x lb/ac / 100" placeholder="any" bind:value={salt} />
+			<Select size="sm" labelText="Bought" selected={how} on:update={({ detail }) => (how = detail as typeof how)}>
+				{#if areaAcres !== undefined}<SelectItem value="batches" text="weighed into batches" />{/if}
+				<SelectItem value="steps" text="in steps of lb/ac" />
+			</Select>
+			{#if how === 'steps'}
+				<TextInput size="sm" labelText="Steps, lb/ac" bind:value={step} />
+			{:else}
+				<TextInput size="sm" labelText="One batch holds, lb" bind:value={batchLb} />
+				<TextInput size="sm" labelText="Weighed in steps of, lb" bind:value={weighLb} />
+			{/if}
 		</div>
 		<details>
 			<summary
@@ -174,7 +224,7 @@
 					<tr
 						><th>Product</th><th class="num">Exact, lb/ac</th>{#if bought?.status === 'optimal'}<th class="num"
 								>As bought, lb/ac</th
-							>{/if}</tr
+							>{#if batches}<th class="num">In each batch, lb</th>{/if}{/if}</tr
 					>
 				</thead>
 				<tbody>
@@ -184,7 +234,10 @@
 						<tr>
 							<td>{nameOf(id)}</td>
 							<td class="num">{own === undefined ? '' : pounds(own)}</td>
-							{#if bought?.status === 'optimal'}<td class="num">{other === undefined ? '' : pounds(other)}</td>{/if}
+							{#if bought?.status === 'optimal'}<td class="num">{other === undefined ? '' : pounds(other)}</td>
+								{#if batches}<td class="num"
+										>{other === undefined ? '' : formatNumber(Math.round(other * batches.acresEach), 'lb')}</td
+									>{/if}{/if}
 						</tr>
 					{/each}
 				</tbody>
@@ -199,7 +252,12 @@
 				</tfoot>
 			</table>
 			{#if bought?.status === 'optimal'}
-				<p>Whole steps cost {formatQuantity(bought.cost! - exact.cost!, '$/ac')} more.</p>
+				<p>
+					{inSteps}{batches ? `, ${formatNumber(batches.acresEach, 'ac')} ac each` : ''}: it costs {formatQuantity(
+						bought.cost! - exact.cost!,
+						'$/ac'
+					)} more than the exact mix.
+				</p>
 			{/if}
 			<p>
 				{#each Object.entries(exact.shadowPrices).filter(([, price]) => price > 0.0005) as [nutrient, price] (nutrient)}

@@ -36,14 +36,20 @@
 			.map(([nutrient, pounds]) => `${nutrient} ${formatNumber(Math.round(pounds ?? 0), 'lb/ac')}`)
 			.join(', ') || 'nothing';
 
+	/** Slurry goes by the gallon, as it is hauled; the rest by the ton. */
+	const gallons = $derived(product?.state === 'liquid' ? product.densityLbPerGal : undefined);
+	const rateOf = (tons: number): Pick<Pass, 'rate' | 'unit'> =>
+		gallons === undefined
+			? { rate: Math.round(tons * 100) / 100, unit: 'short ton/ac' }
+			: { rate: Math.round((tons * LB_PER_SHORT_TON) / gallons), unit: 'gal/ac' };
+
 	async function take(by: string, tons: number): Promise<void> {
 		const pass: Pass = {
 			id: 'manure',
 			date: plantingDate,
 			label: product!.name,
 			product: product!.id,
-			rate: Math.round(tons * 100) / 100,
-			unit: 'short ton/ac',
+			...rateOf(tons),
 			placement: product!.placements[0]!,
 			reason: `Manure at the rate that ${by} sets.`
 		};
@@ -71,9 +77,9 @@
 				<table class="ledger">
 					<thead>
 						<tr
-							><th>Rate by</th><th class="num">Tons/ac</th><th>Brings this year, lb/ac</th><th>Over</th><th
-								>To top up</th
-							><th></th></tr
+							><th>Rate by</th><th class="num">{gallons ? 'Gal/ac' : 'Tons/ac'}</th><th>Brings this year, lb/ac</th><th
+								>Over</th
+							><th>To top up</th><th></th></tr
 						>
 					</thead>
 					<tbody>
@@ -83,7 +89,7 @@
 									><strong>{by}</strong>{#if at === 0}
 										<span class="soft small">limits</span>{/if}</td
 								>
-								<td class="num">{formatNumber(Math.round(unitsPerAcre * 100) / 100, 'short ton/ac')}</td>
+								<td class="num">{formatNumber(rateOf(unitsPerAcre).rate, gallons ? 'gal' : 'short ton/ac')}</td>
 								<td>{listed(brings)}</td>
 								<td class:over={Object.keys(over).length > 0}>{listed(over)}</td>
 								<td>{listed(short)}</td>

@@ -1,3 +1,4 @@
+import { PRICED_NUTRIENTS } from '$core/supply/credited-price';
 import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { PricesAction } from '$core/schema-types';
@@ -9,7 +10,6 @@ import { today } from '$lib/server/today';
 import type { RequestHandler } from './$types';
 
 const asPrices = validator<PricesAction>('actions#/definitions/PricesAction');
-const PRICED_NUTRIENTS = ['N', 'P2O5', 'K2O', 'S'];
 
 export const POST: RequestHandler = ({ request }) =>
 	answerJson(request, asPrices, ({ prices }) => {
@@ -19,12 +19,13 @@ export const POST: RequestHandler = ({ request }) =>
 
 function checkItem(item: string): void {
 	const [kind, name = ''] = item.split(':');
-	const { crops, products } = currentLibrary();
+	const { crops, products, additives } = currentLibrary();
 	const known = {
 		grain: crops.map(({ id }) => id as string),
 		product: products.map(({ id }) => id),
-		nutrient: PRICED_NUTRIENTS
-	}[kind as 'grain' | 'product' | 'nutrient'];
+		nutrient: PRICED_NUTRIENTS as readonly string[],
+		additive: additives.map(({ id }) => id as string)
+	}[kind as 'grain' | 'product' | 'nutrient' | 'additive'];
 	if (!known.includes(name)) {
 		throw new InputError([{ path: `/prices/${item}`, message: `is no ${kind}; known: ${known.join(', ')}` }]);
 	}

@@ -19,11 +19,12 @@ export const load: PageServerLoad = ({ params, url }) => {
 	const library = currentLibrary();
 	const { products, cautions, station } = library;
 	const { units } = readSettings(theBook());
-	const catalogue = products.map(({ id, name, placements, hazards, lime, analysis }) => ({
+	const catalogue = products.map(({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
 		id,
 		name,
 		placements,
 		isLime: lime !== undefined,
+		liquid: state === 'liquid' && densityLbPerGal !== undefined,
 		nitrogen: (analysis.N ?? 0) > 0,
 		ammonia: hazards.includes('ammonia'),
 		cautions: hazards.map((hazard) => cautions.cautions[hazard] ?? '').filter(Boolean)
@@ -47,13 +48,7 @@ export const load: PageServerLoad = ({ params, url }) => {
 					)
 				: undefined,
 			ground: boardGround(advice, kind, units, library),
-			/** $ per short ton, by product. */
-			prices: new Map(
-				products.flatMap(({ id }) => {
-					const price = prices.get(`product:${id}`);
-					return price === undefined ? [] : [[id, price] as const];
-				})
-			),
+			prices,
 			limit: holdingLimit.applies ? valueInSystem(holdingLimit.value, 'lb/ac', units) : undefined,
 			station: { name: station.name, simulated: station.simulated },
 			hasStress: context.schedule?.uptake !== undefined,

@@ -46,7 +46,7 @@
 
 	const programmes = $derived(
 		season && year
-			? programmesBeside(season.ground, year, kept, ({ id }) => season.prices.get(id)).map((one) => ({
+			? programmesBeside(season.ground, year, kept, (item) => season.prices.get(item)).map((one) => ({
 					...one,
 					cost: inSystem(one.cost, data.units)
 				}))

@@ -1,5 +1,5 @@
 import type { Answer } from '$core/figure/figure';
-import { creditedPrice } from '$core/supply/credited-price';
+import { creditedPrice, PRICED_NUTRIENTS } from '$core/supply/credited-price';
 import { pricePerPound, productNeeds } from '$core/supply/product-needs';
 import { sourceAdvice } from '$core/supply/source-advice';
 import { inSystem } from '$core/units/rate-units';
@@ -10,11 +10,11 @@ import { theBook } from '$lib/server/the-book';
 import type { PageServerLoad } from './$types';
 
 const COMPARED = ['N', 'P2O5', 'K2O', 'S'] as const;
-const PRICED = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
 
 export const load: PageServerLoad = ({ params }) => {
 	const { field, year, advice, prices, goal } = fieldYearOf(params);
-	const { products, crops } = currentLibrary();
+	const { products, crops, additives } = currentLibrary();
+	const settings = readSettings(theBook());
 	const open = (advice?.passes ?? []).filter(({ doneOn }) => doneOn === null).map(({ plan }) => plan);
 	const ofProduct = new Map(
 		products.flatMap(({ id }) => {
@@ -24,6 +24,12 @@ export const load: PageServerLoad = ({ params }) => {
 	);
 	return {
 		open,
+		loads: settings.loads,
+		additives: additives.map(({ id, name }) => ({
+			item: `additive:${id}`,
+			name,
+			price: prices.get(`additive:${id}`)
+		})),
 		acres: field.area_ac ?? undefined,
 		catalogue: products,
 		ofProduct,
@@ -48,7 +54,7 @@ export const load: PageServerLoad = ({ params }) => {
 		})),
 		fieldId: field.id,
 		year,
-		cost: advice && inSystem(advice.cost, readSettings(theBook()).units),
+		cost: advice && inSystem(advice.cost, settings.units),
 		needs: productNeeds(open, products, field.area_ac ?? undefined).map(({ product, ...need }) => ({
 			name: product.name,
 			...need
@@ -59,7 +65,7 @@ export const load: PageServerLoad = ({ params }) => {
 			unit: crops.find(({ id }) => id === goal.crop)?.yieldUnit.replace('/ac', '') ?? '',
 			price: prices.get(`grain:${goal.crop}`)
 		},
-		nutrients: PRICED.map((nutrient) => ({
+		nutrients: PRICED_NUTRIENTS.map((nutrient) => ({
 			item: `nutrient:${nutrient}`,
 			name: nutrient,
 			price: prices.get(`nutrient:${nutrient}`)

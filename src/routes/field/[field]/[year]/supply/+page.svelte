@@ -3,6 +3,7 @@
 	import { loadsFor } from '$core/supply/loads';
 	import { formatNumber } from '$core/units/display';
 	import { numberOrUndefined } from '$lib/ui/numbers';
+	import { untrack } from 'svelte';
 	import { post } from '$lib/ui/post';
 	import Quantity from '$lib/ui/Quantity.svelte';
 	import BlendPanel from '$lib/ui/supply/BlendPanel.svelte';
@@ -15,16 +16,28 @@
 	let typed = $state<Record<string, string>>({});
 	let problem = $state('');
 
-	let tank = $state('1000');
-	let box = $state('12000');
+	let tank = $state(untrack(() => String(data.loads.tankGal)));
+	let box = $state(untrack(() => String(data.loads.boxLb)));
+	let loadProblem = $state('');
+
+	/** The sizes hold for the whole book, and stand on its work orders. */
+	async function keepLoads(): Promise<void> {
+		const tankGal = numberOrUndefined(tank);
+		const boxLb = numberOrUndefined(box);
+		if (!tankGal || tankGal < 0 || !boxLb || boxLb < 0) {
+			loadProblem = `What the tank and the box hold must be numbers above 0; “${tank}” and “${box}” are given.`;
+			return;
+		}
+		if (tankGal === data.loads.tankGal && boxLb === data.loads.boxLb) return;
+		loadProblem = (await post('/api/settings', { loads: { ...data.loads, tankGal, boxLb } })) ?? '';
+	}
 
 	/** How often a tank or box is filled for the field: "3 loads of 46 ac". */
 	function loadsText(perAcre: number, gallons: number | undefined): string {
 		const capacity = numberOrUndefined(gallons === undefined ? box : tank);
 		if (data.acres === undefined || capacity === undefined || capacity <= 0) return '';
 		const { count, acresPerLoad } = loadsFor(gallons ?? perAcre, data.acres, capacity);
-		const each = formatNumber(Math.round(acresPerLoad * 10) / 10, 'ratio');
-		return `${count} ${count === 1 ? 'load' : 'loads'}, ${each} ac each`;
+		return count === 1 ? '1 load' : `${count} loads, ${formatNumber(acresPerLoad, 'ac')} ac each`;
 	}
 
 	/** Products with a price, or all of them. */
@@ -99,9 +112,16 @@
 				</tbody>
 			</table>
 			<div class="capacity">
-				<TextInput size="sm" labelText="The tank holds, gal" inputmode="decimal" bind:value={tank} />
-				<TextInput size="sm" labelText="The box holds, lb" inputmode="decimal" bind:value={box} />
+				<TextInput
+					size="sm"
+					labelText="The tank holds, gal"
+					inputmode="decimal"
+					bind:value={tank}
+					on:change={keepLoads}
+				/>
+				<TextInput size="sm" labelText="The box holds, lb" inputmode="decimal" bind:value={box} on:change={keepLoads} />
 			</div>
+			{#if loadProblem}<p class="problem" role="alert">{loadProblem}</p>{/if}
 			{#if data.cost}
 				<p class="cost">
 					{#if data.cost.applies}Products of the whole plan: <strong><Quantity answer={data.cost} /></strong>{:else}The
@@ -120,6 +140,8 @@
 			open={data.open.filter((pass) => isDryFeed(pass.product))}
 			products={data.catalogue}
 			prices={data.ofProduct}
+			areaAcres={data.acres}
+			loads={data.loads}
 			{url}
 		/>
 	{/key}
@@ -138,7 +160,7 @@
 		<p class="soft">They hold for the whole book from today on; older ones are kept by date.</p>
 		<div class="two">
 			<table class="ledger">
-				<thead><tr><th>Crop and nutrients</th><th>Price</th><th></th></tr></thead>
+				<thead><tr><th>Crop, nutrients, additives</th><th>Price</th><th></th></tr></thead>
 				<tbody>
 					{#if data.grain}
 						<tr>
@@ -150,6 +172,12 @@
 					{#each data.nutrients as { item, name, price } (item)}
 						<tr
 							><td>{name}</td><td>{@render priceCell(item, name, price)}</td><td class="soft">$ per lb of {name}</td
+							></tr
+						>
+					{/each}
+					{#each data.additives as { item, name, price } (item)}
+						<tr
+							><td>{name}</td><td>{@render priceCell(item, name, price)}</td><td class="soft">$ per treated acre</td
 							></tr
 						>
 					{/each}

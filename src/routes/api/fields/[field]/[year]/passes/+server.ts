@@ -13,11 +13,12 @@ const asPasses = validator<PassesAction>('actions#/definitions/PassesAction');
 export const POST: RequestHandler = ({ request, params }) =>
 	answerJson(request, asPasses, ({ label, removed, added }) => {
 		const { products } = currentLibrary();
-		const problems = added.flatMap(({ product }, index) =>
-			products.some(({ id }) => id === product)
-				? []
-				: [{ path: `/added/${index}/product`, message: `"${product}" is not in the catalogue` }]
-		);
+		const problems = added.flatMap(({ product, unit }, index) => {
+			const card = products.find(({ id }) => id === product);
+			if (!card) return [{ path: `/added/${index}/product`, message: `"${product}" is not in the catalogue` }];
+			if (unit !== 'gal/ac' || card.densityLbPerGal !== undefined) return [];
+			return [{ path: `/added/${index}/unit`, message: `${card.name} has no density; give its rate in lb/ac` }];
+		});
 		if (problems.length > 0) throw new InputError(problems);
 		changePasses(theBook(), goalOf(params), label, removed, added);
 	});

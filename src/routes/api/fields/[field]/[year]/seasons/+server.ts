@@ -22,7 +22,7 @@ export const GET: RequestHandler = ({ params }) => {
 	const { crops, products, schedules, seasonModel, station } = library;
 	const programmes = alternativesTo(request.passes, advice.context).map(({ name, passes }) => {
 		const nitrogen = nitrogenPasses(passes, products);
-		const cost = nitrogenCost(nitrogen, products, ({ id }) => prices.get(`product:${id}`));
+		const cost = nitrogenCost(nitrogen, products, (item) => prices.get(item));
 		return {
 			name,
 			passes: tripCount(nitrogen),

@@ -1,0 +1,161 @@
+<!-- A product of the adviser's own: its card as the label gives it. -->
+<script lang="ts">
+	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { PRICED_NUTRIENTS } from '$core/supply/credited-price';
+	import type { Placement, Product } from '$core/schema-types';
+	import { numberOrUndefined } from '../numbers';
+	import { post } from '../post';
+
+	interface Props {
+		placements: readonly Placement[];
+		/** What each hazard says, so that it is known by its words. */
+		hazards: readonly { id: Product['hazards'][number]; text: string }[];
+	}
+	const { placements, hazards }: Props = $props();
+
+	const FORMS = ['nitrate', 'ammonium', 'urea'] as const;
+	const empty = () => ({
+		name: '',
+		state: 'dry' as Product['state'],
+		density: '',
+		salt: '',
+		chloride: '',
+		analysis: {} as Record<string, string>,
+		forms: {} as Record<string, string>,
+		placed: {} as Record<string, boolean>,
+		hazard: {} as Record<string, boolean>
+	});
+	let form = $state(empty());
+	let problem = $state('');
+	let told = $state('');
+	const nitrogen = $derived(Number(form.analysis.N) > 0);
+
+	function read(text: string | undefined, name: string, most: number): number | undefined {
+		if (!text?.trim()) return undefined;
+		const value = numberOrUndefined(text);
+		if (value === undefined || value < 0 || value > most) {
+			throw new RangeError(`${name}: “${text}” must be a number from 0 to ${most}.`);
+		}
+		return value;
+	}
+
+	/** @throws RangeError in words the adviser can act on */
+	function card(): Omit<Product, 'id'> {
+		const name = form.name.trim();
+		if (name === '') throw new RangeError('Give the product a name, such as “Bulk mix 12-24-12”.');
+		const chosen = placements.filter((one) => form.placed[one]);
+		if (chosen.length === 0) throw new RangeError('Say where it may go: choose at least one placement.');
+		const analysis: Product['analysis'] = {};
+		for (const nutrient of PRICED_NUTRIENTS) {
+			const percent = read(form.analysis[nutrient], nutrient, 100);
+			if (percent) analysis[nutrient] = percent;
+		}
+		const density = read(form.density, 'Density', 25);
+		if (form.state === 'liquid' && !density) throw new RangeError('A liquid needs its density, lb/gal.');
+		const [nitrate = 0, ammonium = 0, urea = 0] = FORMS.map((one) => read(form.forms[one], `${one} nitrogen`, 100));
+		const sum = nitrate + ammonium + urea;
+		if (nitrogen && sum > 0 && Math.abs(sum - 100) > 0.01) {
+			throw new RangeError(`The forms of nitrogen must add up to 100 %; they add up to ${sum}.`);
+		}
+		const saltIndex = read(form.salt, 'Salt index', 200);
+		const chloridePercent = read(form.chloride, 'Chloride', 100);
+		return {
+			name,
+			state: form.state,
+			analysis,
+			placements: chosen,
+			hazards: hazards.map(({ id }) => id).filter((id) => form.hazard[id]),
+			basis: 'adviser',
+			...(density ? { densityLbPerGal: density } : {}),
+			...(nitrogen && sum > 0 ? { nitrogenForms: { nitrate, ammonium, urea } } : {}),
+			...(saltIndex === undefined ? {} : { saltIndex }),
+			...(chloridePercent === undefined ? {} : { chloridePercent })
+		};
+	}
+
+	async function keep(): Promise<void> {
+		told = '';
+		let product: Omit<Product, 'id'>;
+		try {
+			product = card();
+		} catch (error) {
+			problem = (error as Error).message;
+			return;
+		}
+		problem = (await post('/api/products', { product: { ...product, id: 'new' } })) ?? '';
+		if (problem) return;
+		told = `${product.name} is in the catalogue.`;
+		form = empty();
+	}
+</script>
+
+<section class="section" aria-label="A product of your own">
+	<h2>A product of your own</h2>
+	<p class="soft">As its label gives it, in percent by weight. A name that is there already is replaced.</p>
+	<div class="fields">
+		<TextInput size="sm" labelText="Name of the product" bind:value={form.name} />
+		<Select size="sm" labelText="State" bind:selected={form.state}>
+			<SelectItem value="dry" text="dry" />
+			<SelectItem value="liquid" text="liquid" />
+			<SelectItem value="gas" text="gas" />
+		</Select>
+		<TextInput size="sm" labelText="Density, lb/gal" inputmode="decimal" bind:value={form.density} />
+		<TextInput size="sm" labelText="Salt index" inputmode="decimal" bind:value={form.salt} />
+		<TextInput size="sm" labelText="Chloride, %" inputmode="decimal" bind:value={form.chloride} />
+	</div>
+	<div class="fields narrow">
+		{#each PRICED_NUTRIENTS as nutrient (nutrient)}
+			<TextInput size="sm" labelText={`${nutrient}, %`} inputmode="decimal" bind:value={form.analysis[nutrient]} />
+		{/each}
+	</div>
+	{#if nitrogen}
+		<p class="soft small">
+			Its nitrogen by form, in percent of all of it; without them the season leaves it out of the balance.
+		</p>
+		<div class="fields narrow">
+			{#each FORMS as one (one)}
+				<TextInput size="sm" labelText={`${one}, %`} inputmode="decimal" bind:value={form.forms[one]} />
+			{/each}
+		</div>
+	{/if}
+	<fieldset>
+		<legend>Where it may go</legend>
+		{#each placements as one (one)}<Checkbox labelText={one} bind:checked={form.placed[one]} />{/each}
+	</fieldset>
+	<fieldset class="wide">
+		<legend>Cautions that go with it</legend>
+		{#each hazards as { id, text } (id)}<Checkbox labelText={text} bind:checked={form.hazard[id]} />{/each}
+	</fieldset>
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	{#if told}<p role="status">{told}</p>{/if}
+	<Button size="small" onclick={keep}>Keep the product</Button>
+</section>
+
+<style>
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+		gap: 0.8rem 1.2rem;
+		max-width: 64rem;
+		margin-bottom: 0.8rem;
+	}
+	.narrow {
+		grid-template-columns: repeat(auto-fill, minmax(6rem, 1fr));
+	}
+	fieldset {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr));
+		max-width: 64rem;
+		margin-bottom: 0.8rem;
+	}
+	.wide {
+		grid-template-columns: 1fr;
+	}
+	legend {
+		font-weight: 600;
+		margin-bottom: 0.2rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>
