@@ -6,10 +6,11 @@ import { installPackages } from './install.js';
 
 const RESULTS = 'test-results';
 
-/** Programs the browser tests need, with the Debian package that holds each. */
+/** Programs the tests need, with the Debian package that holds each. */
 const TOOLS = [
 	{ names: ['chromium', 'chromium-browser', 'google-chrome'], package: 'chromium', own: process.env.CHROME_PATH },
-	{ names: ['pdftotext'], package: 'poppler-utils' }
+	{ names: ['pdftotext'], package: 'poppler-utils' },
+	{ names: ['ogrinfo'], package: 'gdal-bin' }
 ];
 
 installPackages();
@@ -79,7 +80,7 @@ function installTools() {
 		});
 		return;
 	}
-	console.error(`The browser tests need ${packages.join(' and ')}: install ${packages.join(' ')} and run again.`);
+	console.error(`The tests need ${packages.join(' and ')}: install ${packages.join(' ')} and run again.`);
 	process.exit(1);
 }
 

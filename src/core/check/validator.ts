@@ -22,6 +22,7 @@ import seasonRequest from '../../../schemas/season-request.schema.json';
 import blendAnswer from '../../../schemas/blend-answer.schema.json';
 import blendRequest from '../../../schemas/blend-request.schema.json';
 import additives from '../../../schemas/additives.schema.json';
+import ground from '../../../schemas/ground.schema.json';
 import manures from '../../../schemas/manures.schema.json';
 import seasonLimits from '../../../schemas/season-limits.schema.json';
 import houseRules from '../../../schemas/house-rules.schema.json';
@@ -43,6 +44,7 @@ const SCHEMAS = [
 	blendRequest,
 	blendAnswer,
 	manures,
+	ground,
 	additives,
 	seasonLimits,
 	stages,

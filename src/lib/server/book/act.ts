@@ -19,7 +19,11 @@ export type BookTable =
 	| 'crop_test'
 	| 'response_curve'
 	| 'station'
-	| 'own_product';
+	| 'own_product'
+	| 'ground_layer'
+	| 'zone'
+	| 'prescription'
+	| 'as_applied';
 
 type Value = string | number | null;
 type Row = Record<string, Value>;

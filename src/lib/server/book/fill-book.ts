@@ -1,3 +1,4 @@
+import { writeLayer, writeZones } from '../stores/ground-maps';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { validator } from '../../../core/check/validator';
@@ -45,6 +46,8 @@ function writeField(writer: Writer, growerId: string, field: BookField): void {
 		const row = { id: randomUUID(), field_id: id, lab, lab_number: labNumber, report: JSON.stringify(report) };
 		writer.insert('sample', row);
 	}
+	writeZones(writer, id, field.zones ?? []);
+	for (const layer of field.layers ?? []) writeLayer(writer, id, layer);
 	for (const year of field.years) writeYear(writer, id, year);
 }
 

@@ -4,9 +4,10 @@ import rates from './002-rates.sql?raw';
 import nitrogen from './003-nitrogen.sql?raw';
 import season from './004-season.sql?raw';
 import supply from './005-supply.sql?raw';
+import ground from './006-ground.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
-const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply];
+const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply, ground];
 
 /**
  * Applies the migrations a book has not seen, all or none.

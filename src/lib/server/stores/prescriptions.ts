@@ -1,0 +1,77 @@
+import { randomUUID } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+import type { AsApplied, Prescription } from '../../../core/schema-types';
+import { act } from '../book/act';
+
+/** A prescription that was handed out, with what came back of it. */
+export interface PrescriptionRecord {
+	id: string;
+	fieldId: string;
+	fieldYearId: string;
+	madeAt: string;
+	content: Prescription;
+	applied: { id: string; content: AsApplied }[];
+}
+
+interface Row {
+	id: string;
+	field_id: string;
+	field_year_id: string;
+	made_at: string;
+	content: string;
+}
+
+const SELECT = `SELECT p.id, y.field_id, p.field_year_id, p.made_at, p.content
+	FROM prescription p JOIN field_year y ON y.id = p.field_year_id`;
+
+/** Prescriptions of a field-year, the newest first. */
+export function listPrescriptions(db: Database, fieldYearId: string): PrescriptionRecord[] {
+	return db
+		.prepare<[string], Row>(`${SELECT} WHERE p.field_year_id = ? ORDER BY p.rowid DESC`)
+		.all(fieldYearId)
+		.map((row) => recordOf(db, row));
+}
+
+export function findPrescription(db: Database, id: string): PrescriptionRecord | undefined {
+	const row = db.prepare<[string], Row>(`${SELECT} WHERE p.id = ?`).get(id);
+	return row && recordOf(db, row);
+}
+
+function recordOf(db: Database, { id, field_id, field_year_id, made_at, content }: Row): PrescriptionRecord {
+	const applied = db
+		.prepare<[string], { id: string; content: string }>(
+			'SELECT id, content FROM as_applied WHERE prescription_id = ? ORDER BY rowid'
+		)
+		.all(id);
+	return {
+		id,
+		fieldId: field_id,
+		fieldYearId: field_year_id,
+		madeAt: made_at,
+		content: JSON.parse(content) as Prescription,
+		applied: applied.map((one) => ({ id: one.id, content: JSON.parse(one.content) as AsApplied }))
+	};
+}
+
+export function addPrescription(db: Database, fieldId: string, fieldYearId: string, content: Prescription): string {
+	const id = randomUUID();
+	act(db, { label: `Made the prescription ${content.name}`, fieldId }, (writer) =>
+		writer.insert('prescription', {
+			id,
+			field_year_id: fieldYearId,
+			made_at: new Date().toISOString(),
+			content: JSON.stringify(content)
+		})
+	);
+	return id;
+}
+
+/** Books what a monitor logged; the pass that it was for is done with it. */
+export function addAsApplied(db: Database, { id, fieldId, content }: PrescriptionRecord, applied: AsApplied): void {
+	act(db, { label: `Booked what went on by ${content.name}`, fieldId }, (writer) => {
+		writer.insert('as_applied', { id: randomUUID(), prescription_id: id, content: JSON.stringify(applied) });
+		if (content.pass === undefined) return;
+		const there = db.prepare<[string]>('SELECT 1 FROM pass WHERE id = ?').get(content.pass);
+		if (there) writer.update('pass', content.pass, { done_on: applied.appliedOn });
+	});
+}
