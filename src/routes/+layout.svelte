@@ -90,6 +90,7 @@
 	<details class="more" bind:this={more}>
 		<summary>More</summary>
 		<nav aria-label="More">
+			<a href="/map">Map of all fields</a>
 			<a href="/products">Products</a>
 			<a href="/calibration">Calibration</a>
 			<a href="/weather">Weather</a>

@@ -35,8 +35,9 @@ export function patchesOf(zones: CellZones, columns: number): Patch[] {
 		if (zone < 0 || seen[start]) continue;
 		const cells = [start];
 		seen[start] = 1;
-		for (let at = 0; at < cells.length; at++) {
-			for (const beside of neighbours(cells[at]!, columns, zones.length)) {
+		// The list grows while it is walked.
+		for (const cell of cells) {
+			for (const beside of neighbours(cell, columns, zones.length)) {
 				if (zones[beside] !== zone || seen[beside]) continue;
 				seen[beside] = 1;
 				cells.push(beside);

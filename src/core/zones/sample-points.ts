@@ -33,11 +33,11 @@ export function planePoints(values: readonly PlacedValue[], plane: LocalPlane): 
 }
 
 /** Mean and population variance of some values. */
-export function spreadOf(values: ArrayLike<number>): { mean: number; variance: number } {
+export function spreadOf(values: readonly number[] | Float64Array): { mean: number; variance: number } {
 	let sum = 0;
-	for (let at = 0; at < values.length; at++) sum += values[at]!;
+	for (const value of values) sum += value;
 	const mean = sum / values.length;
 	let squares = 0;
-	for (let at = 0; at < values.length; at++) squares += (values[at]! - mean) ** 2;
+	for (const value of values) squares += (value - mean) ** 2;
 	return { mean, variance: squares / values.length };
 }

@@ -35,14 +35,20 @@ export function thinPoints(values: readonly PlacedValue[], field: Shape): Thinne
 		);
 	}
 	if (clean.length <= MOST_KEPT / 4) return { points: clean.map(rounded), notes };
+	const { points, cellM } = coarser(clean, field, MOST_KEPT);
+	notes.push(`${clean.length} points were put together as means of ${points.length} cells of ${Math.round(cellM)} m.`);
+	return { points, notes };
+}
+
+/** Points as means of the smallest cells by which there are at most so many. */
+export function coarser(
+	values: readonly PlacedValue[],
+	field: Shape,
+	most: number
+): { points: PlacedPoint[]; cellM: number } {
 	for (let cellM = CELL_M; ; cellM *= 1.5) {
-		const points = meansOfCells(clean, field, cellM);
-		if (points.length <= MOST_KEPT) {
-			notes.push(
-				`${clean.length} points were put together as means of ${points.length} cells of ${Math.round(cellM)} m.`
-			);
-			return { points, notes };
-		}
+		const points = meansOfCells(values, field, cellM);
+		if (points.length <= most) return { points, cellM };
 	}
 }
 

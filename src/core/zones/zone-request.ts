@@ -57,8 +57,7 @@ function withValues(
 				const value = left.get(result.analyte);
 				if (value === undefined) return result;
 				left.delete(result.analyte);
-				const { qualifier: _, ...measured } = result;
-				return { ...measured, value };
+				return { ...result, value, qualifier: undefined };
 			})
 		}))
 	};

@@ -8,6 +8,7 @@ import { cornRequest, library } from '../testing.test-help';
 import { asApplied } from './as-applied';
 import { groupCells, zoneCounts } from './cell-zones';
 import { cellAt, gridOf, middleOf, positionOf } from './field-grid';
+import { gridZones } from './grid-zones';
 import { mergeSlivers, patchesOf } from './merge-slivers';
 import { rateSurface } from './rate-surface';
 import { settableRates } from './set-rates';
@@ -106,6 +107,14 @@ describe('zones from layers', () => {
 			}),
 			{ numRuns: 8 }
 		);
+	});
+	it('a grid of squares is the field too, named from the north-west; too many are refused', () => {
+		const squares = gridZones(field, 100);
+		expect(squares.map(({ name }) => name)).toContain('A1');
+		expect(new Set(squares.map(({ name }) => name)).size).toBe(squares.length);
+		const sum = squares.reduce((acres, { shape }) => acres + areaAcres(shape), 0);
+		expect(Math.abs(sum / areaAcres(field) - 1)).toBeLessThan(1e-4);
+		expect(() => gridZones(field, 20)).toThrow(/squares of 20 m would be \d+; at most 200/);
 	});
 	it('means of a layer in a zone; a quantity without a point is left out', () => {
 		const points = [

@@ -142,3 +142,13 @@ export function removeLayer(db: Database, fieldId: string, layerId: string): voi
 function acresOf(shape: Shape): number {
 	return Math.round(areaAcres(shape) * 100) / 100;
 }
+
+/** Every boundary of the book as the text that is kept, by grower and name. */
+export function listBoundaries(db: Database): { id: string; name: string; grower: string; boundary: string }[] {
+	return db
+		.prepare<[], { id: string; name: string; grower: string; boundary: string }>(
+			`SELECT f.id, f.name, g.name AS grower, f.boundary FROM field f JOIN grower g ON g.id = f.grower_id
+			WHERE f.boundary IS NOT NULL ORDER BY g.name COLLATE NOCASE, f.name COLLATE NOCASE`
+		)
+		.all();
+}

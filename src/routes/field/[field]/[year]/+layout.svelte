@@ -6,8 +6,8 @@
 
 	const { data, children }: { data: LayoutData; children: Snippet } = $props();
 	const base = $derived(`/field/${page.params.field}/${page.params.year}`);
-	/** The walk belongs to the last word. */
-	const at = $derived(page.url.pathname.split('/')[4]?.replace('walk', 'book'));
+	/** The walk belongs to the last word, zones to the first. */
+	const at = $derived(page.url.pathname.split('/')[4]?.replace('walk', 'book').replace('zones', 'ground'));
 </script>
 
 <nav class="work no-print" aria-label="The work on this field">

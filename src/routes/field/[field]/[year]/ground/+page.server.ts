@@ -1,5 +1,7 @@
 import type { Setback } from '$core/schema-types';
 import { currentLibrary } from '$lib/server/current-library';
+import { boundaryOf } from '$lib/server/field-param';
+import { listZones } from '$lib/server/stores/ground-maps';
 import { fieldYearOf } from '$lib/server/params';
 import { listFieldYears } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';
@@ -8,8 +10,11 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ params }) => {
 	const { field, samples, year } = fieldYearOf(params);
 	const { crops } = currentLibrary();
+	const zones = listZones(theBook(), field.id);
 	return {
-		field: { ...field, boundary: field.boundary ? (JSON.parse(field.boundary) as unknown) : null },
+		field,
+		boundary: boundaryOf(field),
+		zones: zones.map(({ name, shape }, at) => ({ name, shape, share: (0.8 * at) / Math.max(1, zones.length - 1) })),
 		year,
 		setbacks: (field.setbacks === null ? [] : JSON.parse(field.setbacks)) as Setback[],
 		samples: samples.map(({ id, lab, labNumber, report }) => ({

@@ -13,7 +13,7 @@
 	import { formatNumber } from '$core/units/display';
 	import { TEXTURE_CLASSES } from '$lib/ui/choices';
 	import { longDate } from '$lib/ui/dates';
-	import FieldMap from '$lib/ui/FieldMap.svelte';
+	import GroundMap from '$lib/ui/map/GroundMap.svelte';
 	import { numberOrUndefined } from '$lib/ui/numbers';
 	import { post } from '$lib/ui/post';
 	import SampleForm from '$lib/ui/SampleForm.svelte';
@@ -87,7 +87,18 @@
 <div class="page">
 	<div class="split">
 		<section class="map">
-			<FieldMap boundary={data.field.boundary} name={data.field.name} />
+			{#if data.boundary}
+				<div class="paper"><GroundMap name={data.field.name} boundary={data.boundary} areas={data.zones} /></div>
+				<a href={`/field/${data.field.id}/${data.year}/zones`}>Map, layers, zones and prescriptions</a>
+			{:else}
+				<div class="empty">
+					<h2>No boundary yet</h2>
+					<p>
+						The plan works without one. Give the area under “Change the facts”, so that totals for the whole field can
+						be shown; or <a href={`/field/${data.field.id}/${data.year}/zones`}>draw it, or read it from a file</a>.
+					</p>
+				</div>
+			{/if}
 		</section>
 		<section>
 			<h1>{data.field.name}</h1>
@@ -209,9 +220,10 @@
 		grid-template-columns: minmax(320px, 1.25fr) 1fr;
 		gap: 2rem;
 	}
-	.map {
-		min-height: 26rem;
+	.paper {
+		height: 26rem;
 		position: relative;
+		margin-bottom: 0.4rem;
 	}
 	dl {
 		display: grid;

@@ -1,0 +1,270 @@
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, hydrated, test } from './app';
+
+const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
+const file = (name: string, text: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+const square = (x: number, y: number, w: number, h: number) => [
+	[x, y],
+	[x + w, y],
+	[x + w, y + h],
+	[x, y + h],
+	[x, y]
+];
+const geojson = (coordinates: number[][][], name = 'North') =>
+	JSON.stringify({
+		type: 'FeatureCollection',
+		features: [{ type: 'Feature', properties: { name }, geometry: { type: 'Polygon', coordinates } }]
+	});
+/** Seeded numbers from 0 to 1. */
+function chance(seed: number): () => number {
+	return () => (seed = (seed * 16807) % 2147483647) / 2147483647;
+}
+
+test('a boundary from files: what cannot be used is refused in words, then one is taken, mended by hand and undone', async ({
+	page,
+	app
+}) => {
+	await app.openField('Old Orchard Piece', 'zones');
+	const upload = region(page, 'Take in a map file').locator('input[type=file]');
+	const alert = region(page, 'Take in a map file').getByRole('alert');
+	for (const [name, text, message] of [
+		['broken.geojson', '{"type":', 'is broken'],
+		['metres.geojson', geojson([square(500000, 4500000, 300, 300)]), undefined],
+		[
+			'crossing.geojson',
+			geojson([
+				[
+					[-34.95, 41],
+					[-34.94, 41.01],
+					[-34.94, 41],
+					[-34.95, 41.01],
+					[-34.95, 41]
+				]
+			]),
+			undefined
+		]
+	] as const) {
+		await upload.setInputFiles(file(name, text));
+		if (message) await expect(alert).toContainText(message);
+	}
+	await expect(region(page, 'Take in a map file')).toContainText('crosses itself near -34.94500, 41.00500');
+	await expect(region(page, 'Take in a map file').getByRole('button', { name: 'Take as boundary' })).toHaveCount(0);
+	await upload.setInputFiles(file('metres.geojson', geojson([square(500000, 4500000, 300, 300)])));
+	await expect(region(page, 'Take in a map file')).toContainText(
+		'no longitude and latitude in degrees: export it in WGS 84'
+	);
+	await expect(region(page, 'Boundary')).toContainText('22 acres');
+	await upload.setInputFiles(
+		file(
+			'north.geojson',
+			geojson([square(-34.95, 41, 0.004, 0.003), [...square(-34.949, 41.001, 0.0005, 0.0005)].reverse()])
+		)
+	);
+	await page.getByRole('button', { name: 'Take as boundary' }).click();
+	// 0.004 by 0.003 degrees at 41 north less a hole, by the ellipsoid.
+	await expect(region(page, 'Boundary')).toContainText('27.1 acres');
+	await region(page, 'Boundary').getByRole('button', { name: 'Type its corners' }).click();
+	const corners = region(page, 'Boundary').getByLabel(/^Corners/);
+	await expect(corners).toHaveValue(/^-34\.95, 41\n/);
+	await corners.fill('-34.95, 41\n-34.946, here');
+	await region(page, 'Boundary').getByRole('button', { name: 'Keep the corners' }).click();
+	await expect(region(page, 'Boundary').getByRole('alert')).toHaveText(
+		'“-34.946, here” must be a longitude and a latitude, such as -93.62, 42.03.'
+	);
+	await corners.fill('-34.95, 41\n-34.946, 41\n-34.946, 41.003\n-34.95, 41.003');
+	await region(page, 'Boundary').getByRole('button', { name: 'Keep the corners' }).click();
+	await expect(region(page, 'Boundary')).toContainText('27.7 acres');
+	await page.keyboard.press('Control+z');
+	await expect(region(page, 'Boundary')).toContainText('27.1 acres');
+});
+
+test('a log becomes a layer, a surface with its error, zones by variance; all in lists beside the map', async ({
+	page,
+	app
+}) => {
+	await app.openField('Kingfisher Bend', 'zones');
+	const upload = region(page, 'Take in a map file');
+	const next = chance(5);
+	const rows = Array.from({ length: 3000 }, () => {
+		const [x, y] = [-35.004 + next() * 0.008, 40.9975 + next() * 0.005];
+		return `${x.toFixed(6)},${y.toFixed(6)},${((x > -35 ? 40 : 12) + next() * 3).toFixed(1)}`;
+	});
+	await upload
+		.locator('input[type=file]')
+		.setInputFiles(file('veris.csv', `longitude,latitude,EC_sh\n${rows.join('\n')}`));
+	await expect(upload.getByLabel('It is')).toHaveValue('conductivity');
+	await upload.getByRole('button', { name: 'Keep as a layer' }).click();
+	await expect(upload).toContainText(/EC_sh is a layer of \d+ points/);
+	await expect(upload).toContainText(/\d+ of 3000 points lie outside the field/);
+	const layers = region(page, 'Layers');
+	await layers.getByLabel(/P by sample, 2026/).check();
+	await layers.getByRole('button', { name: 'Show the surface' }).click();
+	await expect(layers).toContainText(/By kriging from 55 points\. Left out one at a time, each is missed by/);
+	await expect(layers).toContainText('A variogram of 55 points is a rough guess; about 100 are wanted.');
+	await expect(page.getByRole('img', { name: 'Legend: P by sample, 2026, surface' })).toContainText('to');
+	await layers.getByLabel('none').check();
+	const zones = region(page, 'Zones');
+	await zones.getByText('EC_sh', { exact: true }).click();
+	await zones.getByRole('button', { name: 'Make the zones' }).click();
+	await expect(zones).toContainText('Worth having by that: 2.');
+	await expect(zones.getByRole('button', { name: 'Low', exact: true })).toBeVisible();
+	await zones.getByRole('button', { name: 'Rename Low' }).click();
+	await zones.getByLabel('Name of the zone').fill('Sand');
+	await zones.getByRole('button', { name: 'Keep the name' }).click();
+	const rates = region(page, 'Rates by zone');
+	await expect(rates.getByRole('row', { name: /^Sand/ }).first()).toContainText(/P \d+/);
+	await zones.getByRole('button', { name: 'What is known of Sand' }).click();
+	const form = page.getByRole('dialog');
+	await form.getByLabel('Yield goal').fill('120');
+	await form.getByLabel('K2O, lb/ac').fill('90');
+	await form.getByRole('button', { name: 'Keep it' }).click();
+	await expect(form.getByText('Say why K2O is 90 in Sand.')).toBeVisible();
+	await form.getByLabel('Why, K2O').fill('Poor stand last year');
+	await form.getByRole('button', { name: 'Keep it' }).click();
+	await expect(rates.getByRole('row', { name: /^Sand/ }).first()).toContainText('goal 120');
+	await expect(rates.getByRole('row', { name: /^Sand/ }).first()).toContainText('90 lb/ac');
+	await page.keyboard.press('Control+z');
+	await expect(rates.getByRole('row', { name: /^Sand/ }).first()).not.toContainText('goal 120');
+	await page.getByRole('button', { name: 'Set these goals' }).click();
+	await expect(rates.getByRole('row', { name: /^High/ }).first()).toContainText('goal');
+	await zones.getByText('Make a grid of squares').click();
+	await zones.getByLabel('Squares of, acres').fill('5');
+	await zones.getByRole('button', { name: 'Make the grid' }).click();
+	await expect(zones.getByRole('button', { name: 'A1', exact: true })).toBeVisible();
+});
+
+test('on the strip field nitrogen is low, high and low again from the knob to the bottom', async ({ page, app }) => {
+	await app.openField('Brick Kiln', 'zones', 2026);
+	const rates = region(page, 'Rates by zone');
+	await rates.getByLabel('of', { exact: true }).selectOption('N');
+	const row = rates.getByRole('row', { name: /reference strip/i });
+	const cells = await row.getByRole('cell').allTextContents();
+	const [knob, slope, bottom] = cells.slice(1).map((text) => Number.parseFloat(text));
+	expect(slope).toBeGreaterThan(knob! * 1.3);
+	expect(slope).toBeGreaterThan(bottom! * 2);
+	expect(bottom).toBeLessThan(knob!);
+});
+
+test('drawn with the mouse: a zone is cut by the boundary, a corner is moved, a line is measured', async ({
+	page,
+	app
+}) => {
+	await app.openField('Crow Acre', 'zones');
+	const map = region(page, 'Map of Crow Acre');
+	await expect(map.locator('canvas').first()).toBeVisible();
+	const box = (await map.boundingBox())!;
+	const at = (x: number, y: number) => ({ position: { x: box.width * x, y: box.height * y } });
+	await page.getByRole('button', { name: 'Measure a line' }).click();
+	await map.click(at(0.3, 0.5));
+	await map.dblclick(at(0.7, 0.5));
+	await expect(page.getByText(/^\d+ ft \(\d+ m\)$/)).toBeVisible();
+	await region(page, 'Zones').getByRole('button', { name: 'Draw a zone' }).click();
+	for (const [x, y] of [
+		[0.1, 0.03],
+		[0.5, 0.03],
+		[0.5, 0.97]
+	] as const)
+		await map.click(at(x, y));
+	await map.dblclick(at(0.1, 0.97));
+	const item = region(page, 'Zones').getByRole('listitem').filter({ hasText: 'Zone 1' });
+	await expect(item).toContainText(/[789]\.?\d* ac/);
+	await page.getByRole('button', { name: 'Leave off drawing zones' }).click();
+	await item.getByRole('button', { name: 'Take Zone 1 out' }).click();
+	await expect(item).toHaveCount(0);
+	await page.keyboard.press('Control+z');
+	await expect(item).toHaveCount(1);
+});
+
+test('a prescription: made, handed out in four kinds of files, read back the same, run by a monitor, booked', async ({
+	page,
+	app
+}, info) => {
+	const id = await app.fieldId('Crow Acre');
+	const boundary = JSON.parse(await (await fetch(`${app.server.origin}/map/fields`)).text()) as {
+		features: { id: string; geometry: { coordinates: [number, number][][] } }[];
+	};
+	const ring = boundary.features.find((feature) => feature.id === id)!.geometry.coordinates[0]!;
+	const [west, east] = [Math.min(...ring.map(([x]) => x)), Math.max(...ring.map(([x]) => x))];
+	const [south, north] = [Math.min(...ring.map(([, y]) => y)), Math.max(...ring.map(([, y]) => y))];
+	const middle = (west + east) / 2;
+	const half = (x: number, w: number) => ({ type: 'Polygon', coordinates: [square(x, south, w, north - south)] });
+	const zones = [
+		{ name: 'West', shape: half(west, middle - west), facts: { values: { K: 60 } } },
+		{ name: 'East', shape: half(middle, east - middle), facts: { values: { K: 150 } } }
+	];
+	expect((await app.post(`/api/fields/${id}/zones`, { label: 'Two halves', zones })).ok).toBe(true);
+	await app.openField('Crow Acre', 'zones');
+	const part = region(page, 'Prescriptions');
+	await part.getByLabel('For the pass').selectOption({ label: 'K before planting, Muriate of potash 0-0-60' });
+	await part.getByLabel('Least, lb/ac').fill('lots');
+	await part.getByRole('button', { name: 'Make the prescription' }).click();
+	await expect(part).toContainText('Least: “lots” must be a number from 0.');
+	await part.getByLabel('Least, lb/ac').fill('50');
+	await part.getByLabel('Outside, lb/ac').fill('100');
+	await part.getByRole('button', { name: 'Make the prescription' }).click();
+	const made = part.getByRole('article');
+	await expect(made).toContainText('K before planting, by zone');
+	await expect(made).toContainText(/In all [\d,]+ lb/);
+	await expect(page).toHaveURL(/prescription=/);
+	const rateOf = async (zone: string) =>
+		Number.parseFloat(
+			(await made
+				.getByRole('row', { name: new RegExp(`^${zone}`) })
+				.getByRole('cell')
+				.nth(2)
+				.textContent())!
+		);
+	expect(await rateOf('West')).toBeGreaterThan(await rateOf('East'));
+	const links = await made.getByRole('link').evaluateAll((all) => all.map((one) => one.getAttribute('href')!));
+	const files = await Promise.all(
+		links.map(async (link) => {
+			const response = await fetch(app.server.origin + link);
+			const name = /filename="([^"]+)"/.exec(response.headers.get('content-disposition')!)![1]!;
+			return { name, mimeType: 'application/octet-stream', buffer: Buffer.from(await response.arrayBuffer()) };
+		})
+	);
+	expect(files.map(({ name }) => name.replace(/^.*2027/, ''))).toEqual([
+		'.geojson',
+		'-shapefile.zip',
+		'-task-data.zip',
+		'.csv'
+	]);
+	for (const one of files) {
+		await made.getByLabel(/^Read a file back/).setInputFiles(one);
+		await expect(made.getByRole('status')).toContainText(`${one.name} says the same: 2 parts.`);
+	}
+	const broken = { ...files[0]!, buffer: Buffer.from(files[0]!.buffer.toString().replace('"RATE":', '"RATE":9')) };
+	await made.getByLabel(/^Read a file back/).setInputFiles(broken);
+	await expect(made.getByRole('status')).toContainText('in the file');
+	const onDisk = info.outputPath(files[2]!.name);
+	writeFileSync(onDisk, files[2]!.buffer);
+	const log = execFileSync('npx', ['--no-install', 'tsx', 'demo/monitor.ts', onDisk], { encoding: 'utf8' });
+	await made.getByLabel(/^The monitor’s log/).setInputFiles(file('log.csv', log.replaceAll('lb/ac', 'kg/ha')));
+	await expect(made.getByRole('status')).toContainText('log.csv is in kg/ha; the prescription is in lb/ac.');
+	await made.getByLabel('Applied on').fill('2027-04-06');
+	await made.getByLabel(/^The monitor’s log/).setInputFiles(file('log.csv', log));
+	await expect(made.getByRole('status')).toContainText(/\d+ logged points are booked; the pass is applied\./);
+	await expect(made).toContainText(/Applied .*2027.* over \d+ % of the ground/);
+	const applied = Number.parseFloat(
+		(await made.getByRole('row', { name: /^West/ }).getByRole('cell').nth(3).textContent())!
+	);
+	expect(Math.abs(applied / (await rateOf('West')) - 1)).toBeLessThan(0.1);
+	await app.openField('Crow Acre', 'season');
+	await expect(
+		page.getByRole('region', { name: 'All passes' }).getByRole('row', { name: /K before planting/ })
+	).toContainText('6 Apr');
+});
+
+test('the map of all fields: found by words, shown, opened from the list and by the mouse', async ({ page, app }) => {
+	await page.goto(`${app.server.origin}/map`);
+	await hydrated(page);
+	await expect(page.getByText('14 of 14 fields have a boundary.')).toBeVisible();
+	await page.getByLabel('Find a field or grower').fill('merrow hill');
+	await page.getByRole('button', { name: 'Show Filbert Hill on the map' }).click();
+	const map = page.getByRole('region', { name: 'Map of all fields' });
+	await map.click();
+	await expect(page).toHaveURL(/\/field\/.*\/zones/);
+	await expect(page.getByRole('heading', { name: 'Map and zones' })).toBeVisible();
+});

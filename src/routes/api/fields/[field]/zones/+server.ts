@@ -1,0 +1,21 @@
+import { InputError } from '$core/check/problem';
+import { validator } from '$core/check/validator';
+import { shapeProblems } from '$core/ground/shapes/check-shape';
+import type { Shape } from '$core/ground/shapes/shape';
+import type { ZonesAction } from '$core/schema-types';
+import { answerJson } from '$lib/server/answer';
+import { fieldOf } from '$lib/server/field-param';
+import { replaceZones } from '$lib/server/stores/ground-maps';
+import { theBook } from '$lib/server/the-book';
+import type { RequestHandler } from './$types';
+
+const asZones = validator<ZonesAction>('actions#/definitions/ZonesAction');
+
+/** Puts zones in place of those of the field. */
+export const POST: RequestHandler = ({ request, params }) =>
+	answerJson(request, asZones, ({ label, zones }) => {
+		const field = fieldOf(params);
+		const problems = zones.flatMap(({ name, shape }) => shapeProblems(shape as Shape, name));
+		if (problems.length > 0) throw new InputError(problems);
+		replaceZones(theBook(), field.id, label, zones);
+	});

@@ -1,0 +1,12 @@
+import { validator } from '$core/check/validator';
+import type { ZoneFactsAction } from '$core/schema-types';
+import { answerJson } from '$lib/server/answer';
+import { fieldOf } from '$lib/server/field-param';
+import { setZoneFacts } from '$lib/server/stores/ground-maps';
+import { theBook } from '$lib/server/the-book';
+import type { RequestHandler } from './$types';
+
+const asFacts = validator<ZoneFactsAction>('actions#/definitions/ZoneFactsAction');
+
+export const POST: RequestHandler = ({ request, params }) =>
+	answerJson(request, asFacts, ({ zone, facts }) => setZoneFacts(theBook(), fieldOf(params).id, zone, facts));

@@ -1,0 +1,13 @@
+import { prescriptionDifferences } from '$core/zones/prescription-differences';
+import { prescriptionOf } from '$lib/server/prescription-param';
+import { readPrescription } from '$lib/server/prescription-file/read-prescription';
+import { answerFile } from '$lib/server/uploaded-file';
+import type { RequestHandler } from './$types';
+
+/** What a file says otherwise than the prescription; nothing is kept. */
+export const POST: RequestHandler = ({ request, params }) =>
+	answerFile(request, async ({ name, bytes }) => {
+		const { content } = prescriptionOf(params);
+		const read = await readPrescription(name, bytes, content.unit);
+		return { parts: read.parts.length, differences: prescriptionDifferences(content, read) };
+	});

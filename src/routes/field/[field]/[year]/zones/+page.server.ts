@@ -1,0 +1,112 @@
+import type { RateNutrient } from '$core/schema-types';
+import { cautionsFor } from '$core/season/hazards';
+import { productOf } from '$core/season/plan-context';
+import { passNutrient } from '$core/season/pass-nutrients';
+import { formatNumber } from '$core/units/display';
+import { inSystem } from '$core/units/rate-units';
+import { LB_PER_SHORT_TON } from '$core/units/factors';
+import { flatTotal, prescriptionTotal } from '$core/zones/prescription-totals';
+import { currentLibrary } from '$lib/server/current-library';
+import { boundaryOf } from '$lib/server/field-param';
+import { fieldYearOf } from '$lib/server/params';
+import { listLayers, listZones } from '$lib/server/stores/ground-maps';
+import { listPrescriptions } from '$lib/server/stores/prescriptions';
+import { readSettings } from '$lib/server/stores/settings';
+import { theBook } from '$lib/server/the-book';
+import { today } from '$lib/server/today';
+import { adviseZones, compareZones } from '$lib/server/zone-advice';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ params }) => {
+	const { field, year, advice, prices, goal } = fieldYearOf(params);
+	const library = currentLibrary();
+	const { units } = readSettings(theBook());
+	const zones = listZones(theBook(), field.id);
+	const layers = listLayers(theBook(), field.id);
+	const advised = advice ? adviseZones(advice, zones, layers, library, today()) : [];
+	const chosen = advice?.chosen ?? [];
+	return {
+		fieldId: field.id,
+		year,
+		name: field.name,
+		boundary: boundaryOf(field),
+		acres: field.area_ac ?? undefined,
+		yieldGoal: goal?.yield_goal,
+		zones,
+		layers,
+		means: Object.fromEntries(advised.map(({ zone, means }) => [zone.name, means])),
+		rates: advised.map(({ zone, values, answer, rates, notes }) => ({
+			name: zone.name,
+			areaAcres: zone.areaAcres,
+			notes,
+			holds: [
+				zone.facts.yieldGoal === undefined ? '' : `goal ${formatNumber(zone.facts.yieldGoal, 'yield')}`,
+				...Object.entries(values).map(
+					([analyte, value]) => `${analyte} ${formatNumber(Number(value.toPrecision(3)), 'ratio')}`
+				)
+			]
+				.filter(Boolean)
+				.join(', '),
+			rates: chosen.map(({ nutrient }) => {
+				const { rate, by } = rates.get(nutrient)!;
+				return { nutrient, rate: inSystem(rate, units), by };
+			}),
+			opinions: answer.rates.map(({ nutrient, packTitle, worksheet }) => ({
+				nutrient,
+				school: `${packTitle}: ${worksheet.label}`,
+				rate: inSystem(worksheet, units)
+			}))
+		})),
+		chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
+		compared: advice && zones.length > 0 ? compareZones(advice, advised, prices) : [],
+		passes: (advice?.passes ?? [])
+			.filter(({ doneOn }) => doneOn === null)
+			.map(({ plan }) => {
+				const product = productOf(plan, library.products);
+				return {
+					plan,
+					productName: product.name,
+					drives: drivesOf(
+						plan,
+						product,
+						chosen.map(({ nutrient }) => nutrient)
+					),
+					cautions: cautionsFor(product, plan, library.cautions)
+				};
+			})
+			.filter(({ drives }) => drives.length > 0),
+		prescriptions: listPrescriptions(theBook(), goal?.id ?? '').map(({ id, content, applied }) => {
+			const total = prescriptionTotal(content);
+			const flat = flatTotal(content);
+			return {
+				id,
+				content,
+				total,
+				flat,
+				cost: flat.applies ? costOf(total.value - flat.value, content.unit, content.product.id) : undefined,
+				applied: applied.map((one) => one.content)
+			};
+		})
+	};
+
+	/** $ for so much of a product in the unit of its totals; undefined without a price. */
+	function costOf(amount: number, unit: string, product: string): number | undefined {
+		const price = prices.get(`product:${product}`);
+		const card = library.products.find(({ id }) => id === product);
+		if (price === undefined || !card) return undefined;
+		const pounds = unit === 'gal/ac' ? amount * (card.densityLbPerGal ?? NaN) : amount;
+		return (unit === 'short ton/ac' ? amount : pounds / LB_PER_SHORT_TON) * price;
+	}
+};
+
+/** Nutrients with a chosen rate that a pass carries, the one it carries most of first; lime for a lime. */
+function drivesOf(
+	plan: Parameters<typeof passNutrient>[0],
+	product: Parameters<typeof passNutrient>[1],
+	chosen: readonly RateNutrient[]
+): RateNutrient[] {
+	if (product.lime) return chosen.filter((nutrient) => nutrient === 'lime');
+	return chosen
+		.filter((nutrient) => nutrient !== 'lime' && passNutrient(plan, product, nutrient) > 0)
+		.sort((a, b) => passNutrient(plan, product, b as 'N') - passNutrient(plan, product, a as 'N'));
+}

@@ -1,0 +1,277 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { Button } from 'carbon-components-svelte';
+	import type { Shape } from '$core/ground/shapes/shape';
+	import type { ZoneFacts } from '$core/schema-types';
+	import BoundaryPart from '$lib/ui/map/BoundaryPart.svelte';
+	import { cutZone } from '$lib/ui/map/cut-zone';
+	import GroundMap, { type MapMode } from '$lib/ui/map/GroundMap.svelte';
+	import LayersPart from '$lib/ui/map/LayersPart.svelte';
+	import Legend from '$lib/ui/map/Legend.svelte';
+	import MapFile from '$lib/ui/map/MapFile.svelte';
+	import PrescriptionsPart from '$lib/ui/map/PrescriptionsPart.svelte';
+	import ZoneFactsForm from '$lib/ui/map/ZoneFactsForm.svelte';
+	import ZoneRates from '$lib/ui/map/ZoneRates.svelte';
+	import ZonesPart from '$lib/ui/map/ZonesPart.svelte';
+	import { post } from '$lib/ui/post';
+	import type { ShownSurface } from '../../../../../workers/ground-messages';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+
+	let mode = $state<MapMode>('look');
+	let layerId = $state<string | undefined>();
+	let surface = $state.raw<ShownSurface | undefined>();
+	let chosen = $state<string | undefined>();
+	let editing = $state<string | undefined>();
+	let measured = $state('');
+	let problem = $state('');
+
+	/** What is on the map stands in the address, so that it can be linked to and gone back from. */
+	const shownPrescription = $derived(page.url.searchParams.get('prescription') ?? undefined);
+	const prescription = $derived(data.prescriptions.find(({ id }) => id === shownPrescription));
+	const layer = $derived(data.layers.find(({ id }) => id === layerId));
+	const areas = $derived.by(() => {
+		if (prescription) {
+			const rates = prescription.content.parts.map(({ rate }) => rate);
+			const [low, high] = [Math.min(...rates), Math.max(...rates)];
+			return prescription.content.parts.map(({ zone, rate, shape }) => ({
+				name: `${zone}: ${rate}`,
+				shape: shape as Shape,
+				share: high === low ? 0.5 : (rate - low) / (high - low)
+			}));
+		}
+		if (surface || layer) return [];
+		return data.zones.map(({ name, shape }, at) => ({
+			name,
+			shape,
+			share: data.zones.length === 1 ? 0.3 : (0.8 * at) / (data.zones.length - 1)
+		}));
+	});
+
+	function setMode(to: MapMode): void {
+		mode = to;
+		measured = '';
+		problem = '';
+	}
+
+	function showPrescription(id: string | undefined): void {
+		void goto(id ? `?prescription=${id}` : '?', { noScroll: true, keepFocus: true });
+	}
+
+	async function drawn(shape: Shape): Promise<void> {
+		if (mode === 'cut') {
+			const cut = await cutZone(
+				shape,
+				data.boundary!,
+				data.zones.map((zone) => zone.shape)
+			);
+			if (!cut) return void (problem = 'Nothing of what was drawn lies in the field outside the other zones.');
+			const zones = data.zones.map(({ name, shape: own, facts }) => ({ name, shape: own, facts }));
+			const name = freeName(zones.map((zone) => zone.name));
+			problem =
+				(await post(`/api/fields/${data.fieldId}/zones`, {
+					label: `Drew ${name}`,
+					zones: [...zones, { name, shape: cut, facts: {} }]
+				})) ?? '';
+			return;
+		}
+		problem = (await post(`/api/fields/${data.fieldId}/boundary`, { boundary: shape })) ?? '';
+		if (mode === 'draw') mode = 'look';
+	}
+
+	function freeName(taken: readonly string[]): string {
+		let at = taken.length + 1;
+		while (taken.includes(`Zone ${at}`)) at++;
+		return `Zone ${at}`;
+	}
+
+	async function keepFacts(facts: ZoneFacts): Promise<string | undefined> {
+		const failed = await post(`/api/fields/${data.fieldId}/zones/facts`, { zone: editing, facts });
+		if (!failed) editing = undefined;
+		return failed;
+	}
+	/** The field's goal shared out by a yield layer: goal x mean of the zone / mean of all ground. Common practice. */
+	const goals = $derived.by(() => {
+		if (data.yieldGoal === undefined || data.zones.length === 0) return undefined;
+		const yields = data.zones.map(({ name, areaAcres }) => ({ name, areaAcres, known: data.means[name]?.yield }));
+		const layerName = yields[0]!.known?.layer;
+		if (yields.some(({ known }) => !known)) return undefined;
+		const acres = yields.reduce((sum, { areaAcres }) => sum + areaAcres, 0);
+		const mean = yields.reduce((sum, { areaAcres, known }) => sum + areaAcres * known!.mean, 0) / acres;
+		return {
+			layerName,
+			by: new Map(yields.map(({ name, known }) => [name, Math.round((data.yieldGoal! * known!.mean) / mean)]))
+		};
+	});
+
+	async function setGoals(): Promise<void> {
+		const zones = data.zones.map(({ name, shape, facts }) => ({
+			name,
+			shape,
+			facts: { ...facts, yieldGoal: goals!.by.get(name)! }
+		}));
+		problem =
+			(await post(`/api/fields/${data.fieldId}/zones`, {
+				label: `Set the goals of the zones by ${goals!.layerName}`,
+				zones
+			})) ?? '';
+	}
+	const edited = $derived(data.zones.find(({ name }) => name === editing));
+</script>
+
+<div class="page">
+	<div class="row heads">
+		<h1>Map and zones</h1>
+		<a href={`/field/${data.fieldId}/${data.year}/ground`}>Facts and samples of the field</a>
+	</div>
+	<div class="split">
+		<div class="left">
+			<div class="tools" role="toolbar" aria-label="Map">
+				<Button
+					size="small"
+					kind={mode === 'measure' ? 'primary' : 'ghost'}
+					onclick={() => setMode(mode === 'measure' ? 'look' : 'measure')}>Measure a line</Button
+				>
+				<Button
+					size="small"
+					kind={mode === 'measure area' ? 'primary' : 'ghost'}
+					onclick={() => setMode(mode === 'measure area' ? 'look' : 'measure area')}>Measure an area</Button
+				>
+				<span role="status"
+					>{measured || (mode.startsWith('measure') ? 'Click along it; click twice at the end.' : '')}</span
+				>
+			</div>
+			<div class="map">
+				<GroundMap
+					name={data.name}
+					boundary={data.boundary}
+					{areas}
+					points={surface || !layer ? [] : layer.points}
+					{surface}
+					{chosen}
+					{mode}
+					{drawn}
+					measured={(text) => (measured = text)}
+					pick={(name) => (chosen = name)}
+				/>
+			</div>
+			{#if layer}
+				<div class="legend">
+					<Legend
+						title={surface ? `${layer.name}, surface` : layer.name}
+						unit={layer.unit}
+						values={surface?.values ?? layer.points.map(([, , value]) => value)}
+					/>
+				</div>
+			{/if}
+			{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+		</div>
+		<div class="right">
+			<BoundaryPart fieldId={data.fieldId} boundary={data.boundary} acres={data.acres} {mode} {setMode} />
+			<ZonesPart
+				fieldId={data.fieldId}
+				boundary={data.boundary}
+				layers={data.layers}
+				zones={data.zones}
+				{chosen}
+				{mode}
+				{setMode}
+				choose={(name) => (chosen = name === chosen ? undefined : name)}
+				edit={(name) => (editing = name)}
+			/>
+			<LayersPart
+				fieldId={data.fieldId}
+				boundary={data.boundary}
+				layers={data.layers}
+				shown={layerId}
+				{surface}
+				show={(id) => (layerId = id)}
+				setSurface={(made) => (surface = made)}
+			/>
+			<section aria-label="Take in a map file">
+				<h2>From a file</h2>
+				<MapFile fieldId={data.fieldId} hasBoundary={data.boundary !== undefined} />
+			</section>
+		</div>
+	</div>
+	{#if goals}
+		<p class="goals">
+			By {goals.layerName} the field’s goal shares out as {[...goals.by]
+				.map(([name, goal]) => `${goal} in ${name}`)
+				.join(', ')}.
+			<button type="button" class="plain" onclick={setGoals}>Set these goals</button>
+		</p>
+	{/if}
+	{#if data.zones.length > 0}<ZoneRates zones={data.rates} chosen={data.chosen} compared={data.compared} />{/if}
+	<PrescriptionsPart
+		fieldId={data.fieldId}
+		year={data.year}
+		today={data.today}
+		passes={data.passes}
+		prescriptions={data.prescriptions}
+		shown={shownPrescription}
+		show={showPrescription}
+	/>
+</div>
+
+{#if edited}
+	<ZoneFactsForm
+		name={edited.name}
+		facts={edited.facts}
+		means={data.means[edited.name] ?? {}}
+		yieldGoal={data.yieldGoal}
+		nutrients={data.chosen.map(({ nutrient }) => nutrient)}
+		keep={keepFacts}
+		close={() => (editing = undefined)}
+	/>
+{/if}
+
+<style>
+	.goals {
+		margin-top: 1.4rem;
+	}
+	.heads {
+		align-items: baseline;
+		justify-content: space-between;
+	}
+	.split {
+		display: grid;
+		grid-template-columns: minmax(320px, 1.35fr) 1fr;
+		gap: 2rem;
+		align-items: start;
+	}
+	.left {
+		position: sticky;
+		top: 4rem;
+	}
+	.tools {
+		display: flex;
+		align-items: center;
+		gap: 0.4rem;
+		margin-bottom: 0.3rem;
+	}
+	.map {
+		position: relative;
+		height: min(34rem, 70vh);
+	}
+	.legend {
+		margin-top: 0.5rem;
+	}
+	.right {
+		display: grid;
+		gap: 1.4rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+	@media (max-width: 800px) {
+		.split {
+			grid-template-columns: minmax(0, 1fr);
+		}
+		.left {
+			position: static;
+		}
+	}
+</style>

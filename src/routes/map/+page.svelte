@@ -1,0 +1,99 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { TextInput } from 'carbon-components-svelte';
+	import { formatNumber } from '$core/units/display';
+	import FieldsMap from '$lib/ui/map/FieldsMap.svelte';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	const MOST_LISTED = 100;
+	let words = $state('');
+	let chosen = $state<string | undefined>();
+	let count = $state<number | string | undefined>();
+
+	const found = $derived.by(() => {
+		const parts = words.toLowerCase().split(/\s+/).filter(Boolean);
+		return data.fields.filter(({ name, grower }) =>
+			parts.every((part) => `${name} ${grower}`.toLowerCase().includes(part))
+		);
+	});
+	const address = (id: string) => `/field/${id}/${data.year}/zones`;
+</script>
+
+<div class="page">
+	<h1>Map of all fields</h1>
+	{#if data.fields.length === 0}
+		<div class="empty">
+			<h2>No field in the book yet</h2>
+			<p><a href="/">Add one on the roster</a>, or <a href="/import">import a lab file</a>.</p>
+		</div>
+	{:else}
+		<div class="split">
+			<div class="map">
+				<FieldsMap {chosen} open={(id) => void goto(address(id))} loaded={(what) => (count = what)} />
+			</div>
+			<section aria-label="Fields">
+				<TextInput size="sm" labelText="Find a field or grower" bind:value={words} />
+				<p class="soft small" role="status">
+					{#if count === undefined}Drawing…{:else if typeof count === 'string'}{count}{:else}{count} of {data.fields
+							.length}
+						fields have a boundary.{/if}
+				</p>
+				<ul>
+					{#each found.slice(0, MOST_LISTED) as { id, name, grower, areaAc } (id)}
+						<li class:chosen={id === chosen}>
+							<a href={address(id)}>{name}</a>
+							<span class="soft small">{grower}{areaAc === null ? '' : `, ${formatNumber(areaAc, 'ac')} ac`}</span>
+							<button
+								type="button"
+								class="plain small"
+								aria-label={`Show ${name} on the map`}
+								onclick={() => (chosen = id)}>Show</button
+							>
+						</li>
+					{/each}
+				</ul>
+				{#if found.length > MOST_LISTED}<p class="soft small">
+						{found.length - MOST_LISTED} more: type a name to find them.
+					</p>{/if}
+			</section>
+		</div>
+	{/if}
+</div>
+
+<style>
+	.split {
+		display: grid;
+		grid-template-columns: minmax(320px, 2fr) 1fr;
+		gap: 1.6rem;
+	}
+	.map {
+		position: relative;
+		height: min(40rem, 76vh);
+	}
+	section {
+		max-height: min(40rem, 76vh);
+		overflow-y: auto;
+	}
+	ul {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+	}
+	li {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.2rem 0.7rem;
+		align-items: baseline;
+		padding: 0.3rem 0.4rem;
+		border-bottom: 1px solid var(--rule);
+	}
+	.chosen {
+		background: var(--accent-wash);
+	}
+	@media (max-width: 800px) {
+		.split {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

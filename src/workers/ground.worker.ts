@@ -1,0 +1,46 @@
+// Surfaces and zones of a field, away from the page.
+import { groupCells, zoneCounts } from '$core/zones/cell-zones';
+import { gridOf } from '$core/zones/field-grid';
+import { gridZones } from '$core/zones/grid-zones';
+import { mergeSlivers } from '$core/zones/merge-slivers';
+import { LEAST_TO_KRIGE, MOST_TO_KRIGE, surfaceOf, type Surface } from '$core/zones/surface';
+import { coarser } from '$core/zones/thin-points';
+import { zoneShapes } from '$core/zones/zone-shapes';
+import { HA_PER_ACRE } from '$core/units/factors';
+import type { GroundMessage, GroundTold } from './ground-messages';
+
+self.onmessage = ({ data }: MessageEvent<GroundMessage>) => {
+	try {
+		self.postMessage(answer(data));
+	} catch (error) {
+		self.postMessage({ id: data.id, kind: 'problem', problem: (error as Error).message } satisfies GroundTold);
+	}
+};
+
+function answer(message: GroundMessage): GroundTold {
+	const { id, boundary, cellM } = message;
+	if (message.kind === 'grid') return { id, kind: 'grid', squares: gridZones(boundary, cellM) };
+	const grid = gridOf(boundary, cellM);
+	if (message.kind === 'surface') {
+		const most = MOST_TO_KRIGE;
+		const points = message.points.length > most ? coarser(message.points, boundary, most).points : message.points;
+		const surface = surfaceOf(points, grid, message.method);
+		if (typeof surface === 'string') return { id, kind: 'problem', problem: surface };
+		const [west, south] = grid.plane.toDegrees(grid.west, grid.south);
+		const [east, north] = grid.plane.toDegrees(grid.west + grid.columns * cellM, grid.south + grid.rows * cellM);
+		const { columns, rows } = grid;
+		return { id, kind: 'surface', surface: { ...surface, columns, rows, bounds: [west, south, east, north] } };
+	}
+	const layers = message.layers.map((all) => {
+		const points = all.length > MOST_TO_KRIGE ? coarser(all, boundary, MOST_TO_KRIGE).points : all;
+		const method = all.length === points.length && points.length >= LEAST_TO_KRIGE ? 'kriging' : 'inverse distance';
+		const surface: Surface | string = surfaceOf(points, grid, method);
+		if (typeof surface === 'string') throw new RangeError(surface);
+		return surface.values;
+	});
+	const { counts, suggested } = zoneCounts(layers, grid);
+	const zones = groupCells(layers, grid, message.zones ?? suggested);
+	const leastCells = Math.ceil((message.leastAcres * HA_PER_ACRE * 10_000) / cellM ** 2);
+	const shapes = zoneShapes(mergeSlivers(zones, grid, leastCells), grid, boundary);
+	return { id, kind: 'zones', shapes: [...shapes.values()], counts, suggested };
+}
