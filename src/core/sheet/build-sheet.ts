@@ -5,6 +5,7 @@ import { planCost } from '../season/pass-cost';
 import { gallonsPerAcre, passNutrients, passPounds, passRate, wholeField } from '../season/pass-figures';
 import { productOf } from '../season/plan-context';
 import { byTrip } from '../season/trips';
+import { prescriptionTotal } from '../zones/prescription-totals';
 import { tripLoading } from '../supply/trip-loading';
 import { seasonTotals } from '../season/season-totals';
 import type {
@@ -16,6 +17,7 @@ import type {
 	PackDocument,
 	Pass,
 	PassCheck,
+	Prescription,
 	Product,
 	SheetContent
 } from '../schema-types';
@@ -42,6 +44,8 @@ export interface SheetSource {
 	products: readonly Product[];
 	cautionList: CautionList;
 	loads: LoadSizes;
+	/** The newest prescription of a pass, by the pass. */
+	prescriptions: ReadonlyMap<string, Prescription>;
 }
 
 /** The content of a sheet, complete in itself: printing it again needs neither the book nor the packs. */
@@ -89,21 +93,28 @@ function loadingOf({ passes, products, field, loads }: SheetSource): SheetConten
 
 function sheetPass(
 	pass: Pass,
-	{ products, cautionList, field, passCosts }: SheetSource
+	{ products, cautionList, field, passCosts, prescriptions }: SheetSource
 ): SheetContent['passes'][number] {
 	const product = productOf(pass, products);
 	const rate = passRate(pass, product);
+	const prescribed = prescriptions.get(pass.id);
 	return {
 		pass,
 		productName: product.name,
 		rate,
 		carries: passNutrients(pass, product),
-		wholeField: wholeField(rate, field.areaAcres),
+		wholeField: prescribed ? prescriptionTotal(prescribed) : wholeField(rate, field.areaAcres),
 		gallons:
 			pass.unit === 'gal/ac'
 				? notApplicable(`${product.name}, gallons`, 'the rate is in gallons already', '')
 				: gallonsPerAcre(passPounds(pass, product), product),
 		cost: passCosts.get(pass.id)!,
-		cautions: cautionsFor(product, pass, cautionList)
+		cautions: cautionsFor(product, pass, cautionList),
+		...(prescribed ? { prescription: prescriptionOf(prescribed) } : {})
 	};
+}
+
+function prescriptionOf(prescription: Prescription): SheetContent['passes'][number]['prescription'] {
+	const parts = prescription.parts.map(({ zone, rate, areaAcres }) => ({ zone, rate, areaAcres }));
+	return { name: prescription.name, total: prescriptionTotal(prescription), parts };
 }

@@ -57,3 +57,13 @@ export function carriesText(carries: SheetPass['carries'], units: UnitSystem): s
 export function quantityText(answer: Answer): string {
 	return answer.applies ? formatQuantity(answer.value, answer.unit) : answer.reason;
 }
+
+/** "West 240 lb/ac on 9.2 ac; East 50 lb/ac on 9.2 ac": a prescription in a line; empty where there is none. */
+export function prescriptionText({ prescription, pass }: SheetPass): string {
+	if (!prescription) return '';
+	return prescription.parts
+		.map(
+			({ zone, rate, areaAcres }) => `${zone} ${formatQuantity(rate, pass.unit)} on ${formatQuantity(areaAcres, 'ac')}`
+		)
+		.join('; ');
+}

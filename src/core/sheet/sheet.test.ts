@@ -62,6 +62,7 @@ function source(change: Partial<SheetSource> = {}): SheetSource {
 		products,
 		cautionList: cautions,
 		loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 },
+		prescriptions: new Map(),
 		...change
 	};
 }

@@ -11,6 +11,8 @@ export interface OpenPass {
 	/** Undefined where it is not known. */
 	acres: number | undefined;
 	pass: Pass;
+	/** lb by its newest prescription, which stands in place of rate x acres. */
+	prescribedLb?: number;
 }
 
 /** What one field takes of a product. */
@@ -70,12 +72,12 @@ export function treatedAcres(open: readonly OpenPass[]): { additive: Additive; a
 function lineOf(product: Product, passes: readonly OpenPass[]): OrderLine {
 	const parts = new Map<string, OrderPart>();
 	const withoutArea = new Set<string>();
-	for (const { fieldId, field, grower, acres, pass } of passes) {
-		if (acres === undefined) {
+	for (const { fieldId, field, grower, acres, pass, prescribedLb } of passes) {
+		if (acres === undefined && prescribedLb === undefined) {
 			withoutArea.add(field);
 			continue;
 		}
-		const pounds = poundsPerAcre(pass, product) * acres;
+		const pounds = prescribedLb ?? poundsPerAcre(pass, product) * acres!;
 		const part = parts.get(fieldId);
 		if (!part) parts.set(fieldId, { fieldId, field, grower, pounds, firstDate: pass.date });
 		else {

@@ -1,6 +1,6 @@
 import { buildSheet } from '../../core/sheet/build-sheet';
 import { readResult } from '../../core/reading/read-result';
-import type { Analyte, SheetContent } from '../../core/schema-types';
+import type { Analyte, Prescription, SheetContent } from '../../core/schema-types';
 import type { Advice, FieldYear } from './field-year';
 import { currentLibrary } from './current-library';
 import type { Settings } from './stores/settings';
@@ -12,7 +12,8 @@ const SHOWN_ANALYTES: readonly Analyte[] = ['pH', 'bufferPh', 'P', 'K', 'OM'];
 export function draftSheet(
 	{ field, year, sample }: FieldYear,
 	advice: Advice,
-	{ units, preparedBy, loads }: Settings
+	{ units, preparedBy, loads }: Settings,
+	prescriptions: ReadonlyMap<string, Prescription>
 ): SheetContent {
 	const { packs, products, cautions } = currentLibrary();
 	const { cec } = advice.answer.derived.worksheets;
@@ -43,6 +44,7 @@ export function draftSheet(
 		request: { ...advice.request, units },
 		products,
 		cautionList: cautions,
-		loads
+		loads,
+		prescriptions
 	});
 }

@@ -134,11 +134,16 @@ describe('the roster', () => {
 describe('an issued sheet', () => {
 	const issue = (name: string) => {
 		const fieldYear = load(name);
-		const content = draftSheet(fieldYear, fieldYear.advice!, {
-			units: 'us',
-			preparedBy: 'Ada',
-			loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 }
-		});
+		const content = draftSheet(
+			fieldYear,
+			fieldYear.advice!,
+			{
+				units: 'us',
+				preparedBy: 'Ada',
+				loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 }
+			},
+			new Map()
+		);
 		return issueSheet(db, fieldYear.goal!.id, content);
 	};
 

@@ -3,6 +3,7 @@ import { ActionError } from './book/action-error';
 import { draftSheet } from './draft-sheet';
 import type { FieldYear } from './field-year';
 import { readSettings } from './stores/settings';
+import { newestPrescriptions } from './stores/prescriptions';
 import { issueSheet, listSheets, type Sheet } from './stores/sheets';
 import { theBook } from './the-book';
 
@@ -17,7 +18,8 @@ export function issueNow(fieldYear: FieldYear): Sheet {
 		throw new ActionError('Say who prepares this sheet; a sheet without a name is not issued.');
 	if (!advice) throw new ActionError(`${field.name} has no sample, crop and goal for this year yet.`);
 	if (advice.passes.length === 0) throw new ActionError('The plan has no passes yet; there is nothing to issue.');
-	const content = draftSheet(fieldYear, advice, settings);
+	const prescriptions = newestPrescriptions(theBook(), advice.goal.id);
+	const content = draftSheet(fieldYear, advice, settings, prescriptions);
 	const [last] = listSheets(theBook(), advice.goal.id);
 	const since = last && { number: last.number, changes: sheetDifferences(last.content, content) };
 	return issueSheet(theBook(), advice.goal.id, since ? { ...content, since } : content);

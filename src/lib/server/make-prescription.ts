@@ -94,7 +94,13 @@ function byZone(
 		zones.map((zone) => zone.areaAcres),
 		limits
 	);
-	return zones.map((zone, at) => ({ zone: zone.name, rate: set[at]!, areaAcres: zone.areaAcres, shape: zone.shape }));
+	return zones.map((zone, at) => ({
+		zone: zone.name,
+		rate: set[at]!,
+		wanted: Math.round(rates[at]! * 1000) / 1000,
+		areaAcres: zone.areaAcres,
+		shape: zone.shape
+	}));
 }
 
 function byCell(

@@ -31,7 +31,7 @@ describe('the order of the demo book', () => {
 	it('adds up to the sum of its fields, by product, to the pound', () => {
 		const db = demoBook();
 		const { products } = theLibrary();
-		const open = listOpenPasses(db, 2027);
+		const open = listOpenPasses(db, 2027, products);
 		const lines = orderOf(open, products);
 		expect(lines.length).toBeGreaterThan(5);
 		// Counted again field by field, straight from the book.
@@ -186,7 +186,8 @@ describe('work orders', () => {
 			request: JSON.parse(readFileSync('demo/requests/corn-after-soybean.json', 'utf8')) as SheetContent['request'],
 			products,
 			cautionList: cautions,
-			loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 }
+			loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 },
+			prescriptions: new Map()
 		});
 	const passOf = (product: string, change: Partial<Pass> = {}): Pass => ({
 		id: product,

@@ -1,5 +1,6 @@
 <!-- A sheet on the screen, in the order in which a grower reads it: what, how much, when, where, why. -->
 <script lang="ts">
+	import { prescriptionText } from '$core/sheet/sheet-table';
 	import { placementText } from '$core/season/placement-text';
 	import type { SheetContent } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
@@ -42,10 +43,16 @@
 			>
 		</thead>
 		<tbody>
-			{#each content.passes as { pass, productName, rate, carries, wholeField, gallons } (pass.id)}
+			{#each content.passes as line (line.pass.id)}
+				{@const { pass, productName, rate, carries, wholeField, gallons } = line}
 				<tr>
 					<td class="nowrap">{longDate(pass.date)}</td>
-					<td><strong>{productName}</strong><br />{pass.label}. <span class="soft">{pass.reason}</span></td>
+					<td
+						><strong>{productName}</strong><br />{pass.label}.
+						<span class="soft">{pass.reason}</span>{#if line.prescription}<br />By prescription: {prescriptionText(
+								line
+							)}.{/if}</td
+					>
 					<td class="num">
 						<Quantity answer={inSystem(rate, content.units)} />
 						{#if gallons.applies}<br /><span class="soft"><Quantity answer={gallons} /></span>{/if}

@@ -16,7 +16,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ url }) => {
 	const asked = url.searchParams.get('year');
 	const year = asked ? yearOf(asked) : planningYear(today());
-	const open = listOpenPasses(theBook(), year);
+	const open = listOpenPasses(theBook(), year, currentLibrary().products);
 	const { products, additives } = currentLibrary();
 	const prices = pricesOn(theBook(), today());
 	const dealers = readDealers(theBook());

@@ -4,7 +4,7 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import type { SheetContent } from '../../../core/schema-types';
 import { formatNumber, formatQuantity } from '../../../core/units/display';
 import { inSystem, unitInSystem } from '../../../core/units/rate-units';
-import { carriesText, quantityText } from '../../../core/sheet/sheet-table';
+import { carriesText, prescriptionText, quantityText } from '../../../core/sheet/sheet-table';
 import type { Sheet } from '../stores/sheets';
 import { dateText, ledgerLayout } from './ledger-layout';
 
@@ -85,11 +85,18 @@ function heading({ field, crop, year, grower, issuedOn }: SheetContent, number: 
 function passesTable({ passes, units }: SheetContent): Content {
 	const carried = `Carries, ${unitInSystem('lb/ac', units)}`;
 	const heads = ['When', 'What', units === 'us' ? 'Per acre' : 'Per hectare', 'Where', carried, 'Whole field'];
-	const rows = passes.map(({ pass, productName, rate, carries, wholeField, gallons }): TableCell[] => {
+	const rows = passes.map((line): TableCell[] => {
+		const { pass, productName, rate, carries, wholeField, gallons } = line;
+		const byParts = prescriptionText(line);
 		const liquid = gallons.applies ? `\n${quantityText(gallons)}` : '';
 		return [
 			dateText(pass.date),
-			{ text: [{ text: productName, bold: true }, `\n${pass.label}. ${pass.reason}`] },
+			{
+				text: [
+					{ text: productName, bold: true },
+					`\n${pass.label}. ${pass.reason}${byParts ? `\nBy prescription: ${byParts}.` : ''}`
+				]
+			},
 			{ text: quantityText(inSystem(rate, units)) + liquid, alignment: 'right' },
 			placementText(pass),
 			// A number stays on the line of its nutrient.

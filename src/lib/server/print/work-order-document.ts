@@ -3,7 +3,7 @@ import { placementText } from '../../../core/season/placement-text';
 import { carriesText, quantityText } from '../../../core/sheet/sheet-table';
 import { workOrders, type WorkOrder } from '../../../core/sheet/work-orders';
 import type { TripLoading } from '../../../core/schema-types';
-import { formatNumber } from '../../../core/units/display';
+import { formatNumber, formatQuantity } from '../../../core/units/display';
 import { inSystem } from '../../../core/units/rate-units';
 import type { Sheet } from '../stores/sheets';
 import { dateText, ledgerLayout } from './ledger-layout';
@@ -57,6 +57,7 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 		{ canvas: [{ type: 'line', x1: 0, y1: 0, x2: 524, y2: 0, lineWidth: 1.2 }] },
 		{ text: 'What goes on', style: 'head' },
 		productTable(content.units, order),
+		...order.passes.flatMap(prescriptionTable),
 		...order.loads.flatMap(loadTable),
 		...(order.machine
 			? [{ text: `Machine: ${order.machine}`, margin: [0, 4, 0, 0] as [number, number, number, number] }]
@@ -102,6 +103,29 @@ function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
 		},
 		layout: ledgerLayout(4)
 	};
+}
+
+/** The rates of a prescription, part by part, for a driver whose monitor does not show them. */
+function prescriptionTable({ prescription, productName, pass }: WorkOrder['passes'][number]): Content[] {
+	if (!prescription) return [];
+	const rows = prescription.parts.map(({ zone, rate, areaAcres }): TableCell[] => [
+		zone,
+		{ text: `${formatNumber(areaAcres, 'ac')} ac`, alignment: 'right' },
+		{ text: formatQuantity(rate, pass.unit), alignment: 'right', bold: true }
+	]);
+	const heads = [`${productName} by prescription, ${quantityText(prescription.total)} in all`, 'Ground', 'Rate'];
+	return [
+		{
+			margin: [0, 8, 0, 0],
+			table: {
+				headerRows: 1,
+				dontBreakRows: true,
+				widths: ['*', 100, 100],
+				body: [heads.map((text, at) => ({ text, style: 'label', alignment: at === 0 ? 'left' : 'right' })), ...rows]
+			},
+			layout: ledgerLayout(3)
+		}
+	];
 }
 
 /** "3 tanks of 1000 gal": what goes into a full one and into the last. */

@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import type { Pass } from '../../../core/schema-types';
+import type { Pass, Product } from '../../../core/schema-types';
+import { poundsPerAcre } from '../../../core/season/pass-nutrients';
 import type { OpenPass } from '../../../core/supply/order';
 
 interface Row {
@@ -8,23 +9,37 @@ interface Row {
 	grower: string;
 	area_ac: number | null;
 	plan: string;
+	/** Rate x acres summed over its newest prescription, in the unit of the pass. */
+	prescribed: number | null;
 }
 
 /** Every pass of a year that is not applied yet, over the whole book. */
-export function listOpenPasses(db: Database, year: number): OpenPass[] {
+export function listOpenPasses(db: Database, year: number, products: readonly Product[]): OpenPass[] {
+	const cards = new Map(products.map((product) => [product.id, product]));
 	return db
 		.prepare<[number], Row>(
-			`SELECT f.id AS field_id, f.name AS field, g.name AS grower, f.area_ac, p.plan
+			`SELECT f.id AS field_id, f.name AS field, g.name AS grower, f.area_ac, p.plan,
+				(SELECT sum(part.value ->> '$.rate' * (part.value ->> '$.areaAcres'))
+					FROM json_each((SELECT r.content ->> '$.parts' FROM prescription r
+						WHERE r.field_year_id = y.id AND r.content ->> '$.pass' = p.id
+							AND r.content ->> '$.unit' = p.plan ->> '$.unit' AND r.content ->> '$.product.id' = p.plan ->> '$.product'
+						ORDER BY r.rowid DESC LIMIT 1)) part) AS prescribed
 			FROM pass p JOIN field_year y ON y.id = p.field_year_id JOIN field f ON f.id = y.field_id JOIN grower g ON g.id = f.grower_id
 			WHERE p.done_on IS NULL AND y.year = ?
 			ORDER BY g.name COLLATE NOCASE, f.name COLLATE NOCASE`
 		)
 		.all(year)
-		.map(({ field_id, field, grower, area_ac, plan }) => ({
-			fieldId: field_id,
-			field,
-			grower,
-			acres: area_ac ?? undefined,
-			pass: JSON.parse(plan) as Pass
-		}));
+		.map(({ field_id, field, grower, area_ac, plan, prescribed }) => {
+			const pass = JSON.parse(plan) as Pass;
+			return {
+				fieldId: field_id,
+				field,
+				grower,
+				acres: area_ac ?? undefined,
+				pass,
+				...(prescribed === null
+					? {}
+					: { prescribedLb: poundsPerAcre({ ...pass, rate: prescribed }, cards.get(pass.product)!) })
+			};
+		});
 }

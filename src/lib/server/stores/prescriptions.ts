@@ -32,6 +32,19 @@ export function listPrescriptions(db: Database, fieldYearId: string): Prescripti
 		.map((row) => recordOf(db, row));
 }
 
+/** The newest prescription of each pass of a field-year, by the pass; one whose unit or product the pass no longer has is void. */
+export function newestPrescriptions(db: Database, fieldYearId: string): Map<string, Prescription> {
+	const rows = db
+		.prepare<[string], { pass: string; content: string }>(
+			`SELECT a.id AS pass, p.content FROM prescription p JOIN pass a ON a.id = p.content ->> '$.pass'
+			WHERE p.field_year_id = ? AND a.plan ->> '$.unit' = p.content ->> '$.unit'
+				AND a.plan ->> '$.product' = p.content ->> '$.product.id'
+			ORDER BY p.rowid`
+		)
+		.all(fieldYearId);
+	return new Map(rows.map(({ pass, content }) => [pass, JSON.parse(content) as Prescription]));
+}
+
 export function findPrescription(db: Database, id: string): PrescriptionRecord | undefined {
 	const row = db.prepare<[string], Row>(`${SELECT} WHERE p.id = ?`).get(id);
 	return row && recordOf(db, row);

@@ -145,14 +145,16 @@
 						text={`${plan.label}, ${productName}`}
 					/>{/each}
 			</Select>
-			<Select
-				size="sm"
-				labelText="Follows the rates of"
-				selected={driver ?? ''}
-				on:update={({ detail }) => (drivenBy = detail as RateNutrient)}
-			>
-				{#each pass.drives as nutrient (nutrient)}<SelectItem value={nutrient} text={nutrient} />{/each}
-			</Select>
+			{#key pass.plan.id}
+				<Select
+					size="sm"
+					labelText="Follows the rates of"
+					selected={driver ?? ''}
+					on:update={({ detail }) => (drivenBy = detail as RateNutrient)}
+				>
+					{#each pass.drives as nutrient (nutrient)}<SelectItem value={nutrient} text={nutrient} />{/each}
+				</Select>
+			{/key}
 			<Select size="sm" labelText="By" bind:selected={by}>
 				<SelectItem value="zone" text="zones" />
 				<SelectItem value="cell" text="cells, from the layers" />
@@ -194,12 +196,17 @@
 						></thead
 					>
 					<tbody>
-						{#each content.parts as { zone, rate, areaAcres } (zone)}
+						{#each content.parts as { zone, rate, areaAcres, wanted } (zone)}
 							{@const log = applied.at(-1)?.zones.find((one) => one.zone === zone)}
 							<tr>
 								<td>{zone}</td>
 								<td class="num">{formatNumber(areaAcres, 'ac')}</td>
-								<td class="num"><strong>{formatQuantity(rate, content.unit)}</strong></td>
+								<td class="num">
+									<strong>{formatQuantity(rate, content.unit)}</strong>
+									{#if wanted !== undefined && Math.abs(wanted - rate) > (content.limits?.step ?? 0)}
+										<div class="small late">{formatQuantity(wanted, content.unit)} wanted</div>
+									{/if}
+								</td>
 								{#if applied.length > 0}
 									<td class="num"
 										>{log && log.points > 0 ? formatQuantity(log.applied, content.unit) : 'nothing logged'}</td
@@ -278,6 +285,9 @@
 		grid-template-columns: 1.3fr 0.7fr 1.3fr;
 		gap: 0.8rem 1.4rem;
 		align-items: end;
+	}
+	.late {
+		color: var(--accent-ink);
 	}
 	.caution {
 		color: var(--accent-ink);

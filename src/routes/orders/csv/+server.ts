@@ -14,7 +14,7 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = ({ url }) => {
 	const asked = url.searchParams.get('year');
 	const year = asked ? yearOf(asked) : planningYear(today());
-	const lines = orderOf(listOpenPasses(theBook(), year), currentLibrary().products);
+	const lines = orderOf(listOpenPasses(theBook(), year, currentLibrary().products), currentLibrary().products);
 	const dealers = readDealers(theBook());
 	const rows = lines.flatMap(({ product, parts, pounds, toBuy }) => [
 		...parts.map(({ grower, field, pounds: own, firstDate }) => [

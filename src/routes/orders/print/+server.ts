@@ -15,7 +15,7 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ url }) => {
 	const asked = url.searchParams.get('year');
 	const year = asked ? yearOf(asked) : planningYear(today());
-	const open = listOpenPasses(theBook(), year);
+	const open = listOpenPasses(theBook(), year, currentLibrary().products);
 	if (open.length === 0) error(404, `No pass of ${year} is open; there is nothing to order.`);
 	const head = {
 		year,

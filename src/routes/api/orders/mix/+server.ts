@@ -51,7 +51,7 @@ export const POST: RequestHandler = ({ request }) =>
 function sharingFields(year: number, asked: ReadonlySet<string>): SharingField[] {
 	const { products } = currentLibrary();
 	const byField = new Map<string, SharingField>();
-	for (const { fieldId, field, acres, pass } of listOpenPasses(theBook(), year)) {
+	for (const { fieldId, field, acres, pass } of listOpenPasses(theBook(), year, currentLibrary().products)) {
 		const product = productOf(pass, products);
 		if (
 			!asked.has(fieldId) ||

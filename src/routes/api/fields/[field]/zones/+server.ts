@@ -2,9 +2,10 @@ import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import { shapeProblems } from '$core/ground/shapes/check-shape';
 import type { Shape } from '$core/ground/shapes/shape';
+import { cutByField } from '$core/zones/cut-by-field';
 import type { ZonesAction } from '$core/schema-types';
 import { answerJson } from '$lib/server/answer';
-import { fieldOf } from '$lib/server/field-param';
+import { boundaryOf, fieldOf } from '$lib/server/field-param';
 import { replaceZones } from '$lib/server/stores/ground-maps';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';
@@ -17,5 +18,12 @@ export const POST: RequestHandler = ({ request, params }) =>
 		const field = fieldOf(params);
 		const problems = zones.flatMap(({ name, shape }) => shapeProblems(shape as Shape, name));
 		if (problems.length > 0) throw new InputError(problems);
-		replaceZones(theBook(), field.id, label, zones);
+		const boundary = boundaryOf(field);
+		const cut = zones.map((zone) => {
+			if (!boundary) return zone;
+			const shape = cutByField(zone.shape as Shape, boundary);
+			if (shape) return { ...zone, shape };
+			throw new InputError([{ path: zone.name, message: 'lies outside the field: is it the right file?' }]);
+		});
+		replaceZones(theBook(), field.id, label, cut as typeof zones);
 	});

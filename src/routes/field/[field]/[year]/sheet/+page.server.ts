@@ -2,6 +2,7 @@ import { draftSheet } from '$lib/server/draft-sheet';
 import { fieldYearOf } from '$lib/server/params';
 import { readSettings } from '$lib/server/stores/settings';
 import { listSheets } from '$lib/server/stores/sheets';
+import { newestPrescriptions } from '$lib/server/stores/prescriptions';
 import { theBook } from '$lib/server/the-book';
 import { sheetDifferences } from '$core/sheet/sheet-differences';
 import { sameAdvice } from '$core/sheet/same-advice';
@@ -11,7 +12,8 @@ export const load: PageServerLoad = ({ params }) => {
 	const fieldYear = fieldYearOf(params);
 	const { field, year, advice, goal } = fieldYear;
 	const settings = readSettings(theBook());
-	const draft = advice && draftSheet(fieldYear, advice, settings);
+	const prescriptions = newestPrescriptions(theBook(), goal?.id ?? '');
+	const draft = advice && draftSheet(fieldYear, advice, settings, prescriptions);
 	const sheets = goal ? listSheets(theBook(), goal.id) : [];
 	return {
 		fieldId: field.id,
