@@ -22,17 +22,20 @@ function overflow(page: Page): Promise<boolean> {
 	return page.evaluate(() => document.documentElement.scrollWidth > document.documentElement.clientWidth);
 }
 
-test('weather, house rules, products, orders and calibration can be used by everyone and fit the window', async ({
+test('weather, house rules, products, orders, calibration and the maps can be used by everyone and fit the window', async ({
 	page,
 	app
 }) => {
 	test.setTimeout(180_000);
-	for (const path of ['/weather', '/house-rules', '/products', '/orders', '/calibration']) {
+	for (const path of ['/weather', '/house-rules', '/products', '/orders', '/calibration', '/map']) {
 		await page.goto(app.server.origin + path);
 		await hydrated(page);
 		expect(await violations(page), path).toEqual([]);
 		expect(await overflow(page), path).toBe(false);
 	}
+	await app.openField('Brick Kiln', 'zones', 2026);
+	expect(await violations(page), 'zones').toEqual([]);
+	expect(await overflow(page), 'zones').toBe(false);
 });
 
 test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits the window', async ({ page, app }) => {

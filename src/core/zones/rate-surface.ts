@@ -1,5 +1,6 @@
 import { noNumbers, type InputName } from '../packs/rule-kind';
 import type { CompiledRule } from '../packs/pack';
+import { sitesByLayer } from '../reading/layers-to-lime';
 import { numberOf } from '../reading/site-inputs';
 import { siteOf, type Knowledge } from '../rates/advise';
 import { inputReaders } from '../rates/input-readers';
@@ -37,19 +38,21 @@ export function rateSurface(
 	const parameters = compiled.parametersFor(request.crop.id);
 	if (parameters === undefined) return 'the guide is silent on this crop';
 	const count = Object.values(cells)[0]?.length ?? 0;
-	const lines = kind.byLayer ? undefined : linesOf(request, compiled, kind.needs(parameters), cells, knowledge, today);
-	if (!lines) return cellByCell(request, method, cells, count, knowledge, today);
-	const rates = new Float64Array(count);
-	const numbers = noNumbers();
 	const names = kind.needs(parameters);
-	for (let cell = 0; cell < count; cell++) {
-		for (let at = 0; at < names.length; at++) {
-			const { constant, slopes } = lines[at]!;
-			let value = constant;
-			for (const { values, slope } of slopes) value += slope * values[cell]!;
-			numbers[names[at]!] = value;
+	const layers = linesOf(request, compiled, names, cells, knowledge, today);
+	if (!layers) return cellByCell(request, method, cells, count, knowledge, today);
+	const rates = new Float64Array(count).fill(layers.length === 0 ? NaN : 0);
+	const numbers = noNumbers();
+	for (const lines of layers) {
+		for (let cell = 0; cell < count; cell++) {
+			for (let at = 0; at < names.length; at++) {
+				const { constant, slopes } = lines[at]!;
+				let value = constant;
+				for (const { values, slope } of slopes) value += slope * values[cell]!;
+				numbers[names[at]!] = value;
+			}
+			rates[cell]! += kind.compute(parameters, numbers);
 		}
-		rates[cell] = kind.compute(parameters, numbers);
 	}
 	return rates;
 }
@@ -60,7 +63,7 @@ interface InputLine {
 	slopes: { values: Float64Array; slope: number }[];
 }
 
-/** The lines of all inputs; undefined where one of them is bent. */
+/** The lines of all inputs, for each layer that the rule is worked on; undefined where one of them is bent. */
 function linesOf(
 	request: AdviseRequest,
 	compiled: CompiledRule,
@@ -68,40 +71,62 @@ function linesOf(
 	cells: CellValues,
 	{ crops }: Knowledge,
 	today: string
-): InputLine[] | undefined {
-	const differing = Object.entries(cells) as [Differs, Float64Array][];
-	const middle = Object.fromEntries(differing.map(([key, values]) => [key, middleOf(values)]));
+): InputLine[][] | undefined {
+	const differing = (Object.entries(cells) as [Differs, Float64Array][]).map(([key, values]) => {
+		const at = middleOf(values);
+		return { key, values, at, by: Math.abs(at) * PROBE || PROBE };
+	});
+	const middle = Object.fromEntries(differing.map(({ key, at }) => [key, at]));
 	const inputsAt = (change: Partial<Record<Differs, number>>) => {
 		const site = siteOf(atValues(request, { ...middle, ...change }), crops, today);
-		return names.map((name) => numberOf(inputReaders[name](site, compiled)));
+		const sites = compiled.kind.byLayer ? sitesByLayer(site, compiled) : [site];
+		return sites.map((one) => names.map((name) => numberOf(inputReaders[name](one, compiled))));
 	};
 	const base = inputsAt({});
-	const probes = differing.map(([key]) => {
-		const at = middle[key]!;
-		const by = Math.abs(at) * PROBE || PROBE;
-		return { by, up: inputsAt({ [key]: at + by }), down: inputsAt({ [key]: at - by }) };
-	});
-	const together = inputsAt(Object.fromEntries(differing.map(([key], at) => [key, middle[key]! + probes[at]!.by])));
-	const lines: InputLine[] = [];
-	for (let input = 0; input < names.length; input++) {
-		const value = base[input]!;
-		const scale = Math.max(1, Math.abs(value));
-		let sum = value;
-		const slopes: InputLine['slopes'] = [];
-		for (const [at, { by, up, down }] of probes.entries()) {
-			const rise = up[input]! - value;
-			if (!(Math.abs(rise - (value - down[input]!)) <= STRAIGHT * scale)) return undefined;
-			sum += rise;
-			if (rise !== 0) slopes.push({ values: differing[at]![1], slope: rise / by });
-		}
-		if (!(Math.abs(together[input]! - sum) <= STRAIGHT * scale)) return undefined;
-		const constant = slopes.reduce((rest, { slope, values }) => {
-			const key = differing.find(([, one]) => one === values)![0];
-			return rest - slope * middle[key]!;
-		}, value);
-		lines.push({ constant, slopes });
+	const probes = differing.map(({ key, at, by }) => ({
+		up: inputsAt({ [key]: at + by }),
+		down: inputsAt({ [key]: at - by })
+	}));
+	const together = inputsAt(Object.fromEntries(differing.map(({ key, at, by }) => [key, at + by])));
+	const all = [together, ...probes.flatMap(({ up, down }) => [up, down])];
+	if (all.some((one) => one.length !== base.length)) return undefined;
+	const layers = base.map((values, layer) =>
+		values.map((value, input) =>
+			lineOf(
+				value,
+				together[layer]![input]!,
+				differing.map((one, at) => ({
+					...one,
+					up: probes[at]!.up[layer]![input]!,
+					down: probes[at]!.down[layer]![input]!
+				}))
+			)
+		)
+	);
+	return layers.every((lines) => lines.every((line) => line !== undefined)) ? (layers as InputLine[][]) : undefined;
+}
+
+/** The line through a value and its probes; undefined where it is bent, or where two values work on each other. */
+function lineOf(
+	value: number,
+	together: number,
+	probes: readonly { values: Float64Array; at: number; by: number; up: number; down: number }[]
+): InputLine | undefined {
+	// What is not known anywhere is not known in any cell.
+	if (Number.isNaN(value)) return { constant: NaN, slopes: [] };
+	const scale = STRAIGHT * Math.max(1, Math.abs(value));
+	const line: InputLine = { constant: value, slopes: [] };
+	let sum = value;
+	for (const { values, at, by, up, down } of probes) {
+		const rise = up - value;
+		if (!(Math.abs(rise - (value - down)) <= scale)) return undefined;
+		sum += rise;
+		if (rise === 0) continue;
+		const slope = rise / by;
+		line.slopes.push({ values, slope });
+		line.constant -= slope * at;
 	}
-	return lines;
+	return Math.abs(together - sum) <= scale ? line : undefined;
 }
 
 function middleOf(values: Float64Array): number {

@@ -249,7 +249,7 @@ describe('rates by zone and cell', () => {
 					!kind.byZone && !kind.test && parametersFor('corn-grain') !== undefined && 'compute' in kind
 			)
 			.map((rule) => rule.method)
-			.filter((one) => /potassium|phosph|lime|nitrogen/.test(one))
+			.filter((one) => /potassium|phosph|lime|nitrogen|sulfur/.test(one))
 	)('%s over cells is the rate of each cell on its own', (one) => {
 		const cells = {
 			K: Float64Array.of(60, 95, 140, 210, NaN),

@@ -172,7 +172,7 @@ describe('a prescription', () => {
 		expect(ground().advice.passes.find(({ plan }) => plan.id === pass.id)!.doneOn).toBeNull();
 	});
 	it('by cells of the layers: levels that together are the field, near the rates of its samples', () => {
-		const { db, id, ground } = bookOf('Kingfisher Bend');
+		const { db, ground } = bookOf('Kingfisher Bend');
 		const { advice, fieldYear } = ground();
 		const plan: Pass = {
 			id: 'p',
