@@ -175,6 +175,39 @@ test('drawn with the mouse: a zone is cut by the boundary, a corner is moved, a 
 	await expect(item).toHaveCount(0);
 	await page.keyboard.press('Control+z');
 	await expect(item).toHaveCount(1);
+	// A corner of the zone is dragged inwards: its ground gets less.
+	const acres = async () => Number.parseFloat(/([\d.]+) ac/.exec((await item.textContent())!)![1]!);
+	const before = await acres();
+	await item.getByRole('button', { name: 'Mend Zone 1' }).click();
+	const corner = { x: box.x + box.width * 0.5, y: box.y + box.height * 0.5 };
+	await page.mouse.move(corner.x, corner.y);
+	await page.mouse.down();
+	await page.mouse.move(corner.x - 60, corner.y, { steps: 6 });
+	await page.mouse.up();
+	await expect.poll(acres).toBeLessThan(before - 0.3);
+	await item.getByRole('button', { name: 'Mend Zone 1' }).click();
+	// Sample points: one clicked on the map, one typed; they are a layer, and one can be taken out again.
+	const points = region(page, 'Sample points');
+	await points.getByLabel('Name of the new layer').fill('K by hand');
+	await points.getByLabel('Points are of').selectOption('K');
+	await points.getByRole('button', { name: 'Click its place on the map' }).click();
+	await map.click(at(0.5, 0.5));
+	await expect(points.getByLabel('Longitude')).toHaveValue(/^-\d+\.\d+$/);
+	await points.getByRole('button', { name: 'Keep the point' }).click();
+	await expect(points.getByRole('alert')).toHaveText('Value: “” must be a number.');
+	await points.getByLabel('Value').fill('88');
+	await points.getByRole('button', { name: 'Keep the point' }).click();
+	await expect(points).toContainText('They are added to K by hand, which is on the map.');
+	await points.getByLabel('Longitude').fill('-30');
+	await points.getByLabel('Value').fill('90');
+	await points.getByRole('button', { name: 'Keep the point' }).click();
+	await expect(points.getByRole('alert')).toContainText('lies outside the field’s boundary');
+	await map.click(at(0.45, 0.4));
+	await points.getByRole('button', { name: 'Keep the point' }).click();
+	await expect(region(page, 'Layers')).toContainText('K by hand, 2 points');
+	await points.getByText('Points of K by hand').click();
+	await points.getByRole('button', { name: 'Take point 1 out' }).click();
+	await expect(region(page, 'Layers')).toContainText('K by hand, 1 points');
 });
 
 test('a prescription: made, handed out in four kinds of files, read back the same, run by a monitor, booked', async ({
@@ -217,6 +250,9 @@ test('a prescription: made, handed out in four kinds of files, read back the sam
 				.textContent())!
 		);
 	expect(await rateOf('West')).toBeGreaterThan(await rateOf('East'));
+	const season = page.getByRole('table', { name: 'Passes by zone' });
+	await expect(season.getByRole('row', { name: /^K before planting/ })).toContainText(/24\d\.?\d* lb\/ac.*50/);
+	await expect(season.getByRole('row', { name: /^K2O in all/ })).toContainText(/145\.\d lb\/ac.*30\.\d lb\/ac/);
 	const links = await made.getByRole('link').evaluateAll((all) => all.map((one) => one.getAttribute('href')!));
 	const files = await Promise.all(
 		links.map(async (link) => {

@@ -18,6 +18,7 @@ import { flatAgainstVariable } from './variable-rates';
 import { fitVariogram, measuredVariogram, semivariance } from './variogram';
 import { zoneMeans } from './zone-means';
 import { zoneRequest } from './zone-request';
+import { passesInZone } from './zone-passes';
 import { zoneShapes } from './zone-shapes';
 
 const ring = (x: number, y: number, w: number, h: number) => [
@@ -278,6 +279,30 @@ describe('rates by zone and cell', () => {
 		expect(rateSurface(request, strips.method, { K: Float64Array.of(1) }, library, '2026-11-23')).toContain(
 			'it is rated by zone'
 		);
+	});
+	it('passes of a plan in a zone keep their parts; what comes to nothing is left out', () => {
+		const pass = (id: string, rate: number) => ({
+			id,
+			date: '2027-04-01',
+			label: id,
+			product: 'urea',
+			rate,
+			unit: 'lb/ac' as const,
+			placement: 'broadcast' as const,
+			reason: ''
+		});
+		const plan = [pass('first', 60), pass('second', 120), pass('lime', 5)];
+		const by = (zone: number) =>
+			passesInZone(plan, ({ id }) => (id === 'lime' ? undefined : { zone, field: 150 })).map(({ id, rate }) => [
+				id,
+				rate
+			]);
+		expect(by(200)).toEqual([
+			['first', 80],
+			['second', 160],
+			['lime', 5]
+		]);
+		expect(by(0)).toEqual([['lime', 5]]);
 	});
 	it('one rate against each zone’s own: product, cost, and where it is too much', () => {
 		const rate = (value: number) => figure({ label: 'K2O', value, unit: 'lb/ac', basis: 'published' });

@@ -1,10 +1,10 @@
 <!-- The boundary: drawn, mended, read from a file, or typed corner by corner. -->
 <script lang="ts">
-	import { Button, TextArea } from 'carbon-components-svelte';
+	import { Button } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import { formatNumber } from '$core/units/display';
 	import { post } from '../post';
-	import { cornersText, shapeOfCorners } from './corners';
+	import CornersForm from './CornersForm.svelte';
 	import type { MapMode } from './GroundMap.svelte';
 
 	interface Props {
@@ -16,14 +16,13 @@
 	}
 	const { fieldId, boundary, acres, mode, setMode }: Props = $props();
 
-	let corners = $state<string | undefined>();
+	let typing = $state(false);
 	let problem = $state('');
 
-	async function keepCorners(): Promise<void> {
-		const shape = shapeOfCorners(corners ?? '');
-		if (typeof shape === 'string') return void (problem = shape);
-		problem = (await post(`/api/fields/${fieldId}/boundary`, { boundary: shape })) ?? '';
-		if (!problem) corners = undefined;
+	async function keepCorners(shape: Shape): Promise<string | undefined> {
+		const failed = await post(`/api/fields/${fieldId}/boundary`, { boundary: shape });
+		if (!failed) typing = false;
+		return failed;
 	}
 
 	async function remove(): Promise<void> {
@@ -56,26 +55,15 @@
 			</Button>
 			<Button size="small" kind="ghost" onclick={remove}>Take it away</Button>
 		{/if}
-		<Button
-			size="small"
-			kind="ghost"
-			onclick={() => (corners = corners === undefined ? cornersText(boundary) : undefined)}
-		>
-			{corners === undefined ? 'Type its corners' : 'Leave off typing'}
+		<Button size="small" kind="ghost" onclick={() => (typing = !typing)}>
+			{typing ? 'Leave off typing' : 'Type its corners'}
 		</Button>
 	</div>
 	{#if mode === 'draw'}<p class="soft small">Click each corner; click twice at the last.</p>{/if}
 	{#if mode === 'mend'}<p class="soft small">
 			Drag a corner, or a line to make a new corner. Each move is kept and can be undone.
 		</p>{/if}
-	{#if corners !== undefined}
-		<TextArea
-			labelText="Corners: longitude and latitude on each line; a blank line begins another part or a hole"
-			rows={7}
-			bind:value={corners}
-		/>
-		<Button size="small" onclick={keepCorners}>Keep the corners</Button>
-	{/if}
+	{#if typing}<CornersForm shape={boundary} keep={keepCorners} />{/if}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 </section>
 

@@ -3,13 +3,14 @@
 	import type { Map as OlMap } from 'ol';
 	import type { Interaction } from 'ol/interaction';
 	import { untrack } from 'svelte';
+	import { areaAcres } from '$core/ground/shapes/geodesic-area';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { PlacedPoint } from '$core/schema-types';
 	import type { ShownSurface } from '../../../workers/ground-messages';
 	import { loadMapParts, PROJECTIONS, shapeOfFeature, type MapParts } from './map-parts';
 	import { cssColor, legendClasses, rampColor, shareOf } from './ramp';
 
-	export type MapMode = 'look' | 'draw' | 'mend' | 'cut' | 'measure' | 'measure area';
+	export type MapMode = 'look' | 'draw' | 'mend' | 'cut' | 'mend zone' | 'point' | 'measure' | 'measure area';
 	interface Area {
 		name: string;
 		shape: Shape;
@@ -25,9 +26,11 @@
 		/** The area that stands out. */
 		chosen?: string | undefined;
 		mode?: MapMode;
-		/** A shape was drawn, or the boundary mended. */
+		/** A shape was drawn, or the boundary or the chosen area mended. */
 		drawn?: (shape: Shape) => void;
 		measured?: (text: string) => void;
+		/** A place was clicked: longitude and latitude. */
+		placed?: (longitude: number, latitude: number) => void;
 		pick?: (name: string) => void;
 	}
 	const {
@@ -40,6 +43,7 @@
 		mode = 'look',
 		drawn,
 		measured,
+		placed,
 		pick
 	}: Props = $props();
 
@@ -63,7 +67,11 @@
 				controls: [new loaded.controls.Zoom(), new loaded.controls.ScaleLine({ units: 'us' })],
 				view: new loaded.View({ maxZoom: 20, center: [0, 0], zoom: 3 })
 			});
-			made.on('click', ({ pixel }) => {
+			made.on('click', ({ pixel, coordinate }) => {
+				if (mode === 'point') {
+					const [x = NaN, y = NaN] = loaded.proj.toLonLat(coordinate);
+					placed?.(Number(x.toFixed(7)), Number(y.toFixed(7)));
+				}
 				const area = made!.forEachFeatureAtPixel(pixel, (feature) => feature.get('area') as string | undefined);
 				if (area && mode === 'look') pick?.(area);
 			});
@@ -202,12 +210,16 @@
 	/** What the pointer does. */
 	$effect(() => {
 		const [on, loaded, own, what] = [map, parts, sources, mode];
-		if (!on || !loaded || !own || what === 'look') return;
+		if (!on || !loaded || !own || what === 'look' || what === 'point') return;
 		const { interactions } = loaded;
 		const added: Interaction[] = [];
-		if (what === 'mend') {
-			const modify = new interactions.Modify({ source: own.boundary });
-			modify.on('modifyend', () => drawn?.(shapeOfFeature(loaded, own.boundary.getFeatures()[0]!)));
+		if (what === 'mend' || what === 'mend zone') {
+			// Read through what is shown: where that is drawn anew, the old feature is gone.
+			const source = what === 'mend' ? boundary && own.boundary : areas.length > 0 ? own.areas : undefined;
+			const feature = source?.getFeatures().find((one) => what === 'mend' || one.get('area') === chosen);
+			if (!feature) return;
+			const modify = new interactions.Modify({ features: new loaded.Collection([feature]) });
+			modify.on('modifyend', () => drawn?.(shapeOfFeature(loaded, feature)));
 			added.push(modify);
 		} else {
 			const type = what === 'measure' ? 'LineString' : 'Polygon';
@@ -215,7 +227,7 @@
 			draw.on('drawstart', () => own.sketch.clear());
 			draw.on('drawend', ({ feature }) => {
 				if (what === 'draw' || what === 'cut') drawn?.(shapeOfFeature(loaded, feature));
-				else measured?.(measureText(loaded, feature.getGeometry()!));
+				else measured?.(measureText(loaded, feature));
 			});
 			added.push(draw);
 		}
@@ -233,11 +245,11 @@
 	}
 
 	const FEET_PER_M = 1 / 0.3048;
-	const M2_PER_ACRE = 4046.8564224;
-	function measureText({ sphere }: MapParts, geometry: Parameters<MapParts['sphere']['getLength']>[0]): string {
-		const metres = sphere.getLength(geometry);
+	function measureText(loaded: MapParts, feature: Parameters<typeof shapeOfFeature>[1]): string {
+		const metres = loaded.sphere.getLength(feature.getGeometry()!);
 		if (mode === 'measure') return `${Math.round(metres * FEET_PER_M)} ft (${Math.round(metres)} m)`;
-		return `${(sphere.getArea(geometry) / M2_PER_ACRE).toFixed(1)} acres, ${Math.round(metres * FEET_PER_M)} ft around`;
+		const acres = areaAcres(shapeOfFeature(loaded, feature));
+		return `${acres.toFixed(1)} acres, ${Math.round(metres * FEET_PER_M)} ft around`;
 	}
 
 	/** Each cell a pixel, north up. */

@@ -25,8 +25,11 @@
 			costDifference: Answer;
 			over: readonly { zone: string; amount: number }[];
 		}[];
+		plans: readonly { id: string; label: string; productName: string }[];
+		/** The plan as it goes on in each zone. */
+		seasons: readonly { zone: string; passes: readonly { id: string; rate: Answer }[]; totals: readonly Answer[] }[];
 	}
-	const { zones, chosen, compared }: Props = $props();
+	const { zones, chosen, compared, plans, seasons }: Props = $props();
 
 	let opinionsOf = $state<RateNutrient>('K2O');
 	const nutrients = $derived([...new Set(zones.flatMap(({ opinions }) => opinions.map(({ nutrient }) => nutrient)))]);
@@ -127,6 +130,46 @@
 			</table>
 		</div>
 	{/if}
+	{#if plans.length > 0 && chosen.length > 0}
+		<h3>The season by zone</h3>
+		<p class="soft small">
+			Each pass goes on as its nutrient is wanted in the zone; one that follows no chosen rate goes on evenly. What the
+			machine can set comes with the prescription.
+		</p>
+		<div class="scroll">
+			<table class="ledger" aria-label="Passes by zone">
+				<thead
+					><tr
+						><th>Pass</th>{#each seasons as { zone } (zone)}<th class="num">{zone}</th>{/each}</tr
+					></thead
+				>
+				<tbody>
+					{#each plans as { id, label, productName } (id)}
+						<tr>
+							<td><strong>{label}</strong> <span class="soft small">{productName}</span></td>
+							{#each seasons as { zone, passes } (zone)}
+								{@const found = passes.find((one) => one.id === id)}
+								<td class="num"
+									>{#if found}<Quantity answer={found.rate} />{:else}none{/if}</td
+								>
+							{/each}
+						</tr>
+					{/each}
+					{#each [...new Set(seasons.flatMap(({ totals }) => totals.map(({ label }) => label)))] as label (label)}
+						<tr class="total">
+							<td>{label} in all</td>
+							{#each seasons as { zone, totals } (zone)}
+								{@const total = totals.find((one) => one.label === label)}
+								<td class="num"
+									>{#if total}<Quantity answer={total} />{/if}</td
+								>
+							{/each}
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+	{/if}
 	{#if shown}
 		<div class="heads">
 			<h3>Second opinions by zone</h3>
@@ -166,6 +209,9 @@
 </section>
 
 <style>
+	.total td {
+		background: var(--paper-deep);
+	}
 	.scroll {
 		overflow-x: auto;
 	}

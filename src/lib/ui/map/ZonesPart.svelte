@@ -8,6 +8,7 @@
 	import type { GroundTold } from '../../../workers/ground-messages';
 	import { numberOrUndefined } from '../numbers';
 	import { post } from '../post';
+	import CornersForm from './CornersForm.svelte';
 	import { GroundRun } from './ground-run.svelte';
 	import type { MapMode } from './GroundMap.svelte';
 	import { rankNames } from './rank-names';
@@ -32,6 +33,7 @@
 	let square = $state('2.5');
 	let problem = $state('');
 	let proposed = $state.raw<Extract<GroundTold, { kind: 'zones' }> | undefined>();
+	let typing = $state<string | undefined>();
 	let renaming = $state<{ from: string; to: string } | undefined>();
 	const url = $derived(`/api/fields/${fieldId}/zones`);
 	const chosenLayers = $derived(layers.filter(({ id }) => used[id]));
@@ -89,6 +91,13 @@
 		problem = (await post(url, { label, zones: list.map(({ name, shape, facts }) => ({ name, shape, facts })) })) ?? '';
 	}
 
+	async function keepCorners(name: string, to: Shape): Promise<string | undefined> {
+		const list = zones.map((zone) => (zone.name === name ? { ...zone, shape: to } : zone));
+		await change(`Changed the corners of ${name}`, list);
+		if (!problem) typing = undefined;
+		return problem;
+	}
+
 	async function rename(): Promise<void> {
 		if (!renaming) return;
 		const { from, to } = renaming;
@@ -107,7 +116,7 @@
 		<p class="soft">None: the field is rated as one. Draw zones, take them from a file, or make them from a layer.</p>
 	{:else}
 		<ul>
-			{#each zones as { name, areaAcres } (name)}
+			{#each zones as { name, areaAcres, shape } (name)}
 				<li class:chosen={name === chosen}>
 					{#if renaming?.from === name}
 						<TextInput size="sm" labelText="Name of the zone" bind:value={renaming.to} />
@@ -117,6 +126,21 @@
 						<span class="soft">{formatNumber(areaAcres, 'ac')} ac</span>
 						<button type="button" class="plain small" aria-label={`What is known of ${name}`} onclick={() => edit(name)}
 							>What is known</button
+						>
+						<button
+							type="button"
+							class="plain small"
+							aria-label={`Mend ${name}`}
+							onclick={() => {
+								if (chosen !== name) choose(name);
+								setMode(mode === 'mend zone' && chosen === name ? 'look' : 'mend zone');
+							}}>{mode === 'mend zone' && chosen === name ? 'Leave off mending' : 'Mend'}</button
+						>
+						<button
+							type="button"
+							class="plain small"
+							aria-label={`Corners of ${name}`}
+							onclick={() => (typing = typing === name ? undefined : name)}>Corners</button
 						>
 						<button
 							type="button"
@@ -134,6 +158,9 @@
 								)}
 							aria-label={`Take ${name} out`}>Take out</button
 						>
+					{/if}
+					{#if typing === name}
+						<CornersForm shape={shape as Shape} keep={(to) => keepCorners(name, to)} />
 					{/if}
 				</li>
 			{/each}

@@ -35,6 +35,7 @@ export async function loadMapParts() {
 	]);
 	return {
 		Map: ol.Map,
+		Collection: ol.Collection,
 		View: ol.View,
 		VectorLayer: VectorLayer.default,
 		VectorSource: VectorSource.default,

@@ -1,6 +1,9 @@
 import type { RateNutrient } from '$core/schema-types';
 import { cautionsFor } from '$core/season/hazards';
+import { passRate } from '$core/season/pass-figures';
 import { productOf } from '$core/season/plan-context';
+import { seasonTotals } from '$core/season/season-totals';
+import { passesInZone } from '$core/zones/zone-passes';
 import { passNutrient } from '$core/season/pass-nutrients';
 import { formatNumber } from '$core/units/display';
 import { inSystem } from '$core/units/rate-units';
@@ -25,6 +28,8 @@ export const load: PageServerLoad = ({ params }) => {
 	const layers = listLayers(theBook(), field.id);
 	const advised = advice ? adviseZones(advice, zones, layers, library, today()) : [];
 	const chosen = advice?.chosen ?? [];
+	const nutrients = chosen.map(({ nutrient }) => nutrient);
+	const plans = (advice?.passes ?? []).map(({ plan }) => plan);
 	return {
 		fieldId: field.id,
 		year,
@@ -58,6 +63,27 @@ export const load: PageServerLoad = ({ params }) => {
 			}))
 		})),
 		chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
+		seasons: advised.map(({ zone, rates }) => {
+			const own = passesInZone(plans, (plan) => {
+				const [nutrient] = drivesOf(plan, productOf(plan, library.products), nutrients);
+				const rate = nutrient && rates.get(nutrient)!.rate;
+				const field = chosen.find((one) => one.nutrient === nutrient)?.rate.value;
+				return rate && rate.applies && field !== undefined ? { zone: rate.value, field } : undefined;
+			});
+			return {
+				zone: zone.name,
+				passes: own.map((plan) => ({
+					id: plan.id,
+					rate: inSystem(passRate(plan, productOf(plan, library.products)), units)
+				})),
+				totals: seasonTotals(own, library).map((total) => inSystem(total, units))
+			};
+		}),
+		plans: plans.map(({ id, label, product }) => ({
+			id,
+			label,
+			productName: library.products.find((card) => card.id === product)?.name ?? product
+		})),
 		compared: advice && zones.length > 0 ? compareZones(advice, advised, prices) : [],
 		passes: (advice?.passes ?? [])
 			.filter(({ doneOn }) => doneOn === null)
@@ -66,11 +92,7 @@ export const load: PageServerLoad = ({ params }) => {
 				return {
 					plan,
 					productName: product.name,
-					drives: drivesOf(
-						plan,
-						product,
-						chosen.map(({ nutrient }) => nutrient)
-					),
+					drives: drivesOf(plan, product, nutrients),
 					cautions: cautionsFor(product, plan, library.cautions)
 				};
 			})

@@ -10,6 +10,7 @@
 	import LayersPart from '$lib/ui/map/LayersPart.svelte';
 	import Legend from '$lib/ui/map/Legend.svelte';
 	import MapFile from '$lib/ui/map/MapFile.svelte';
+	import PointsPart from '$lib/ui/map/PointsPart.svelte';
 	import PrescriptionsPart from '$lib/ui/map/PrescriptionsPart.svelte';
 	import ZoneFactsForm from '$lib/ui/map/ZoneFactsForm.svelte';
 	import ZoneRates from '$lib/ui/map/ZoneRates.svelte';
@@ -26,6 +27,7 @@
 	let chosen = $state<string | undefined>();
 	let editing = $state<string | undefined>();
 	let measured = $state('');
+	let place = $state.raw<[number, number] | undefined>();
 	let problem = $state('');
 
 	/** What is on the map stands in the address, so that it can be linked to and gone back from. */
@@ -61,6 +63,15 @@
 	}
 
 	async function drawn(shape: Shape): Promise<void> {
+		if (mode === 'mend zone') {
+			const zones = data.zones.map(({ name, shape: own, facts }) => ({
+				name,
+				shape: name === chosen ? shape : own,
+				facts
+			}));
+			problem = (await post(`/api/fields/${data.fieldId}/zones`, { label: `Mended ${chosen}`, zones })) ?? '';
+			return;
+		}
 		if (mode === 'cut') {
 			const cut = await cutZone(
 				shape,
@@ -154,6 +165,7 @@
 					{mode}
 					{drawn}
 					measured={(text) => (measured = text)}
+					placed={(x, y) => (place = [x, y])}
 					pick={(name) => (chosen = name)}
 				/>
 			</div>
@@ -190,6 +202,14 @@
 				show={(id) => (layerId = id)}
 				setSurface={(made) => (surface = made)}
 			/>
+			<PointsPart
+				fieldId={data.fieldId}
+				{layer}
+				{mode}
+				{setMode}
+				{place}
+				made={(name) => (layerId = data.layers.find((one) => one.name === name)?.id)}
+			/>
 			<section aria-label="Take in a map file">
 				<h2>From a file</h2>
 				<MapFile fieldId={data.fieldId} hasBoundary={data.boundary !== undefined} />
@@ -204,7 +224,13 @@
 			<button type="button" class="plain" onclick={setGoals}>Set these goals</button>
 		</p>
 	{/if}
-	{#if data.zones.length > 0}<ZoneRates zones={data.rates} chosen={data.chosen} compared={data.compared} />{/if}
+	{#if data.zones.length > 0}<ZoneRates
+			zones={data.rates}
+			chosen={data.chosen}
+			compared={data.compared}
+			plans={data.plans}
+			seasons={data.seasons}
+		/>{/if}
 	<PrescriptionsPart
 		fieldId={data.fieldId}
 		year={data.year}
