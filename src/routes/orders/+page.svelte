@@ -18,22 +18,47 @@
 
 	const marked = $derived(data.fields.filter(({ id }) => chosen[id]));
 	const issued = $derived((marked.length > 0 ? marked : data.fields).flatMap(({ sheet }) => sheet ?? []));
-	const query = $derived(issued.map(({ id }) => `sheet=${id}`).join('&'));
+	/** Sheets of one PDF: more would take minutes to print, and their addresses would not fit. */
+	const IN_A_FILE = 100;
+	const files = $derived(
+		Array.from({ length: Math.ceil(issued.length / IN_A_FILE) }, (_file, at) => {
+			const part = issued.slice(at * IN_A_FILE, (at + 1) * IN_A_FILE);
+			const from = at * IN_A_FILE + 1;
+			return {
+				query: part.map(({ id }) => `sheet=${id}`).join('&'),
+				which: issued.length > IN_A_FILE ? `sheets ${from} to ${from + part.length - 1}` : `${issued.length} sheets`
+			};
+		})
+	);
 	const total = $derived([...data.lines, ...data.additives].reduce((sum, { cost = 0 }) => sum + cost, 0));
 	const unpriced = $derived(
 		[...data.lines, ...data.additives].filter(({ cost }) => cost === undefined).map(({ name }) => name)
 	);
 
+	/** So many sheets are issued before the page says how far it is, and may leave off. */
+	const AT_ONCE = 25;
+	let leaveOff = false;
+	let issuing = $state(false);
+
 	async function issue(): Promise<void> {
-		busy = true;
-		const { answer, problem: failed } = await ask<{ issued: unknown[]; left: typeof left }>('/api/sheets', {
-			year: data.year,
-			fields: marked.map(({ id }) => id)
-		});
-		busy = false;
-		problem = failed ?? '';
-		left = answer?.left ?? [];
-		if (answer) told = `${answer.issued.length} sheets issued.`;
+		const fields = marked.map(({ id }) => id);
+		busy = issuing = true;
+		leaveOff = false;
+		problem = '';
+		left = [];
+		let done = 0;
+		for (let at = 0; at < fields.length && !leaveOff && !problem; at += AT_ONCE) {
+			told = fields.length > AT_ONCE ? `${at} of ${fields.length} fields are done.` : '';
+			const { answer, problem: failed } = await ask<{ issued: unknown[]; left: typeof left }>('/api/sheets', {
+				year: data.year,
+				fields: fields.slice(at, at + AT_ONCE)
+			});
+			problem = failed ?? '';
+			left = [...left, ...(answer?.left ?? [])];
+			done += answer?.issued.length ?? 0;
+		}
+		busy = issuing = false;
+		told = done > 0 || !problem ? `${done} sheets issued.` : '';
 	}
 
 	async function setDealer(product: string, dealer: string): Promise<void> {
@@ -156,10 +181,11 @@
 				<Button size="small" kind="tertiary" disabled={busy || marked.length < 2} onclick={findMix}>
 					One mix for the chosen fields
 				</Button>
-				{#if issued.length > 0}
-					<a href={`/orders/work?${query}`} download>Work orders of {issued.length} sheets (PDF)</a>
-					<a href={`/orders/work?what=sheets&${query}`} download>{issued.length} sheets (PDF)</a>
-				{/if}
+				{#if issuing}<Button size="small" kind="ghost" onclick={() => (leaveOff = true)}>Leave off</Button>{/if}
+				{#each files as { query, which } (which)}
+					<a href={`/orders/work?${query}`} download>Work orders of {which} (PDF)</a>
+					<a href={`/orders/work?what=sheets&${query}`} download>{which} (PDF)</a>
+				{/each}
 			</div>
 			{#if data.preparedBy === ''}<p class="late">Say first who prepares the sheets, on any field’s sheet.</p>{/if}
 			{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
