@@ -276,11 +276,11 @@ test('a prescription: made, handed out in four kinds of files, read back the sam
 	await expect(made.getByRole('status')).toContainText('in the file');
 	const onDisk = info.outputPath(files[2]!.name);
 	writeFileSync(onDisk, files[2]!.buffer);
-	const log = execFileSync('npx', ['--no-install', 'tsx', 'demo/monitor.ts', onDisk], { encoding: 'utf8' });
-	await made.getByLabel(/^The monitor’s log/).setInputFiles(file('log.csv', log.replaceAll('lb/ac', 'kg/ha')));
+	const logged = execFileSync('npx', ['--no-install', 'tsx', 'demo/monitor.ts', onDisk], { encoding: 'utf8' });
+	await made.getByLabel(/^The monitor’s log/).setInputFiles(file('log.csv', logged.replaceAll('lb/ac', 'kg/ha')));
 	await expect(made.getByRole('status')).toContainText('log.csv is in kg/ha; the prescription is in lb/ac.');
 	await made.getByLabel('Applied on').fill('2027-04-06');
-	await made.getByLabel(/^The monitor’s log/).setInputFiles(file('log.csv', log));
+	await made.getByLabel(/^The monitor’s log/).setInputFiles(file('log.csv', logged));
 	await expect(made.getByRole('status')).toContainText(/\d+ logged points are booked; the pass is applied\./);
 	await expect(made).toContainText(/Applied .*2027.* over \d+ % of the ground/);
 	const applied = Number.parseFloat(
@@ -291,6 +291,12 @@ test('a prescription: made, handed out in four kinds of files, read back the sam
 	await expect(
 		page.getByRole('region', { name: 'All passes' }).getByRole('row', { name: /K before planting/ })
 	).toContainText('6 Apr');
+	await app.openField('Crow Acre', 'book');
+	const log = region(page, 'The monitor’s log: K before planting, by zone');
+	await expect(log.getByRole('row', { name: /^West/ })).toContainText(/240 lb\/ac/);
+	await app.openField('Crow Acre', 'sheet');
+	await expect(page.getByText('By prescription: West 240 lb/ac on')).toBeVisible();
+	await expect(page.getByRole('link', { name: 'ISO 11783-10 task data' })).toBeVisible();
 });
 
 test('the map of all fields: found by words, shown, opened from the list and by the mouse', async ({ page, app }) => {

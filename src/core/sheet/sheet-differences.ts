@@ -2,7 +2,7 @@ import type { SheetContent } from '../schema-types';
 import { placementText } from '../season/placement-text';
 import { formatQuantity } from '../units/display';
 import { inSystem } from '../units/rate-units';
-import { quantityText } from './sheet-table';
+import { prescriptionText, quantityText } from './sheet-table';
 
 /** In words what a sheet says otherwise than an earlier one of the field-year; none where both say the same. */
 export function sheetDifferences(before: SheetContent, after: SheetContent): string[] {
@@ -66,7 +66,11 @@ function passChanges(before: SheetContent, after: SheetContent): string[] {
 			Math.abs(old.pass.rate - one.pass.rate) > 1e-9 &&
 				`${quantityText(inSystem(one.rate, after.units))}, before ${quantityText(inSystem(old.rate, before.units))}`,
 			placementText(old.pass) !== placementText(one.pass) &&
-				`${placementText(one.pass)}, before ${placementText(old.pass)}`
+				`${placementText(one.pass)}, before ${placementText(old.pass)}`,
+			prescriptionText(old) !== prescriptionText(one) &&
+				(one.prescription
+					? `by prescription ${prescriptionText(one)}, before ${prescriptionText(old) || 'at one rate'}`
+					: 'no longer by prescription')
 		].filter(Boolean);
 		return parts.length > 0 ? [`${one.pass.label}: ${parts.join('; ')}.`] : [];
 	});

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { areaAcres } from '../../core/ground/shapes/geodesic-area';
 import { boundsOf, type Shape } from '../../core/ground/shapes/shape';
 import type { BookDocument, Pass } from '../../core/schema-types';
+import { sheetDifferences } from '../../core/sheet/sheet-differences';
 import { workOrders } from '../../core/sheet/work-orders';
 import { orderOf } from '../../core/supply/order';
 import { asApplied } from '../../core/zones/as-applied';
@@ -149,6 +150,11 @@ describe('a prescription', () => {
 		expect(workOrders(sheet).find(({ passes }) => passes.includes(line))!.cautions).toEqual(
 			expect.arrayContaining(content.cautions)
 		);
+		const even = draftSheet(made.fieldYear, advice, SETTINGS, new Map());
+		expect(sheetDifferences(even, sheet).join(' ')).toMatch(
+			/by prescription West .* lb\/ac on .* ac; East .*, before at one rate/
+		);
+		expect(sheetDifferences(sheet, even).join(' ')).toContain('no longer by prescription');
 		const paper = JSON.stringify(
 			workOrderDocument([
 				{ number: 1, issuedAt: '2026-11-23T00:00:00Z', content: sheet } as Parameters<

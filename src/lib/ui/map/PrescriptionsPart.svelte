@@ -9,6 +9,7 @@
 	import { numberOrUndefined } from '../numbers';
 	import { ask } from '../post';
 	import Quantity from '../Quantity.svelte';
+	import { PRESCRIPTION_FILES } from './prescription-files';
 	import { sendFile } from './send-file';
 
 	interface Props {
@@ -34,13 +35,6 @@
 		show: (id: string | undefined) => void;
 	}
 	const { fieldId, year, today, passes, prescriptions, shown, show }: Props = $props();
-
-	const KINDS = [
-		{ kind: 'geojson', text: 'GeoJSON' },
-		{ kind: 'shapefile', text: 'Shapefile' },
-		{ kind: 'task-data', text: 'ISO 11783-10 task data' },
-		{ kind: 'csv', text: 'CSV' }
-	] as const;
 
 	let passId = $state(untrack(() => passes[0]?.plan.id ?? ''));
 	const pass = $derived(passes.find(({ plan }) => plan.id === passId) ?? passes[0]);
@@ -232,7 +226,8 @@
 				</p>
 			{/if}
 			<p class="row files">
-				{#each KINDS as { kind, text } (kind)}<a href={`/prescriptions/${id}/${kind}`} download>{text}</a>{/each}
+				{#each PRESCRIPTION_FILES as { kind, text } (kind)}<a href={`/prescriptions/${id}/${kind}`} download>{text}</a
+					>{/each}
 				<button type="button" class="plain" onclick={() => show(id === shown ? undefined : id)}
 					>{id === shown ? 'Take it off the map' : 'Show it on the map'}</button
 				>

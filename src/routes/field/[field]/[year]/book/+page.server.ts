@@ -4,6 +4,7 @@ import { listEvents } from '$lib/server/stores/events';
 import { listPasses } from '$lib/server/stores/field-years';
 import { passView } from '$lib/server/pass-view';
 import { readSettings } from '$lib/server/stores/settings';
+import { listPrescriptions } from '$lib/server/stores/prescriptions';
 import { theBook } from '$lib/server/the-book';
 import type { PageServerLoad } from './$types';
 
@@ -25,6 +26,9 @@ export const load: PageServerLoad = ({ params }) => {
 			harvested: goal.harvested_yield
 		},
 		passes: passes.map((record) => passView(record, products, units)),
+		logs: (goal ? listPrescriptions(theBook(), goal.id) : []).flatMap(({ content, applied }) =>
+			applied.map((log) => ({ id: log.id, label: content.name, ...log.content }))
+		),
 		events: listEvents(theBook(), field.id, MOST_EVENTS)
 	};
 };

@@ -2,7 +2,7 @@
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { format, parseISO } from 'date-fns';
 	import { untrack } from 'svelte';
-	import { formatNumber } from '$core/units/display';
+	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { longDate } from '$lib/ui/dates';
 	import { numberOrUndefined } from '$lib/ui/numbers';
 	import { post } from '$lib/ui/post';
@@ -87,6 +87,34 @@
 				</table>
 			{/if}
 		</section>
+		{#each data.logs as { id, label, appliedOn, unit, zones, share } (id)}
+			<section class="section" aria-label={`The monitor’s log: ${label}`}>
+				<h2>By the monitor: {label}</h2>
+				<p class="soft">{longDate(appliedOn)}, over {Math.round(100 * share)} % of the ground.</p>
+				<table class="ledger log">
+					<thead
+						><tr
+							><th>Part</th><th class="num">Planned</th><th class="num">Applied</th><th class="num">Off by</th><th
+								class="num">Varies by</th
+							></tr
+						></thead
+					>
+					<tbody>
+						{#each zones as { zone, wanted, applied, variation, points } (zone)}
+							<tr>
+								<td>{zone}</td>
+								<td class="num">{formatQuantity(wanted, unit)}</td>
+								<td class="num">{points > 0 ? formatQuantity(applied, unit) : 'nothing logged'}</td>
+								<td class="num"
+									>{points > 0 && wanted > 0 ? formatQuantity((100 * (applied - wanted)) / wanted, '%') : ''}</td
+								>
+								<td class="num">{points > 0 ? formatQuantity(variation, '%') : ''}</td>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			</section>
+		{/each}
 	{/if}
 	<section class="section">
 		<h2>Changes on this field</h2>
@@ -114,6 +142,9 @@
 </div>
 
 <style>
+	.log {
+		max-width: 44rem;
+	}
 	.nutrient {
 		margin-right: 0.7rem;
 		white-space: nowrap;

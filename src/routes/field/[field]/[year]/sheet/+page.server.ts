@@ -2,7 +2,7 @@ import { draftSheet } from '$lib/server/draft-sheet';
 import { fieldYearOf } from '$lib/server/params';
 import { readSettings } from '$lib/server/stores/settings';
 import { listSheets } from '$lib/server/stores/sheets';
-import { newestPrescriptions } from '$lib/server/stores/prescriptions';
+import { listPrescriptions, newestPrescriptions } from '$lib/server/stores/prescriptions';
 import { theBook } from '$lib/server/the-book';
 import { sheetDifferences } from '$core/sheet/sheet-differences';
 import { sameAdvice } from '$core/sheet/same-advice';
@@ -20,6 +20,7 @@ export const load: PageServerLoad = ({ params }) => {
 		year,
 		draft,
 		settings,
+		maps: goal ? listPrescriptions(theBook(), goal.id).map(({ id, content }) => ({ id, name: content.name })) : [],
 		openChoices: advice ? advice.chosen.length === 0 : true,
 		sheets: sheets.map(({ id, number, issuedAt, content }, index) => ({
 			id,

@@ -2,6 +2,7 @@
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { longDate } from '$lib/ui/dates';
+	import { PRESCRIPTION_FILES } from '$lib/ui/map/prescription-files';
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
 	import { post } from '$lib/ui/post';
 	import SheetView from '$lib/ui/SheetView.svelte';
@@ -64,6 +65,23 @@
 							<ul class="changes small">
 								{#each changes as change (change)}<li>{change}</li>{/each}
 							</ul>{/if}
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+
+	{#if data.maps.length > 0}
+		<section class="no-print issued section">
+			<h2>Map files</h2>
+			<ul>
+				{#each data.maps as { id, name } (id)}
+					<li>
+						<a href={`/field/${data.fieldId}/${data.year}/zones?prescription=${id}`}>{name}</a>:
+						{#each PRESCRIPTION_FILES as { kind, text }, at (kind)}{at > 0 ? ', ' : ''}<a
+								href={`/prescriptions/${id}/${kind}`}
+								download>{text}</a
+							>{/each}
 					</li>
 				{/each}
 			</ul>
