@@ -250,6 +250,11 @@ test('a prescription: made, handed out in four kinds of files, read back the sam
 				.textContent())!
 		);
 	expect(await rateOf('West')).toBeGreaterThan(await rateOf('East'));
+	await page.getByRole('button', { name: 'Switch units' }).click();
+	// 240 lb/ac.
+	await expect(made.getByRole('row', { name: /^West/ })).toContainText('269 kg/ha');
+	await page.getByRole('button', { name: 'Switch units' }).click();
+	await expect(made.getByRole('row', { name: /^West/ })).toContainText('240 lb/ac');
 	const season = page.getByRole('table', { name: 'Passes by zone' });
 	await expect(season.getByRole('row', { name: /^K before planting/ })).toContainText(/24\d\.?\d* lb\/ac.*50/);
 	await expect(season.getByRole('row', { name: /^K2O in all/ })).toContainText(/145\.\d lb\/ac.*30\.\d lb\/ac/);

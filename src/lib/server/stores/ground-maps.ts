@@ -52,6 +52,13 @@ export function listLayers(db: Database, fieldId: string): LayerRecord[] {
 		}));
 }
 
+/** The points of a layer as the JSON that is kept; undefined where there is no such layer. */
+export function layerPoints(db: Database, fieldId: string, layerId: string): string | undefined {
+	return db
+		.prepare<[string, string], { points: string }>('SELECT points FROM ground_layer WHERE field_id = ? AND id = ?')
+		.get(fieldId, layerId)?.points;
+}
+
 /** Sets the boundary, and the area by it; null takes both away. */
 export function setBoundary(db: Database, fieldId: string, boundary: Shape | null): void {
 	act(db, { label: boundary ? 'Drew the boundary' : 'Took the boundary away', fieldId }, (writer) => {

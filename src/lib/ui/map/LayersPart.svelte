@@ -2,12 +2,13 @@
 <script lang="ts">
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
-	import type { GroundLayer } from '$core/schema-types';
+	import type { PlacedPoint } from '$core/schema-types';
 	import type { SurfaceMethod } from '$core/zones/surface';
 	import { formatNumber } from '$core/units/display';
 	import type { GroundTold, ShownSurface } from '../../../workers/ground-messages';
 	import { numberOrUndefined } from '../numbers';
 	import { post } from '../post';
+	import type { LayerHead } from './layer-points';
 	import { GroundRun } from './ground-run.svelte';
 	import VariogramChart from './VariogramChart.svelte';
 	import { onDestroy } from 'svelte';
@@ -15,13 +16,15 @@
 	interface Props {
 		fieldId: string;
 		boundary: Shape | undefined;
-		layers: readonly (GroundLayer & { id: string })[];
+		layers: readonly LayerHead[];
+		/** Of the layer that is shown. */
+		points: readonly PlacedPoint[];
 		shown: string | undefined;
 		surface: ShownSurface | undefined;
 		show: (id: string | undefined) => void;
 		setSurface: (surface: ShownSurface | undefined) => void;
 	}
-	const { fieldId, boundary, layers, shown, surface, show, setSurface }: Props = $props();
+	const { fieldId, boundary, layers, points, shown, surface, show, setSurface }: Props = $props();
 
 	let method = $state<SurfaceMethod>('kriging');
 	let cell = $state('10');
@@ -40,7 +43,7 @@
 			return void (problem = `The cell “${cell}” must be a number of metres from 2 to 200.`);
 		if (!boundary || !layer) return;
 		problem = '';
-		run.ask({ kind: 'surface', boundary: $state.snapshot(boundary) as Shape, cellM, method, points: layer.points });
+		run.ask({ kind: 'surface', boundary: $state.snapshot(boundary) as Shape, cellM, method, points: [...points] });
 	}
 
 	async function remove(id: string): Promise<void> {
@@ -70,7 +73,7 @@
 							show(one?.id);
 						}}
 					/>
-					{one ? `${one.name}, ${one.points.length} points` : 'none'}
+					{one ? `${one.name}, ${one.count} points` : 'none'}
 				</label>
 			{/each}
 		</fieldset>

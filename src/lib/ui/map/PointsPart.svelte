@@ -1,17 +1,19 @@
 <!-- Sample points set by hand: clicked on the map or typed, each with its value; they make a layer. -->
 <script lang="ts">
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
-	import type { GroundLayer, LayerQuantity, PlacedPoint } from '$core/schema-types';
+	import type { LayerQuantity, PlacedPoint } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { numberOrUndefined } from '../numbers';
 	import { post } from '../post';
 	import type { MapMode } from './GroundMap.svelte';
+	import type { LayerHead } from './layer-points';
 	import { QUANTITIES, usualUnit } from './quantities';
 
 	interface Props {
 		fieldId: string;
 		/** The layer that is on the map: points are added to it. */
-		layer: (GroundLayer & { id: string }) | undefined;
+		layer: LayerHead | undefined;
+		points: readonly PlacedPoint[];
 		mode: MapMode;
 		setMode: (mode: MapMode) => void;
 		/** Where the map was clicked last. */
@@ -19,7 +21,7 @@
 		/** A layer was made or changed, by its name. */
 		made: (name: string) => void;
 	}
-	const { fieldId, layer, mode, setMode, place, made }: Props = $props();
+	const { fieldId, layer, points, mode, setMode, place, made }: Props = $props();
 
 	const MOST_LISTED = 60;
 	let name = $state('Samples');
@@ -35,7 +37,7 @@
 		y = String(place[1]);
 	});
 
-	async function keep(points: PlacedPoint[]): Promise<void> {
+	async function keep(all: PlacedPoint[]): Promise<void> {
 		const kept = layer
 			? {
 					name: layer.name,
@@ -45,7 +47,7 @@
 				}
 			: { name: name.trim(), quantity, unit: usualUnit(quantity) };
 		if (kept.name === '') return void (problem = 'Give the layer a name, such as “P by sample”.');
-		problem = (await post(`/api/fields/${fieldId}/layers`, { layer: { ...kept, points } })) ?? '';
+		problem = (await post(`/api/fields/${fieldId}/layers`, { layer: { ...kept, points: all } })) ?? '';
 		if (!problem) made(kept.name);
 	}
 
@@ -60,7 +62,7 @@
 			][wrong]!;
 			return void (problem = `${label}: “${text}” must be a number.`);
 		}
-		await keep([...(layer?.points ?? []), point as PlacedPoint]);
+		await keep([...(layer ? points : []), point as PlacedPoint]);
 		if (!problem) value = '';
 	}
 </script>
@@ -93,19 +95,19 @@
 		>
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-	{#if layer && layer.points.length <= MOST_LISTED}
+	{#if layer && points.length > 0 && points.length <= MOST_LISTED}
 		<details>
 			<summary>Points of {layer.name}</summary>
 			<ol>
-				{#each layer.points as [px, py, pv], at (at)}
+				{#each points as [px, py, pv], at (at)}
 					<li>
 						{formatNumber(pv, 'ratio')} at {px}, {py}
-						{#if layer.points.length > 1}
+						{#if points.length > 1}
 							<button
 								type="button"
 								class="plain small"
 								aria-label={`Take point ${at + 1} out`}
-								onclick={() => keep(layer.points.filter((_point, other) => other !== at))}>Take out</button
+								onclick={() => keep(points.filter((_point, other) => other !== at))}>Take out</button
 							>
 						{/if}
 					</li>

@@ -5,6 +5,7 @@
 	import type { Answer } from '$core/figure/figure';
 	import type { AsApplied, Pass, Prescription, RateNutrient } from '$core/schema-types';
 	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { longDate } from '../dates';
 	import { numberOrUndefined } from '../numbers';
 	import { ask } from '../post';
@@ -16,6 +17,7 @@
 		fieldId: string;
 		year: number;
 		today: string;
+		units: UnitSystem;
 		/** Open passes with the nutrients that may drive them, the first as usual. */
 		passes: readonly {
 			plan: Pass;
@@ -34,7 +36,7 @@
 		shown: string | undefined;
 		show: (id: string | undefined) => void;
 	}
-	const { fieldId, year, today, passes, prescriptions, shown, show }: Props = $props();
+	const { fieldId, year, today, units, passes, prescriptions, shown, show }: Props = $props();
 
 	let passId = $state(untrack(() => passes[0]?.plan.id ?? ''));
 	const pass = $derived(passes.find(({ plan }) => plan.id === passId) ?? passes[0]);
@@ -52,8 +54,14 @@
 	let appliedOn = $state(untrack(() => today));
 	let busy = $state(false);
 
-	const usualStep = $derived(pass?.plan.unit === 'lb/ac' ? 5 : 0.1);
-	const usualMost = $derived(pass ? Math.ceil((pass.plan.rate * 2) / usualStep) * usualStep : 0);
+	/** In the units that are shown. */
+	const unit = $derived(pass ? unitInSystem(pass.plan.unit, units) : '');
+	const even = $derived(pass ? valueInSystem(pass.plan.rate, pass.plan.unit, units) : 0);
+	const usualStep = $derived(unit === 'lb/ac' || unit === 'kg/ha' || unit === 'L/ha' ? 5 : 0.1);
+	const usualMost = $derived(Math.ceil((even * 2) / usualStep) * usualStep);
+	const rateText = (rate: number, of: Pass['unit']) =>
+		formatQuantity(valueInSystem(rate, of, units), unitInSystem(of, units));
+	const areaText = (acres: number) => formatQuantity(valueInSystem(acres, 'ac', units), unitInSystem('ac', units));
 
 	function read(text: string, label: string, usual: number, lowest = 0): number {
 		if (text.trim() === '') return usual;
@@ -65,6 +73,10 @@
 
 	async function make(): Promise<void> {
 		if (!pass || !driver) return;
+		const { plan } = pass;
+		/** What was typed, in the unit of the pass; a thousandth is finer than any machine. */
+		const typed = (text: string, label: string, usual: number, lowest = 0) =>
+			Math.round(valueFromSystem(read(text, label, usual, lowest), plan.unit, units) * 1000) / 1000;
 		let action: unknown;
 		try {
 			const many = classes.trim() === '' ? undefined : Math.round(read(classes, 'Classes', 0, 1));
@@ -72,12 +84,12 @@
 				pass: pass.plan.id,
 				drivenBy: driver,
 				limits: {
-					least: read(least, 'Least', 0),
-					most: read(most, 'Most', usualMost),
-					step: read(step, 'Steps', usualStep, 0.1),
+					least: typed(least, 'Least', 0),
+					most: typed(most, 'Most', usualMost),
+					step: Math.max(0.1, typed(step, 'Steps', usualStep, 0.1)),
 					...(many === undefined ? {} : { classes: many })
 				},
-				outside: read(outside, 'Outside', 0),
+				outside: typed(outside, 'Outside', 0),
 				...(by === 'cell' ? { cellM: read(cell, 'Cells', 15, 2) } : {})
 			};
 		} catch (error) {
@@ -154,20 +166,20 @@
 				<SelectItem value="cell" text="cells, from the layers" />
 			</Select>
 			{#if by === 'cell'}<TextInput size="sm" labelText="Cells of, m" bind:value={cell} />{/if}
-			<TextInput size="sm" labelText={`Least, ${pass.plan.unit}`} bind:value={least} />
+			<TextInput size="sm" labelText={`Least, ${unit}`} bind:value={least} />
 			<TextInput
 				size="sm"
-				labelText={`Most, ${pass.plan.unit}`}
+				labelText={`Most, ${unit}`}
 				placeholder={formatNumber(usualMost, 'ratio')}
 				bind:value={most}
 			/>
 			<TextInput size="sm" labelText="In steps of" placeholder={String(usualStep)} bind:value={step} />
 			<TextInput size="sm" labelText="At most so many rates" placeholder="any" bind:value={classes} />
-			<TextInput size="sm" labelText={`Outside, ${pass.plan.unit}`} placeholder="0" bind:value={outside} />
+			<TextInput size="sm" labelText={`Outside, ${unit}`} placeholder="0" bind:value={outside} />
 		</div>
 		<p class="soft small">
-			The pass puts on {formatQuantity(pass.plan.rate, pass.plan.unit)} for the whole field; each zone gets as much more or
-			less as its own rate of {driver} is to the field’s.
+			The pass puts on {formatQuantity(even, unit)} for the whole field; each zone gets as much more or less as its own rate
+			of {driver} is to the field’s.
 		</p>
 		{#each pass.cautions as caution (caution)}<p class="caution small">▲ {caution}</p>{/each}
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
@@ -184,7 +196,7 @@
 				<table class="ledger">
 					<thead
 						><tr
-							><th>Part</th><th class="num">Acres</th><th class="num">Rate</th>{#if applied.length > 0}<th class="num"
+							><th>Part</th><th class="num">Ground</th><th class="num">Rate</th>{#if applied.length > 0}<th class="num"
 									>Went on</th
 								><th class="num">Varies by</th>{/if}</tr
 						></thead
@@ -194,17 +206,15 @@
 							{@const log = applied.at(-1)?.zones.find((one) => one.zone === zone)}
 							<tr>
 								<td>{zone}</td>
-								<td class="num">{formatNumber(areaAcres, 'ac')}</td>
+								<td class="num">{areaText(areaAcres)}</td>
 								<td class="num">
-									<strong>{formatQuantity(rate, content.unit)}</strong>
+									<strong>{rateText(rate, content.unit)}</strong>
 									{#if wanted !== undefined && Math.abs(wanted - rate) > (content.limits?.step ?? 0)}
-										<div class="small late">{formatQuantity(wanted, content.unit)} wanted</div>
+										<div class="small late">{rateText(wanted, content.unit)} wanted</div>
 									{/if}
 								</td>
 								{#if applied.length > 0}
-									<td class="num"
-										>{log && log.points > 0 ? formatQuantity(log.applied, content.unit) : 'nothing logged'}</td
-									>
+									<td class="num">{log && log.points > 0 ? rateText(log.applied, content.unit) : 'nothing logged'}</td>
 									<td class="num">{log && log.points > 0 ? `${formatNumber(log.variation, '%')} %` : ''}</td>
 								{/if}
 							</tr>
@@ -215,7 +225,7 @@
 			<p>
 				In all <strong><Quantity answer={total} /></strong>; at one rate {amount(flat)}{#if cost !== undefined}, which
 					{cost < 0 ? `saves ${formatQuantity(-cost, '$')}` : `costs ${formatQuantity(cost, '$')} more`}{/if}. Outside:
-				{formatQuantity(content.outside, content.unit)}.
+				{rateText(content.outside, content.unit)}.
 			</p>
 			{#if applied.length > 0}
 				{@const last = applied.at(-1)!}

@@ -4,6 +4,7 @@
 	import type { Answer } from '$core/figure/figure';
 	import type { RateNutrient } from '$core/schema-types';
 	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import Quantity from '../Quantity.svelte';
 
 	interface ZoneRow {
@@ -16,6 +17,7 @@
 		opinions: readonly { nutrient: RateNutrient; school: string; rate: Answer }[];
 	}
 	interface Props {
+		units: UnitSystem;
 		zones: readonly ZoneRow[];
 		chosen: readonly { nutrient: RateNutrient; rate: Answer }[];
 		compared: readonly {
@@ -29,7 +31,7 @@
 		/** The plan as it goes on in each zone. */
 		seasons: readonly { zone: string; passes: readonly { id: string; rate: Answer }[]; totals: readonly Answer[] }[];
 	}
-	const { zones, chosen, compared, plans, seasons }: Props = $props();
+	const { zones, chosen, compared, plans, seasons, units }: Props = $props();
 
 	let opinionsOf = $state<RateNutrient>('K2O');
 	const nutrients = $derived([...new Set(zones.flatMap(({ opinions }) => opinions.map(({ nutrient }) => nutrient)))]);
@@ -41,6 +43,9 @@
 			)
 		)
 	]);
+	const area = (acres: number) => formatNumber(valueInSystem(acres, 'ac', units), 'ac');
+	const rateText = (rate: number, of: string) =>
+		formatQuantity(valueInSystem(rate, of, units), unitInSystem(of, units));
 	const title = (nutrient: RateNutrient) => (nutrient === 'lime' ? 'Lime' : nutrient);
 	const notes = $derived([...new Set(zones.flatMap((zone) => zone.notes))]);
 </script>
@@ -55,7 +60,7 @@
 				<thead>
 					<tr>
 						<th>Zone</th>
-						<th class="num">Acres</th>
+						<th class="num">{units === 'us' ? 'Acres' : 'Hectares'}</th>
 						<th>Holds in it</th>
 						{#each chosen as { nutrient } (nutrient)}<th class="num">{title(nutrient)}</th>{/each}
 					</tr>
@@ -64,7 +69,7 @@
 					{#each zones as { name, areaAcres, holds, rates } (name)}
 						<tr>
 							<td><strong>{name}</strong></td>
-							<td class="num">{formatNumber(areaAcres, 'ac')}</td>
+							<td class="num">{area(areaAcres)}</td>
 							<td class="soft small">{holds || 'as the field'}</td>
 							{#each rates as { nutrient, rate } (nutrient)}
 								<td class="num">
@@ -75,12 +80,7 @@
 					{/each}
 					<tr class="flat">
 						<td>Whole field</td>
-						<td class="num"
-							>{formatNumber(
-								zones.reduce((sum, zone) => sum + zone.areaAcres, 0),
-								'ac'
-							)}</td
-						>
+						<td class="num">{area(zones.reduce((sum, zone) => sum + zone.areaAcres, 0))}</td>
 						<td class="soft small">its own sample and goal</td>
 						{#each chosen as { nutrient, rate } (nutrient)}<td class="num"><Quantity answer={rate} /></td>{/each}
 					</tr>
@@ -120,7 +120,7 @@
 									.map(({ zone, amount }) =>
 										Math.abs(amount) < 0.05
 											? `right in ${zone}`
-											: `${formatQuantity(Math.abs(amount), nutrient === 'lime' ? 'short ton/ac' : 'lb/ac')} too ${amount > 0 ? 'much' : 'little'} in ${zone}`
+											: `${rateText(Math.abs(amount), nutrient === 'lime' ? 'short ton/ac' : 'lb/ac')} too ${amount > 0 ? 'much' : 'little'} in ${zone}`
 									)
 									.join('; ')}
 							</td>

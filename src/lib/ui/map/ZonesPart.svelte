@@ -3,12 +3,13 @@
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { onDestroy } from 'svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
-	import type { GroundLayer, Zone } from '$core/schema-types';
+	import type { PlacedPoint, Zone } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import type { GroundTold } from '../../../workers/ground-messages';
 	import { numberOrUndefined } from '../numbers';
 	import { post } from '../post';
 	import CornersForm from './CornersForm.svelte';
+	import { pointsOf, type LayerHead } from './layer-points';
 	import { GroundRun } from './ground-run.svelte';
 	import type { MapMode } from './GroundMap.svelte';
 	import { rankNames } from './rank-names';
@@ -16,7 +17,7 @@
 	interface Props {
 		fieldId: string;
 		boundary: Shape | undefined;
-		layers: readonly (GroundLayer & { id: string })[];
+		layers: readonly LayerHead[];
 		zones: readonly (Zone & { areaAcres: number })[];
 		chosen: string | undefined;
 		mode: MapMode;
@@ -44,7 +45,7 @@
 	});
 	onDestroy(() => run.stop());
 
-	function propose(): void {
+	async function propose(): Promise<void> {
 		const cellM = numberOrUndefined(cell);
 		const leastAcres = numberOrUndefined(least);
 		if (cellM === undefined || cellM < 2 || cellM > 200)
@@ -54,13 +55,20 @@
 		if (!boundary) return;
 		problem = '';
 		proposed = undefined;
+		let known: PlacedPoint[][];
+		try {
+			known = await Promise.all(chosenLayers.map(({ id }) => pointsOf(fieldId, id)));
+		} catch (error) {
+			problem = (error as Error).message;
+			return;
+		}
 		run.ask({
 			kind: 'zones',
 			boundary: $state.snapshot(boundary) as Shape,
 			cellM,
 			leastAcres,
 			zones: count === '' ? undefined : Number(count),
-			layers: chosenLayers.map(({ points }) => points)
+			layers: known
 		});
 	}
 

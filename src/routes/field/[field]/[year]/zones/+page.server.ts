@@ -38,7 +38,15 @@ export const load: PageServerLoad = ({ params }) => {
 		acres: field.area_ac ?? undefined,
 		yieldGoal: goal?.yield_goal,
 		zones,
-		layers,
+		// The points of a layer are many: the page asks for those it shows.
+		layers: layers.map(({ id, name, quantity, unit, takenOn, points }) => ({
+			id,
+			name,
+			quantity,
+			unit,
+			takenOn,
+			count: points.length
+		})),
 		means: Object.fromEntries(advised.map(({ zone, means }) => [zone.name, means])),
 		rates: advised.map(({ zone, values, answer, rates, notes }) => ({
 			name: zone.name,

@@ -3,10 +3,13 @@
 	import { page } from '$app/state';
 	import { Button } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
-	import type { ZoneFacts } from '$core/schema-types';
+	import type { PlacedPoint, ZoneFacts } from '$core/schema-types';
+	import { formatNumber } from '$core/units/display';
+	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import BoundaryPart from '$lib/ui/map/BoundaryPart.svelte';
 	import { cutZone } from '$lib/ui/map/cut-zone';
 	import GroundMap, { type MapMode } from '$lib/ui/map/GroundMap.svelte';
+	import { pointsOf } from '$lib/ui/map/layer-points';
 	import LayersPart from '$lib/ui/map/LayersPart.svelte';
 	import Legend from '$lib/ui/map/Legend.svelte';
 	import MapFile from '$lib/ui/map/MapFile.svelte';
@@ -34,12 +37,29 @@
 	const shownPrescription = $derived(page.url.searchParams.get('prescription') ?? undefined);
 	const prescription = $derived(data.prescriptions.find(({ id }) => id === shownPrescription));
 	const layer = $derived(data.layers.find(({ id }) => id === layerId));
+	/** Of the layer that is on the map, once they are here. */
+	let points = $state.raw<readonly PlacedPoint[]>([]);
+	$effect(() => {
+		const id = layer?.id;
+		points = [];
+		if (id === undefined) return;
+		pointsOf(data.fieldId, id).then(
+			(found) => {
+				if (layer?.id === id) points = found;
+			},
+			(failed: Error) => (problem = failed.message)
+		);
+	});
+	function rateText(rate: number, unit: string): string {
+		const { units } = data.settings;
+		return formatNumber(valueInSystem(rate, unit, units), unitInSystem(unit, units));
+	}
 	const areas = $derived.by(() => {
 		if (prescription) {
 			const rates = prescription.content.parts.map(({ rate }) => rate);
 			const [low, high] = [Math.min(...rates), Math.max(...rates)];
 			return prescription.content.parts.map(({ zone, rate, shape }) => ({
-				name: `${zone}: ${rate}`,
+				name: `${zone}: ${rateText(rate, prescription.content.unit)}`,
 				shape: shape as Shape,
 				share: high === low ? 0.5 : (rate - low) / (high - low)
 			}));
@@ -159,7 +179,7 @@
 					name={data.name}
 					boundary={data.boundary}
 					{areas}
-					points={surface || !layer ? [] : layer.points}
+					points={surface || !layer ? [] : points}
 					{surface}
 					{chosen}
 					{mode}
@@ -169,12 +189,12 @@
 					pick={(name) => (chosen = name)}
 				/>
 			</div>
-			{#if layer}
+			{#if layer && points.length > 0}
 				<div class="legend">
 					<Legend
 						title={surface ? `${layer.name}, surface` : layer.name}
 						unit={layer.unit}
-						values={surface?.values ?? layer.points.map(([, , value]) => value)}
+						values={surface?.values ?? points.map(([, , value]) => value)}
 					/>
 				</div>
 			{/if}
@@ -198,6 +218,7 @@
 				boundary={data.boundary}
 				layers={data.layers}
 				shown={layerId}
+				{points}
 				{surface}
 				show={(id) => (layerId = id)}
 				setSurface={(made) => (surface = made)}
@@ -205,6 +226,7 @@
 			<PointsPart
 				fieldId={data.fieldId}
 				{layer}
+				{points}
 				{mode}
 				{setMode}
 				{place}
@@ -228,6 +250,7 @@
 			zones={data.rates}
 			chosen={data.chosen}
 			compared={data.compared}
+			units={data.settings.units}
 			plans={data.plans}
 			seasons={data.seasons}
 		/>{/if}
@@ -235,6 +258,7 @@
 		fieldId={data.fieldId}
 		year={data.year}
 		today={data.today}
+		units={data.settings.units}
 		passes={data.passes}
 		prescriptions={data.prescriptions}
 		shown={shownPrescription}
