@@ -164,6 +164,12 @@ describe('a prescription', () => {
 		);
 		expect(paper).toContain('by prescription');
 		expect(() => db.prepare('UPDATE prescription SET made_at = 1').run()).toThrow('a prescription is frozen');
+		// Another rate of the pass, and the prescription is void until it is made anew.
+		changePasses(db, advice.goal, 'More', [pass.id], [{ ...pass, rate: pass.rate + 10 }]);
+		const moved = ground().advice.passes.find(({ plan }) => plan.label === pass.label)!.plan;
+		expect(newestPrescriptions(db, advice.goal.id).get(moved.id)).toBeUndefined();
+		undo(db, undoable(db, id)!.id);
+		expect(newestPrescriptions(db, advice.goal.id).get(pass.id)).toBeDefined();
 		const record = findPrescription(db, prescription)!;
 		const logged = content.parts.map(({ shape, rate }) => {
 			const [x, y, right, top] = boundsOf([shape as Shape])!;

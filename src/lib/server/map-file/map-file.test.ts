@@ -155,6 +155,7 @@ describe('what cannot be read is refused in words, and memory stays bounded', ()
 			utf8('longitude,latitude,v\n500123,4512345,2\n'),
 			'line 2: 500123, 4512345 is no longitude and latitude in degrees'
 		],
+		['too much XML', utf8(`<kml>${' '.repeat(9 * 1024 * 1024)}</kml>`), 'holds more than 8 MB of XML'],
 		['a broken zip', Uint8Array.from([0x50, 0x4b, 3, 4, 9, 9]), 'is a broken zip'],
 		['a cut GeoTIFF', Uint8Array.from([0x49, 0x49, 0x2a, 0, 8, 0, 0, 0]), 'is no GeoTIFF that can be read'],
 		['a zip bomb', huge(), 'unpacks to more than 60 MB'],

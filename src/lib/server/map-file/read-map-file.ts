@@ -6,6 +6,7 @@ import { contentOf } from './content-of-geojson';
 import { openZip } from './open-zip';
 import { readGeoTiff } from './read-geotiff';
 import { readPointCsv } from './read-point-csv';
+import { xmlText } from './xml-text';
 import { readShapefile } from './read-shapefile';
 import type { MapContent } from './map-content';
 
@@ -22,7 +23,7 @@ export async function readMapFile(name: string, bytes: Uint8Array): Promise<MapC
 	const text = new TextDecoder('utf-8').decode(bytes).replace(/^\uFEFF/, '');
 	const start = text.trimStart();
 	if (start.startsWith('{')) return readGeoJson(name, text);
-	if (start.startsWith('<')) return readKml(name, text);
+	if (start.startsWith('<')) return readKml(name, xmlText(name, bytes));
 	return readPointCsv(name, text);
 }
 
@@ -35,7 +36,7 @@ function readZip(name: string, files: Record<string, Uint8Array>): MapContent {
 	const shp = names.find((one) => /\.shp$/i.test(one));
 	if (shp) return readShapefile(name, shp, files);
 	const kmlName = names.find((one) => /\.kml$/i.test(one));
-	if (kmlName) return readKml(name, new TextDecoder().decode(files[kmlName]));
+	if (kmlName) return readKml(name, xmlText(name, files[kmlName]!));
 	throw new ActionError(`${name} holds no .shp and no .kml. Zip the .shp, .shx, .dbf and .prj together.`);
 }
 

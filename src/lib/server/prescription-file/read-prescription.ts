@@ -7,6 +7,7 @@ import type { Shape } from '../../../core/ground/shapes/shape';
 import type { Prescription, PrescriptionPart } from '../../../core/schema-types';
 import { ActionError } from '../book/action-error';
 import { openZip } from '../map-file/open-zip';
+import { xmlText } from '../map-file/xml-text';
 import { readMapFile } from '../map-file/read-map-file';
 import { rateOfTask } from './task-rate';
 
@@ -37,10 +38,10 @@ async function partsIn(name: string, bytes: Uint8Array, unit: Prescription['unit
 	if (bytes[0] === 0x50 && bytes[1] === 0x4b) {
 		const files = openZip(name, bytes);
 		const task = Object.keys(files).find((one) => /taskdata\.xml$/i.test(one));
-		if (task) return fromTaskData(name, new TextDecoder().decode(files[task]), unit);
+		if (task) return fromTaskData(name, xmlText(name, files[task]!), unit);
 	}
 	const text = new TextDecoder().decode(bytes.subarray(0, 200));
-	if (/<ISO11783_TaskData/i.test(text)) return fromTaskData(name, new TextDecoder().decode(bytes), unit);
+	if (/<ISO11783_TaskData/i.test(text)) return fromTaskData(name, xmlText(name, bytes), unit);
 	if (/^\uFEFF?"?zone"?,/i.test(text)) return fromTable(name, new TextDecoder().decode(bytes));
 	const { shapes } = await readMapFile(name, bytes);
 	const outside = text.trimStart().startsWith('{')

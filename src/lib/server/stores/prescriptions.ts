@@ -32,13 +32,13 @@ export function listPrescriptions(db: Database, fieldYearId: string): Prescripti
 		.map((row) => recordOf(db, row));
 }
 
-/** The newest prescription of each pass of a field-year, by the pass; one whose unit or product the pass no longer has is void. */
+/** The newest prescription of each pass of a field-year, by the pass; one that was made for another rate, unit or product is void. */
 export function newestPrescriptions(db: Database, fieldYearId: string): Map<string, Prescription> {
 	const rows = db
 		.prepare<[string], { pass: string; content: string }>(
 			`SELECT a.id AS pass, p.content FROM prescription p JOIN pass a ON a.id = p.content ->> '$.pass'
 			WHERE p.field_year_id = ? AND a.plan ->> '$.unit' = p.content ->> '$.unit'
-				AND a.plan ->> '$.product' = p.content ->> '$.product.id'
+				AND a.plan ->> '$.product' = p.content ->> '$.product.id' AND a.plan ->> '$.rate' = p.content ->> '$.flat'
 			ORDER BY p.rowid`
 		)
 		.all(fieldYearId);

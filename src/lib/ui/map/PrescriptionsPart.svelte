@@ -59,6 +59,11 @@
 	const even = $derived(pass ? valueInSystem(pass.plan.rate, pass.plan.unit, units) : 0);
 	const usualStep = $derived(unit === 'lb/ac' || unit === 'kg/ha' || unit === 'L/ha' ? 5 : 0.1);
 	const usualMost = $derived(Math.ceil((even * 2) / usualStep) * usualStep);
+	/** Whether the pass is no longer the one that a prescription was made for; an applied pass is past changing. */
+	function changedSince({ pass: of, flat, product, unit: own }: Prescription): boolean {
+		const now = passes.find(({ plan }) => plan.id === of)?.plan;
+		return now !== undefined && (now.rate !== flat || now.product !== product.id || now.unit !== own);
+	}
 	const rateText = (rate: number, of: Pass['unit']) =>
 		formatQuantity(valueInSystem(rate, of, units), unitInSystem(of, units));
 	const areaText = (acres: number) => formatQuantity(valueInSystem(acres, 'ac', units), unitInSystem('ac', units));
@@ -192,6 +197,7 @@
 			<p class="soft small">
 				{content.product.name}, made {longDate(content.madeOn)}{content.preparedBy ? ` by ${content.preparedBy}` : ''}.
 			</p>
+			{#if changedSince(content)}<p class="late">▲ The pass was changed since: make the prescription anew.</p>{/if}
 			<div class="scroll">
 				<table class="ledger">
 					<thead
