@@ -3,6 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { longDate } from '$lib/ui/dates';
 	import { post } from '$lib/ui/post';
+	import { sendFile } from '$lib/ui/send-file';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -14,20 +15,10 @@
 		if (!file) return;
 		problem = '';
 		reading = file.name;
-		try {
-			const response = await fetch('/api/imports', {
-				method: 'POST',
-				headers: { 'content-type': 'application/octet-stream', 'x-file-name': encodeURIComponent(file.name) },
-				body: file
-			});
-			const answer = (await response.json().catch(() => ({}))) as { id?: string; message?: string };
-			if (response.ok && answer.id) await goto(`/import/${answer.id}`);
-			else problem = answer.message ?? `${file.name} could not be read.`;
-		} catch {
-			problem = 'The program does not answer; nothing was read. Is it still running?';
-		} finally {
-			reading = '';
-		}
+		const { answer, problem: failed } = await sendFile<{ id: string }>('/api/imports', file, false);
+		reading = '';
+		if (answer) await goto(`/import/${answer.id}`);
+		else problem = failed;
 	}
 
 	async function discard(id: string): Promise<void> {

@@ -6,7 +6,7 @@
 	import { formatNumber } from '$core/units/display';
 	import { post } from '../post';
 	import { guessQuantity, QUANTITIES, usualUnit } from './quantities';
-	import { sendFile } from './send-file';
+	import { sendFile } from '../send-file';
 
 	interface Props {
 		fieldId: string;

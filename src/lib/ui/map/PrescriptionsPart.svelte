@@ -11,7 +11,7 @@
 	import { ask } from '../post';
 	import Quantity from '../Quantity.svelte';
 	import { PRESCRIPTION_FILES } from './prescription-files';
-	import { sendFile } from './send-file';
+	import { sendFile } from '../send-file';
 
 	interface Props {
 		fieldId: string;
