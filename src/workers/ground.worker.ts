@@ -6,7 +6,7 @@ import { mergeSlivers } from '$core/zones/merge-slivers';
 import { LEAST_TO_KRIGE, MOST_TO_KRIGE, surfaceOf, type Surface } from '$core/zones/surface';
 import { coarser } from '$core/zones/thin-points';
 import { zoneShapes } from '$core/zones/zone-shapes';
-import { HA_PER_ACRE } from '$core/units/factors';
+import { M2_PER_ACRE } from '$core/units/factors';
 import type { GroundMessage, GroundTold } from './ground-messages';
 
 self.onmessage = ({ data }: MessageEvent<GroundMessage>) => {
@@ -40,7 +40,7 @@ function answer(message: GroundMessage): GroundTold {
 	});
 	const { counts, suggested } = zoneCounts(layers, grid);
 	const zones = groupCells(layers, grid, message.zones ?? suggested);
-	const leastCells = Math.ceil((message.leastAcres * HA_PER_ACRE * 10_000) / cellM ** 2);
+	const leastCells = Math.ceil((message.leastAcres * M2_PER_ACRE) / cellM ** 2);
 	const shapes = zoneShapes(mergeSlivers(zones, grid, leastCells), grid, boundary);
 	return { id, kind: 'zones', shapes: [...shapes.values()], counts, suggested };
 }

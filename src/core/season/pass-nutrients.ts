@@ -2,6 +2,20 @@ import { figure, type Figure } from '../figure/figure';
 import type { Nutrient, Pass, Product } from '../schema-types';
 import { LB_PER_SHORT_TON } from '../units/factors';
 
+/** Every nutrient that a product's card may hold, in the order in which they are read. */
+export const NUTRIENTS = [
+	'N',
+	'P2O5',
+	'K2O',
+	'S',
+	'Mg',
+	'Ca',
+	'B',
+	'Zn',
+	'Mn',
+	'Cu'
+] as const satisfies readonly Nutrient[];
+
 /** Pounds of a nutrient per acre that a pass puts on: product x percent / 100. */
 export function passNutrient(pass: Pick<Pass, 'rate' | 'unit'>, product: Product, nutrient: Nutrient): number {
 	return poundsPerAcre(pass, product) * fractionOf(product, nutrient);

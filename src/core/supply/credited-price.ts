@@ -3,20 +3,6 @@ import type { Nutrient, Product } from '../schema-types';
 import { nutrientContent } from '../season/pass-nutrients';
 import { LB_PER_SHORT_TON } from '../units/factors';
 
-/** Nutrients that a price list may hold. */
-export const PRICED_NUTRIENTS = [
-	'N',
-	'P2O5',
-	'K2O',
-	'S',
-	'Mg',
-	'Ca',
-	'B',
-	'Zn',
-	'Mn',
-	'Cu'
-] as const satisfies readonly Nutrient[];
-
 /**
  * Dollars per pound of one nutrient in a product, credited for all else it carries: (price of a ton - value of the other
  * nutrients) / pounds of the nutrient in a ton.

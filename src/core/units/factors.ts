@@ -4,6 +4,8 @@
 export const KG_PER_LB = 0.45359237;
 /** Hectares in an international acre: 4046.8564224 m2, exact by definition. */
 export const HA_PER_ACRE = 0.40468564224;
+/** Square metres in an international acre. */
+export const M2_PER_ACRE = HA_PER_ACRE * 10_000;
 /** Litres in a US gallon: 231 in3, exact by definition. */
 export const L_PER_GAL = 3.785411784;
 /** Grams in a pound, from the same definition. */

@@ -10,17 +10,7 @@ const TOTAL_UNIT: Record<Prescription['unit'], string> = {
 /** Product of a prescription: rate x acres over its parts. */
 export function prescriptionTotal({ product, unit, parts }: Prescription): Figure {
 	const inputs = parts.map(({ zone, rate, areaAcres }) =>
-		figure({
-			label: zone,
-			value: rate * areaAcres,
-			unit: TOTAL_UNIT[unit],
-			formula: 'rate x acres',
-			inputs: [
-				figure({ label: 'rate', value: rate, unit, basis: 'adviser' }),
-				figure({ label: 'acres', value: areaAcres, unit: 'ac', basis: 'measured' })
-			],
-			basis: 'adviser'
-		})
+		amountOn(zone, figure({ label: 'rate', value: rate, unit, basis: 'adviser' }), areaAcres, unit)
 	);
 	return figure({
 		label: `${product.name} by this prescription`,
@@ -37,15 +27,16 @@ export function flatTotal({ product, unit, parts, flat }: Prescription): Answer 
 	const label = `${product.name} at one rate`;
 	if (flat === undefined) return notApplicable(label, 'no even rate stands beside it', '');
 	const acres = parts.reduce((sum, { areaAcres }) => sum + areaAcres, 0);
+	return amountOn(label, figure({ label: 'even rate', value: flat, unit, basis: 'adviser' }), acres, unit);
+}
+
+function amountOn(label: string, rate: Figure, acres: number, unit: Prescription['unit']): Figure {
 	return figure({
 		label,
-		value: flat * acres,
+		value: rate.value * acres,
 		unit: TOTAL_UNIT[unit],
 		formula: 'rate x acres',
-		inputs: [
-			figure({ label: 'even rate', value: flat, unit, basis: 'adviser' }),
-			figure({ label: 'acres', value: acres, unit: 'ac', basis: 'measured' })
-		],
+		inputs: [rate, figure({ label: 'acres', value: acres, unit: 'ac', basis: 'measured' })],
 		basis: 'adviser'
 	});
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
-	import type { Nutrient } from '$core/schema-types';
+	import { NUTRIENTS } from '$core/season/pass-nutrients';
 	import { formatNumber } from '$core/units/display';
 	import { ask, post } from '$lib/ui/post';
 	import ProductForm from '$lib/ui/supply/ProductForm.svelte';
@@ -11,7 +11,6 @@
 	let words = $state('');
 	let problem = $state('');
 	let told = $state('');
-	const NUTRIENTS: Nutrient[] = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'];
 
 	const shown = $derived(
 		data.products.filter(({ name }) =>

@@ -1,11 +1,10 @@
 import type { Position } from 'geojson';
 import geographiclib from 'geographiclib-geodesic';
-import { HA_PER_ACRE } from '../../units/factors';
+import { M2_PER_ACRE } from '../../units/factors';
 import { partsOf, type Shape } from './shape';
 
 // The package is CommonJS: it has one export, which holds the rest.
 const { Geodesic, PolygonArea } = geographiclib;
-const M2_PER_ACRE = HA_PER_ACRE * 10_000;
 
 /**
  * Area of a shape on the WGS 84 ellipsoid, acres; holes are taken off.

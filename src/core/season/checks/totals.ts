@@ -1,5 +1,6 @@
 import type { Nutrient } from '../../schema-types';
 import { formatNumber } from '../../units/display';
+import { NUTRIENTS } from '../pass-nutrients';
 import { carried } from '../propose-programme';
 import type { SeasonCheck } from './check';
 
@@ -10,22 +11,20 @@ const MICRONUTRIENTS: ReadonlySet<Nutrient> = new Set(['B', 'Zn', 'Mn', 'Cu']);
 
 /** What the passes put on against what was chosen. */
 export const totalsCheck: SeasonCheck = (passes, context) =>
-	(['N', 'P2O5', 'K2O', 'S', 'Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const satisfies readonly Nutrient[]).flatMap(
-		(nutrient) => {
-			const wanted = context.chosen[nutrient];
-			if (wanted === undefined) return [];
-			const given = carried(passes, nutrient, context);
-			if (Math.abs(given - wanted) <= (MICRONUTRIENTS.has(nutrient) ? SLACK_MICRO_LB : SLACK_LB)) return [];
-			const amount = `${formatNumber(Math.abs(given - wanted), 'lb/ac')} lb/ac`;
-			const side = given > wanted ? 'over' : 'short of';
-			return [
-				{
-					rule: 'totals',
-					severity: 'mind' as const,
-					text: `${nutrient}: the passes carry ${formatNumber(given, 'lb/ac')} lb/ac, ${amount} ${side} the chosen ${formatNumber(wanted, 'lb/ac')}.`,
-					basis: 'adviser' as const,
-					remedies: []
-				}
-			];
-		}
-	);
+	NUTRIENTS.flatMap((nutrient) => {
+		const wanted = context.chosen[nutrient];
+		if (wanted === undefined) return [];
+		const given = carried(passes, nutrient, context);
+		if (Math.abs(given - wanted) <= (MICRONUTRIENTS.has(nutrient) ? SLACK_MICRO_LB : SLACK_LB)) return [];
+		const amount = `${formatNumber(Math.abs(given - wanted), 'lb/ac')} lb/ac`;
+		const side = given > wanted ? 'over' : 'short of';
+		return [
+			{
+				rule: 'totals',
+				severity: 'mind' as const,
+				text: `${nutrient}: the passes carry ${formatNumber(given, 'lb/ac')} lb/ac, ${amount} ${side} the chosen ${formatNumber(wanted, 'lb/ac')}.`,
+				basis: 'adviser' as const,
+				remedies: []
+			}
+		];
+	});

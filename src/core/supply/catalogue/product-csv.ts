@@ -1,10 +1,10 @@
 import Papa from 'papaparse';
 import { validator } from '../../check/validator';
 import { InputError, type Problem } from '../../check/problem';
-import type { Nutrient, Product } from '../../schema-types';
+import type { Product } from '../../schema-types';
+import { NUTRIENTS } from '../../season/pass-nutrients';
 import { plainNumber } from '../../units/display';
 
-const NUTRIENTS = ['N', 'P2O5', 'K2O', 'S', 'Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const satisfies readonly Nutrient[];
 const FORMS = ['nitrate', 'ammonium', 'urea'] as const;
 const HEADERS = [
 	'id',

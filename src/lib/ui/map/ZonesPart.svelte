@@ -5,6 +5,7 @@
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { PlacedPoint, Zone } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
+	import { M2_PER_ACRE } from '$core/units/factors';
 	import type { GroundTold } from '../../../workers/ground-messages';
 	import { numberOrUndefined } from '../numbers';
 	import { post } from '../post';
@@ -80,7 +81,6 @@
 		proposed = told;
 	}
 
-	const M2_PER_ACRE = 4046.8564224;
 	function makeGrid(): void {
 		const acres = numberOrUndefined(square);
 		if (acres === undefined || acres < 0.1 || acres > 100)

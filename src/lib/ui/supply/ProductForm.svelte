@@ -1,7 +1,7 @@
 <!-- A product of the adviser's own: its card as the label gives it. -->
 <script lang="ts">
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
-	import { PRICED_NUTRIENTS } from '$core/supply/credited-price';
+	import { NUTRIENTS } from '$core/season/pass-nutrients';
 	import type { Placement, Product } from '$core/schema-types';
 	import { numberOrUndefined } from '../numbers';
 	import { post } from '../post';
@@ -46,7 +46,7 @@
 		const chosen = placements.filter((one) => form.placed[one]);
 		if (chosen.length === 0) throw new RangeError('Say where it may go: choose at least one placement.');
 		const analysis: Product['analysis'] = {};
-		for (const nutrient of PRICED_NUTRIENTS) {
+		for (const nutrient of NUTRIENTS) {
 			const percent = read(form.analysis[nutrient], nutrient, 100);
 			if (percent) analysis[nutrient] = percent;
 		}
@@ -104,7 +104,7 @@
 		<TextInput size="sm" labelText="Chloride, %" inputmode="decimal" bind:value={form.chloride} />
 	</div>
 	<div class="fields narrow">
-		{#each PRICED_NUTRIENTS as nutrient (nutrient)}
+		{#each NUTRIENTS as nutrient (nutrient)}
 			<TextInput size="sm" labelText={`${nutrient}, %`} inputmode="decimal" bind:value={form.analysis[nutrient]} />
 		{/each}
 	</div>

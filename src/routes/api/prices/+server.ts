@@ -1,4 +1,4 @@
-import { PRICED_NUTRIENTS } from '$core/supply/credited-price';
+import { NUTRIENTS } from '$core/season/pass-nutrients';
 import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { PricesAction } from '$core/schema-types';
@@ -23,7 +23,7 @@ function checkItem(item: string): void {
 	const known = {
 		grain: crops.map(({ id }) => id as string),
 		product: products.map(({ id }) => id),
-		nutrient: PRICED_NUTRIENTS as readonly string[],
+		nutrient: NUTRIENTS as readonly string[],
 		additive: additives.map(({ id }) => id as string)
 	}[kind as 'grain' | 'product' | 'nutrient' | 'additive'];
 	if (!known.includes(name)) {

@@ -1,5 +1,6 @@
 import type { Answer } from '$core/figure/figure';
-import { creditedPrice, PRICED_NUTRIENTS } from '$core/supply/credited-price';
+import { NUTRIENTS } from '$core/season/pass-nutrients';
+import { creditedPrice } from '$core/supply/credited-price';
 import { pricePerPound, productNeeds } from '$core/supply/product-needs';
 import { sourceAdvice } from '$core/supply/source-advice';
 import { inSystem } from '$core/units/rate-units';
@@ -65,7 +66,7 @@ export const load: PageServerLoad = ({ params }) => {
 			unit: crops.find(({ id }) => id === goal.crop)?.yieldUnit.replace('/ac', '') ?? '',
 			price: prices.get(`grain:${goal.crop}`)
 		},
-		nutrients: PRICED_NUTRIENTS.map((nutrient) => ({
+		nutrients: NUTRIENTS.map((nutrient) => ({
 			item: `nutrient:${nutrient}`,
 			name: nutrient,
 			price: prices.get(`nutrient:${nutrient}`)
