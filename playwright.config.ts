@@ -8,7 +8,9 @@ export default defineConfig({
 	workers: 2,
 	fullyParallel: false,
 	outputDir: 'test-results/e2e',
-	timeout: 60_000,
+	// Generous: other work may take most of the machine. What is waited for is a condition, never a time.
+	timeout: 240_000,
+	expect: { timeout: 30_000 },
 	forbidOnly: true,
 	reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
 	use: {

@@ -19,6 +19,6 @@ export default defineConfig({
 	test: {
 		include: ['src/**/*.test.ts', 'cli/**/*.test.ts'],
 		// The tests that start the command line wait for a TypeScript loader on a busy two-core machine.
-		testTimeout: 30_000
+		testTimeout: 240_000
 	}
 });

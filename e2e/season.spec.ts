@@ -383,7 +383,7 @@ test('two hundred seasons in a worker, with alternatives, yield and return, prog
 	await many.getByRole('button', { name: 'Try 200 seasons' }).click();
 	const table = many.getByRole('table', { name: 'What each programme came to' });
 	for (const name of ['This plan', 'All before planting', 'Split', 'Spoon-fed']) {
-		await expect(table.getByRole('row', { name: new RegExp(`^${name}`) })).toBeVisible({ timeout: 20_000 });
+		await expect(table.getByRole('row', { name: new RegExp(`^${name}`) })).toBeVisible({ timeout: 120_000 });
 	}
 	await expect(table).toContainText('Yield, bu/ac');
 	await expect(table).toContainText('Return over N, $/ac');

@@ -1,5 +1,5 @@
 import type { SeasonKnowledge } from '$core/season/run-season';
-import type { ProgrammeOutcome, TriedProgramme } from '$core/season/stress-test';
+import type { StressOutcome, TriedProgramme } from '$core/season/stress-test';
 
 /** What a stress test needs: the plan and its alternatives, and what the model stands on. */
 export interface StressSetup {
@@ -17,5 +17,4 @@ export interface StressRequest {
 }
 
 /** What the worker tells the page; a worker that is no longer wanted is ended. */
-export type StressTold =
-	{ kind: 'progress'; done: number; total: number } | { kind: 'tried'; outcomes: ProgrammeOutcome[] };
+export type StressTold = { kind: 'progress'; done: number; total: number } | { kind: 'tried'; outcome: StressOutcome };

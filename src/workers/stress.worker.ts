@@ -10,7 +10,7 @@ self.onmessage = ({ data: { setup, seasons } }: MessageEvent<StressRequest>) => 
 	const steps = stressTest(programmes, seasons, knowledge.stations[0]!, knowledge, grainPrice);
 	for (;;) {
 		const step = steps.next();
-		if (step.done) return tell({ kind: 'tried', outcomes: step.value });
+		if (step.done) return tell({ kind: 'tried', outcome: step.value });
 		if (step.value.done % STEP === 0) tell({ kind: 'progress', ...step.value });
 	}
 };

@@ -32,8 +32,14 @@ import weather from '../../../schemas/weather.schema.json';
 import schedules from '../../../schemas/schedules.schema.json';
 import { InputError, type Problem } from './problem';
 
+/** A day outside these is a slip of the keyboard: no book reaches so far back or ahead. */
+const EARLIEST = '1950-01-01';
+const LATEST = '2150-12-31';
+
 const ajv = new Ajv({ allErrors: false, verbose: true, strict: true, allowUnionTypes: true, strictRequired: false });
 addFormats.default(ajv, ['date']);
+const isDate = ajv.formats.date as { validate: (text: string) => boolean };
+ajv.addFormat('date', (text) => isDate.validate(text) && text >= EARLIEST && text <= LATEST);
 const SCHEMAS = [
 	figure,
 	sample,
@@ -126,7 +132,7 @@ function wanted(error: ErrorObject): string {
 		case 'exclusiveMaximum':
 			return `must be less than ${String(parameters.limit)}`;
 		case 'format':
-			return 'must be a date as YYYY-MM-DD';
+			return `must be a date as YYYY-MM-DD, from ${EARLIEST} to ${LATEST}`;
 		default:
 			return error.message ?? 'is not valid';
 	}

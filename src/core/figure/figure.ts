@@ -25,6 +25,11 @@ export function notApplicable(label: string, reason: string, remedy: string): No
 	return { applies: false, label, reason, remedy };
 }
 
+/** The value of a figure; undefined where there is none. NaN stays inside evaluators. */
+export function valueIfKnown(answer: Answer): number | undefined {
+	return answer.applies ? answer.value : undefined;
+}
+
 /** The same figure with one caution more. */
 export function withCaution(base: Figure, caution: string): Figure {
 	return base.cautions.includes(caution) ? base : { ...base, cautions: [...base.cautions, caution] };

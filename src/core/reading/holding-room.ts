@@ -3,6 +3,7 @@ import { rulesGiving, type PackSet } from '../packs/pack';
 import { applyRule } from './apply-rule';
 import type { HoldingParameters } from './holding-limit';
 import { mineralNitrogen } from './mineral-nitrogen';
+import type { CropId } from '../schema-types';
 import type { Site } from './site';
 import { siteInputs } from './site-inputs';
 
@@ -22,17 +23,26 @@ export interface HoldingRoom {
 /** The holding limit by the first pack that gives one, and the room left in it. */
 export function readHoldingRoom(site: Site, packs: PackSet): HoldingRoom {
 	const rule = rulesGiving(packs, 'holding-limit')[0];
-	const label = 'room for nitrogen in the ground';
 	const limit = rule
 		? applyRule(rule, site, siteInputs)
 		: notApplicable('holding limit', 'no pack gives a holding limit', 'Add a pack with one.');
-	const p = rule?.parametersFor(site.crop.id) as HoldingParameters | undefined;
+	const allowances = holdingAllowances(packs, site.crop.id);
+	return { limit, allowances, room: roomLeft(limit, mineralNitrogen(site.layers)) };
+}
+
+/** What makes more room in season, by the first pack that gives a holding limit; none without one. */
+export function holdingAllowances(packs: PackSet, crop: CropId): HoldingAllowances {
+	const p = rulesGiving(packs, 'holding-limit')[0]?.parametersFor(crop) as HoldingParameters | undefined;
 	const { seasonDays = 0, seasonShareOfLimit = 0, slowReleaseShareOfLimit = 0 } = p ?? {};
-	const allowances = { seasonDays, seasonShareOfLimit, slowReleaseShareOfLimit };
-	if (!limit.applies) return { limit, allowances, room: notApplicable(label, limit.reason, limit.remedy) };
-	const held = mineralNitrogen(site.layers);
-	if (!held.applies) return { limit, allowances, room: notApplicable(label, held.reason, held.remedy) };
-	const room = figure({
+	return { seasonDays, seasonShareOfLimit, slowReleaseShareOfLimit };
+}
+
+/** limit - mineral N, never below 0; does not apply where either is unknown. */
+export function roomLeft(limit: Answer, held: Answer): Answer {
+	const label = 'room for nitrogen in the ground';
+	if (!limit.applies) return notApplicable(label, limit.reason, limit.remedy);
+	if (!held.applies) return notApplicable(label, held.reason, held.remedy);
+	return figure({
 		label,
 		value: Math.max(0, limit.value - held.value),
 		unit: limit.unit,
@@ -41,5 +51,4 @@ export function readHoldingRoom(site: Site, packs: PackSet): HoldingRoom {
 		basis: limit.basis,
 		citation: limit.citation
 	});
-	return { limit, room, allowances };
 }

@@ -79,7 +79,7 @@ function readNitrogenRate({ nitrogenRate }: Site): Answer {
 	return figure({ label: 'nitrogen settled on', value: nitrogenRate, unit: 'lb/ac', basis: 'adviser' });
 }
 
-/** The value of a figure, or NaN for a reason why there is none: how `compute` sees an input. */
+/** The value of a figure, or NaN for a reason why there is none: how `compute`, and nothing else, sees an input. */
 export function numberOf(answer: Answer): number {
 	return answer.applies ? answer.value : NaN;
 }

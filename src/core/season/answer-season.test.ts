@@ -16,7 +16,13 @@ describe('a season by the shipped request', () => {
 		expect(unit).toBe('lb/ac');
 		expect(days[0]!.date).toBe('2027-04-17');
 		expect(days.find(({ date }) => date === '2027-06-08')!.applied).toBeCloseTo(160, 1);
-		const gone = balance.takenUp + balance.volatilised + balance.denitrified + balance.leached + balance.leftInGround;
+		const gone =
+			balance.takenUp +
+			balance.volatilised +
+			balance.denitrified +
+			balance.leached +
+			balance.tiedUp +
+			balance.leftInGround;
 		expect(balance.atStart + balance.applied + balance.mineralised).toBeCloseTo(gone, 6);
 		expect(balance.applied).toBeCloseTo(160, 1);
 		expect(balance.takenUp).toBeLessThanOrEqual(balance.wanted);
@@ -39,6 +45,61 @@ describe('a season by the shipped request', () => {
 		const { days } = answerSeason({ ...shipped(), station: undefined, weather }, library);
 		expect(days[0]!.date).toBe('2027-03-20');
 		expect(days).toHaveLength(181);
+	});
+});
+
+describe('what a season cannot be worked out with', () => {
+	const path = (change: Partial<SeasonRequest>): string[] => {
+		try {
+			answerSeason({ ...shipped(), ...change }, library);
+		} catch (error) {
+			if (error instanceof InputError) return error.problems.map((one) => `${one.path} ${one.message}`);
+			throw error;
+		}
+		return [];
+	};
+	it.each(['1990-06-08', '2099-06-08'])('a pass on %s is refused with the days that would do', (date) => {
+		const [, second] = shipped().passes;
+		expect(path({ passes: [{ ...second!, date }] })[0]).toBe(
+			`/passes/0/date must lie in the season, 2026-03-27 to 2028-11-01; got "${date}"`
+		);
+	});
+	it('weather that does not reach the planting is refused', () => {
+		const weather = generateWeather(library.stations[0]!, '2021-03-20', 200, 9);
+		expect(path({ station: undefined, weather })[0]).toContain('/weather must hold the planting of 2027-05-01');
+	});
+});
+
+describe('the room that a request gives', () => {
+	const checksWith = (nitrogen: number, change: Partial<Pass> = {}, date = '2027-04-10') => {
+		const request = shipped();
+		const soil = { ...request.soil, holdingLimitLbAc: 120, nitrateLbAc: 45, ammoniumLbAc: 0 };
+		const passes = [{ ...request.passes[1]!, placement: 'broadcast' as const, date, rate: nitrogen / 0.28, ...change }];
+		return answerSeason({ ...request, soil, passes }, library).checks.map(({ rule }) => rule);
+	};
+	it('is the limit less what is there, with the allowances of the guide: 75, and 87 with a nitrification inhibitor', () => {
+		expect(checksWith(74)).not.toContain('holding-limit');
+		expect(checksWith(76)).toContain('holding-limit');
+		expect(checksWith(86, { additive: 'both inhibitors' })).not.toContain('holding-limit');
+		expect(checksWith(88, { additive: 'both inhibitors' })).toContain('holding-limit');
+		expect(checksWith(100, {}, '2027-06-28')).not.toContain('holding-limit');
+	});
+	it('a plan whose modelled line crosses what the soil can hold is not clean', () => {
+		const request = shipped();
+		const of = (holdingLimitLbAc: number) =>
+			answerSeason({ ...request, soil: { ...request.soil, holdingLimitLbAc } }, library).checks.map(({ rule }) => rule);
+		expect(of(100)).toContain('modelled-capacity');
+		expect(of(250)).not.toContain('modelled-capacity');
+	});
+	it('what a killed cover crop ties up is a line of the balance, so that it closes', () => {
+		const request = shipped();
+		const { balance: b } = answerSeason(
+			{ ...request, soil: { ...request.soil, coverKilledOn: '2027-04-25' } },
+			library
+		);
+		expect(b.tiedUp).toBeGreaterThan(1);
+		const gone = b.takenUp + b.volatilised + b.denitrified + b.leached + b.tiedUp + b.leftInGround;
+		expect(b.atStart + b.applied + b.mineralised).toBeCloseTo(gone, 6);
 	});
 });
 

@@ -1,10 +1,16 @@
-import { figure, notApplicable } from '../figure/figure';
-import type { CropStages, SeasonAnswer, SeasonLimits, SeasonRequest, ScheduleExtras } from '../schema-types';
+import { InputError } from '../check/problem';
+import { figure, notApplicable, type Answer } from '../figure/figure';
+import type { PackSet } from '../packs/pack';
+import { holdingAllowances, roomLeft } from '../reading/holding-room';
+import type { SeasonAnswer, SeasonLimits, SeasonRequest, ScheduleExtras } from '../schema-types';
 import { DAY_MS } from '../units/factors';
+import { gravestFirst } from '../figure/gravest-first';
+import { modelledCapacityCheck } from './checks/modelled-capacity';
 import { checkSeason } from './checks/check-season';
 import type { PlanContext } from './plan-context';
 import { runSeason, seasonDates, type SeasonKnowledge } from './run-season';
 import { isSandy } from './sandy';
+import { dateFault } from './season-span';
 import { stageDates } from './stages/stage-dates';
 import { seasonWeather, shiftDate } from './weather/season-weather';
 
@@ -12,7 +18,7 @@ import { seasonWeather, shiftDate } from './weather/season-weather';
 export interface RuleKnowledge extends SeasonKnowledge {
 	extras: ScheduleExtras;
 	seasonLimits: SeasonLimits;
-	stages: readonly CropStages[];
+	packs: PackSet;
 }
 
 /**
@@ -21,6 +27,7 @@ export interface RuleKnowledge extends SeasonKnowledge {
  * @throws InputError for what no schema sees: a product, crop or station that is not known, weather with a gap
  */
 export function answerSeason(request: SeasonRequest, knowledge: RuleKnowledge): SeasonAnswer {
+	checkDates(request, knowledge);
 	const run = runSeason(request, knowledge);
 	const context = contextOf(request, knowledge);
 	const { start, harvest } = seasonDates(request, knowledge);
@@ -32,11 +39,43 @@ export function answerSeason(request: SeasonRequest, knowledge: RuleKnowledge): 
 		: [];
 	return {
 		...run,
-		checks: checkSeason(request.passes, context),
+		checks: gravestFirst([...checkSeason(request.passes, context), ...modelledCapacityCheck(run, context)]),
 		stages: stages
 			.filter(({ date }) => date <= harvest)
 			.map(({ name, date, main }) => ({ name, date, ...(main ? { main } : {}) }))
 	};
+}
+
+/**
+ * @throws InputError for a pass outside its season, or weather that does not reach planting
+ */
+function checkDates(request: SeasonRequest, knowledge: RuleKnowledge): void {
+	const { planting, harvest } = seasonDates(request, knowledge);
+	const problems = request.passes.flatMap((pass, at) => {
+		const fault = dateFault(pass, planting);
+		return fault ? [{ path: `/passes/${at}/date`, message: fault }] : [];
+	});
+	const [first, last] = [request.weather?.[0]?.date, request.weather?.at(-1)?.date];
+	if (
+		first !== undefined &&
+		last !== undefined &&
+		(first > planting || last < planting || first < shiftDate(harvest, -MOST_DAYS))
+	) {
+		const message = `must hold the planting of ${planting} and begin no more than ${MOST_DAYS} days before the harvest; it runs from ${first} to ${last}`;
+		problems.push({ path: '/weather', message });
+	}
+	if (problems.length > 0) throw new InputError(problems);
+}
+
+/** A run spans no more days than this. */
+const MOST_DAYS = 800;
+
+/** Mineral nitrogen in the ground, lb/ac, as the request gives it. */
+function mineralOf({ nitrateLbAc, ammoniumLbAc = 0 }: SeasonRequest['soil']): Answer {
+	const label = 'mineral N in the ground';
+	if (nitrateLbAc === undefined)
+		return notApplicable(label, 'the request gives no nitrate-N', 'Give soil.nitrateLbAc.');
+	return figure({ label, value: nitrateLbAc + ammoniumLbAc, unit: 'lb/ac', basis: 'adviser' });
 }
 
 function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContext {
@@ -50,8 +89,8 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 		crop: knowledge.crops.find(({ id }) => id === asked.id)!,
 		chosen: {},
 		holdingLimit: limit,
-		holdingRoom: limit,
-		allowances: { seasonDays: 0, seasonShareOfLimit: 0, slowReleaseShareOfLimit: 0 },
+		holdingRoom: roomLeft(limit, mineralOf(soil)),
+		allowances: holdingAllowances(knowledge.packs, asked.id),
 		yieldGoal: asked.yieldGoal,
 		applied: [],
 		notBefore: undefined,

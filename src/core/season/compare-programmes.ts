@@ -1,4 +1,4 @@
-import type { Answer } from '../figure/figure';
+import { figure, type Answer } from '../figure/figure';
 import type { Pass, Product, SeasonRequest } from '../schema-types';
 import type { Alternative } from './alternatives';
 import { checkSeason } from './checks/check-season';
@@ -6,6 +6,7 @@ import { passCost, planCost, type PriceOf } from './pass-cost';
 import { passNutrient } from './pass-nutrients';
 import { productOf, type PlanContext } from './plan-context';
 import { runSeason, type RunAnswer, type SeasonKnowledge } from './run-season';
+import { tripsCost } from './trip-cost';
 import { tripCount } from './trips';
 
 /** A programme in one season, beside others with the same nitrogen. */
@@ -14,7 +15,7 @@ export interface ComparedProgramme {
 	passes: Pass[];
 	/** Trips that bring nitrogen. */
 	trips: number;
-	/** Products of those trips, $/ac. */
+	/** Products and trips, $/ac. */
 	cost: Answer;
 	balance: RunAnswer['balance'];
 	stops: number;
@@ -49,11 +50,17 @@ export function nitrogenPasses(passes: readonly Pass[], products: readonly Produ
 	return passes.filter((pass) => passNutrient(pass, productOf(pass, products), 'N') > 0);
 }
 
-/** What the products of some passes cost, $/ac; does not apply while a price is missing. */
+/** What some passes cost with their trips, $/ac; does not apply while the price of a product is missing. */
 export function nitrogenCost(passes: readonly Pass[], products: readonly Product[], priceOf: PriceOf): Answer {
-	return planCost(
-		passes.map((pass) => {
-			return passCost(pass, productOf(pass, products), priceOf);
-		})
-	);
+	const bought = planCost(passes.map((pass) => passCost(pass, productOf(pass, products), priceOf)));
+	if (!bought.applies) return bought;
+	const trips = tripsCost(passes, (pass) => productOf(pass, products), priceOf);
+	return figure({
+		label: 'products and trips',
+		value: bought.value + trips.value,
+		unit: '$/ac',
+		formula: 'products + trips',
+		inputs: [bought, trips],
+		basis: 'adviser'
+	});
 }

@@ -4,7 +4,7 @@ import type { PlacedParameters } from '../rates/nitrogen/placed-factor';
 import type { Pass } from '../schema-types';
 import { library } from '../testing.test-help';
 import { nitrogenProgramme, type BookedPass } from './nitrogen-programme';
-import { passCeiling } from './pass-ceiling';
+import { isStabilised, nitrogenRoom, type NitrogenRoom } from './pass-ceiling';
 import { passNutrient } from './pass-nutrients';
 import { planContext } from './plan-context.test-help';
 import { placedSchedule } from './placed-schedule';
@@ -33,27 +33,42 @@ const nitrogenOf = (pass: Pass) => passNutrient(pass, productOf(pass, products),
 const planned = (plan: Pass): BookedPass => ({ plan, doneOn: null });
 
 describe('the room for a pass', () => {
+	const room = (change: Parameters<typeof planContext>[0], ...[date, stabilised, passes]: Parameters<NitrogenRoom>) =>
+		nitrogenRoom(context(change))(date, stabilised, passes);
+
 	it('grows in season by the uptake of the next 14 days, a quarter of the limit at the most', () => {
-		expect(passCeiling(context(), '2027-04-20')).toMatchObject({ value: 100 });
-		const early = passCeiling(context(), '2027-05-20');
+		expect(room({}, '2027-04-20')).toMatchObject({ value: 100 });
+		const early = room({}, '2027-05-20');
 		expect(early.applies && early.value).toBeGreaterThan(100);
 		expect(early.applies && early.value).toBeLessThan(125);
-		expect(passCeiling(context(), '2027-06-20')).toMatchObject({ value: 140 });
-		expect(JSON.stringify(passCeiling(context(), '2027-06-20'))).toContain('uptake of the next 14 days');
+		expect(room({}, '2027-06-25')).toMatchObject({ value: 140 });
+		expect(JSON.stringify(room({}, '2027-06-25'))).toContain('uptake of the next 14 days');
 	});
 
-	it('is larger for coated products in season, and never larger in autumn', () => {
+	it('is larger for coated or inhibited products from spring on, and never larger in autumn', () => {
 		const coated = products.find(({ slowRelease }) => slowRelease)!;
-		expect(passCeiling(context(), '2027-06-20', coated)).toMatchObject({ value: 156 });
-		expect(passCeiling(context(), '2027-10-20', coated)).toMatchObject({ value: 100 });
-		expect(passCeiling(context(), '2026-11-20', coated)).toMatchObject({ value: 100 });
+		const urea = products.find(({ id }) => id === 'urea')!;
+		expect(isStabilised({}, coated)).toBe(true);
+		expect(isStabilised({ additive: 'nitrification inhibitor' }, urea)).toBe(true);
+		expect(isStabilised({ additive: 'urease inhibitor' }, urea)).toBe(false);
+		expect(room({}, '2027-06-25', true)).toMatchObject({ value: 156 });
+		expect(room({}, '2027-04-10', true)).toMatchObject({ value: 116 });
+		expect(room({}, '2027-10-20', true)).toMatchObject({ value: 100 });
+		expect(room({}, '2026-11-20', true)).toMatchObject({ value: 100 });
+	});
+
+	it('is less by what earlier passes left there, until the crop has taken it', () => {
+		const passes = [uan('2027-04-10', 70), uan('2027-04-12', 20)];
+		expect(room({}, '2027-04-12', false, passes)).toMatchObject({ value: expect.closeTo(30, 9) as number });
+		expect(room({}, '2027-04-20', false, passes)).toMatchObject({ value: expect.closeTo(10, 9) as number });
+		expect(room({}, '2027-04-10', false, passes)).toMatchObject({ value: 100 });
+		expect(room({}, '2027-07-20', false, passes)).toMatchObject({ value: 140 });
 	});
 
 	it('is the whole limit where the ground was not sampled, and unknown without a limit', () => {
 		const unsampled = notApplicable('room', 'the report gives no nitrate-N', 'Take a nitrate sample.');
-		expect(passCeiling(context({ holdingRoom: unsampled }), '2027-04-20')).toMatchObject({ value: 160 });
-		const none = context({ holdingRoom: unsampled, holdingLimit: unsampled });
-		expect(passCeiling(none, '2027-06-20')).toMatchObject({ applies: false });
+		expect(room({ holdingRoom: unsampled }, '2027-04-20')).toMatchObject({ value: 160 });
+		expect(room({ holdingRoom: unsampled, holdingLimit: unsampled }, '2027-06-20')).toMatchObject({ applies: false });
 	});
 });
 

@@ -4,7 +4,8 @@ import { limeApplications } from '../rates/lime/lime-applications';
 import { formatNumber } from '../units/display';
 import type { Nutrient, Pass, Schedule, ScheduleStep } from '../schema-types';
 import { passNutrient, productFor } from './pass-nutrients';
-import { passCeiling } from './pass-ceiling';
+import { nitrogenRoom, type NitrogenRoom } from './pass-ceiling';
+import { LEAST_WORTH_A_PASS, placeNitrogen, type Slot } from './place-nitrogen';
 import { productOf, type PlanContext } from './plan-context';
 
 /** A programme, and in words what could not be placed in it. */
@@ -13,8 +14,6 @@ export interface Programme {
 	notes: string[];
 }
 
-/** Below this a pass is not worth a trip, lb/ac of nutrient: common practice. */
-const LEAST_WORTH_A_PASS = 1;
 /** Micronutrients go on by the tenth of a pound. */
 const LEAST_BY_NUTRIENT: Partial<Record<Nutrient, number>> = { B: 0.1, Zn: 0.1, Mn: 0.1, Cu: 0.1 };
 
@@ -120,15 +119,10 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 			notes: [`${crop.name} is planned without nitrogen passes; add one by hand if it needs one.`]
 		};
 	}
-	const ceilings = steps.map((step) => passCeiling(context, step.date, productOf(step, context.products)));
-	const caps = steps.map((step, index) => {
-		const sameDay = others.filter(({ date }) => date === step.date);
-		const ceiling = ceilings[index]!;
-		const free = ceiling.applies ? Math.max(0, ceiling.value - carried(sameDay, 'N', context)) : Infinity;
-		if (step === tillering) return Math.min(free, dressed);
-		return Math.min(free, step.maxN ?? Infinity);
-	});
-	const shares = tillering ? withFixed(wanted, caps, steps.indexOf(tillering)) : shareOut(wanted, caps);
+	const room = nitrogenRoom(context);
+	const before = [...applied, ...others];
+	const ceilings = steps.map((step) => room(step.date, false, before));
+	const shares = sharesOf(wanted, steps, tillering, dressed, before, room, context);
 	const used = steps.filter((_, index) => shares[index]! >= LEAST_WORTH_A_PASS);
 	const first = steps.findIndex((step) => step !== tillering);
 	const forced = first >= 0 && wanted - dressed > (valueOf(ceilings[first]!) ?? Infinity);
@@ -174,32 +168,53 @@ function valueOf(answer: Answer): number | undefined {
 	return answer.applies ? answer.value : undefined;
 }
 
-/** One step takes its own amount, the others share out the rest. */
-function withFixed(wanted: number, caps: readonly number[], fixed: number): number[] {
-	const own = Math.min(caps[fixed]!, wanted);
-	const rest = shareOut(
-		wanted - own,
-		caps.map((cap, index) => (index === fixed ? 0 : cap))
-	);
-	return rest.map((share, index) => (index === fixed ? own : share));
-}
-
 /**
- * Shares an amount over as few of the caps, in their order, as can hold it, as evenly as the caps allow.
- * @returns one share per cap; they add up to less than the amount where all the caps together do
+ * Pounds of nitrogen for each step: the tillering dressing its own, the rest over as few of the others, in the order of the schedule,
+ * as have room for it.
  */
-export function shareOut(amount: number, caps: readonly number[]): number[] {
-	let count = 0;
-	let held = 0;
-	while (count < caps.length && held < amount) held += caps[count++]!;
-	const shares = caps.map(() => 0);
-	let left = Math.min(amount, held);
-	const open = [...Array(count).keys()].sort((a, b) => caps[a]! - caps[b]!);
-	open.forEach((index, filled) => {
-		shares[index] = Math.min(caps[index]!, left / (open.length - filled));
-		left -= shares[index];
+function sharesOf(
+	wanted: number,
+	steps: readonly (ScheduleStep & { date: string })[],
+	tillering: ScheduleStep | undefined,
+	dressed: number,
+	before: readonly Pass[],
+	room: NitrogenRoom,
+	context: PlanContext
+): number[] {
+	const sum = (shares: readonly number[]) => shares.reduce((all, one) => all + one, 0);
+	const slot = (step: ScheduleStep & { date: string }, most: number): Slot => ({
+		most,
+		passWith: (pounds) => ({
+			...passOf(step, context, productFor(pounds, productOf(step, context.products), 'N'), 'lb/ac'),
+			date: step.date
+		})
 	});
-	return shares;
+	const fixed = steps.filter((step) => step === tillering);
+	const own = placeNitrogen(
+		Math.min(dressed, wanted),
+		fixed.map((step) => slot(step, dressed)),
+		before,
+		room,
+		context.products
+	);
+	const taken = [
+		...before,
+		...fixed.flatMap((step, at) => (own[at]! > 0 ? [slot(step, dressed).passWith(own[at]!)] : []))
+	];
+	const rest = wanted - sum(own);
+	const open = steps.filter((step) => step !== tillering);
+	let shares: number[] = [];
+	let used: typeof open = [];
+	for (let count = 1; count <= open.length && sum(shares) < rest - 1e-9; count++) {
+		used = open.slice(0, count).sort((a, b) => a.date.localeCompare(b.date));
+		const slots = used.map((step) => slot(step, step.maxN ?? Infinity));
+		shares = placeNitrogen(rest, slots, taken, room, context.products);
+	}
+	return steps.map((step) => {
+		if (step === tillering) return own[0] ?? 0;
+		const at = used.indexOf(step);
+		return at < 0 ? 0 : shares[at]!;
+	});
 }
 
 function splitReason({ holdingLimit, holdingRoom }: PlanContext, ceilings: readonly Answer[], wanted: number): string {

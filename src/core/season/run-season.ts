@@ -2,6 +2,7 @@ import { differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns';
 import { InputError } from '../check/problem';
 import type {
 	Crop,
+	CropStages,
 	Pass,
 	Product,
 	Schedule,
@@ -11,15 +12,16 @@ import type {
 	SeasonRequest,
 	Station
 } from '../schema-types';
-import { KG_HA_PER_LB_AC } from '../units/factors';
+import { DAY_MS, KG_HA_PER_LB_AC } from '../units/factors';
 import { dressingOfPass } from './model/dressing-of-pass';
 import { simulateSeason, type SeasonCrop, type SeasonRun, type SeasonSoil } from './model/simulate-season';
 import { passNutrient } from './pass-nutrients';
 import { usualPlantingDate } from './propose-programme';
 import { daysToReach } from './model/reach';
 import { offsetOf } from './placement-facts';
-import { relativeYield } from './model/relative-yield';
-import { uptakeBy } from './uptake';
+import { isInSeason } from './season-span';
+import { seasonYield } from './model/relative-yield';
+import { uptakeCurve } from './uptake';
 import { seasonWeather, shiftDate } from './weather/season-weather';
 
 /** What a season stands on beside the request. */
@@ -28,6 +30,8 @@ export interface SeasonKnowledge {
 	products: readonly Product[];
 	schedules: readonly Schedule[];
 	seasonModel: SeasonModel;
+	/** The heat by which crops grow and take up. */
+	stages: readonly CropStages[];
 	stations: readonly Station[];
 }
 
@@ -40,8 +44,6 @@ export function startOf(requests: readonly SeasonRequest[], knowledge: SeasonKno
 
 /** Days before the first pass or planting with which a run begins: water and temperature settle in. */
 const RUN_IN_DAYS = 14;
-/** Uptake is over by then: 99.97 % of a logistic. */
-const UPTAKE_ENDS = 8;
 /** Where the request gives no rows; common practice. */
 const USUAL_ROW_IN = 30;
 /** What the model takes where the ground was not described; judgement, told in the answer. */
@@ -95,10 +97,11 @@ export function runSeason(request: SeasonRequest, knowledge: SeasonKnowledge): R
 			volatilised: at(run.volatilised),
 			denitrified: at(run.denitrified),
 			leached: at(run.leached),
+			tiedUp: at(run.tiedUp),
 			leftInGround: at(run.inGround),
 			wanted: at(run.wanted),
 			shortDays: run.shortDays,
-			yieldShare: relativeYield(run.takenUp[last]!, run.wanted[last]!, knowledge.seasonModel)
+			yieldShare: seasonYield(run, last, knowledge.seasonModel)
 		},
 		assumed
 	};
@@ -114,37 +117,38 @@ export function seasonDates(
 ): { start: string; planting: string; harvest: string } {
 	const { schedule, uptake } = scheduleOf(request, knowledge);
 	const planting = request.crop.plantingDate ?? plantingOf(request, schedule);
-	const first = carrying(request, knowledge)
+	const first = carrying(request, knowledge, planting)
 		.map(({ pass }) => pass.date)
 		.reduce((a, b) => (b < a ? b : a), planting);
 	return {
 		start: request.weather?.[0]?.date ?? shiftDate(first, -RUN_IN_DAYS),
 		planting,
-		harvest: shiftDate(planting, uptake.harvestDays ?? Math.round(uptake.halfwayDays + UPTAKE_ENDS / uptake.perDay))
+		harvest: shiftDate(planting, uptake.harvestDays)
 	};
 }
 
 function scheduleOf({ crop: asked }: SeasonRequest, knowledge: SeasonKnowledge) {
 	const schedule = knowledge.schedules.find(({ crop }) => crop === asked.id);
 	const { uptake } = schedule ?? {};
-	if (!knowledge.crops.some(({ id }) => id === asked.id) || !schedule || !uptake) {
+	const heat = knowledge.stages.find(({ crop }) => crop === asked.id)?.heat;
+	if (!knowledge.crops.some(({ id }) => id === asked.id) || !schedule || !uptake || !heat) {
 		const known = knowledge.schedules.filter((one) => one.uptake).map(({ crop }) => crop);
 		const message = `no uptake of nitrogen is known for "${asked.id}"; known: ${known.join(', ')}`;
 		throw new InputError([{ path: '/crop/id', message }]);
 	}
-	return { schedule, uptake };
+	return { schedule, uptake, heat };
 }
 
-/** The passes that bring nitrogen. */
-function carrying({ passes }: SeasonRequest, knowledge: SeasonKnowledge) {
+/** The passes of the season that bring nitrogen. */
+function carrying({ passes }: SeasonRequest, knowledge: SeasonKnowledge, planting: string) {
 	return passes
 		.map((pass, index) => ({ pass, product: productOf(pass.product, knowledge, index) }))
-		.filter(({ pass, product }) => passNutrient(pass, product, 'N') > 0);
+		.filter(({ pass, product }) => isInSeason(pass.date, planting) && passNutrient(pass, product, 'N') > 0);
 }
 
 function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const { crop: asked, soil: facts } = request;
-	const { uptake } = scheduleOf(request, knowledge);
+	const { uptake, heat } = scheduleOf(request, knowledge);
 	const { start, planting, harvest } = seasonDates(request, knowledge);
 	const planted = differenceInCalendarDays(parseISO(planting), parseISO(start));
 	const harvested = differenceInCalendarDays(parseISO(harvest), parseISO(start));
@@ -171,12 +175,15 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 				? undefined
 				: differenceInCalendarDays(parseISO(facts.coverKilledOn), parseISO(start))
 	};
+	const dayOf = (date: string) =>
+		Math.min(weather.length - 1, Math.max(0, (Date.parse(date) - Date.parse(start)) / DAY_MS));
+	const wanted = uptakeCurve(uptake, heat, asked.yieldGoal, planting, (date) => weather[dayOf(date)]!);
 	const crop: SeasonCrop = {
 		planted,
 		harvested,
-		wantedBy: (day) => uptakeBy(uptake, asked.yieldGoal, day - planted) * KG_HA_PER_LB_AC
+		wantedBy: (day) => wanted(weather[day]!.date) * KG_HA_PER_LB_AC
 	};
-	const dated = carrying(request, knowledge).map((one) => ({
+	const dated = carrying(request, knowledge, planting).map((one) => ({
 		...one,
 		day: differenceInCalendarDays(parseISO(one.pass.date), parseISO(start))
 	}));

@@ -2,20 +2,22 @@ import { describe, expect, it } from 'vitest';
 import type { Pass, SeasonRequest } from '../schema-types';
 import { library } from '../testing.test-help';
 import { alternativesTo } from './alternatives';
+import { inhibitorTwin } from './inhibitor-twin';
 import { passNutrient } from './pass-nutrients';
 import { productOf } from './plan-context';
 import { planContext } from './plan-context.test-help';
+import { tripsCost } from './trip-cost';
 import { stressTest, type ProgrammeOutcome } from './stress-test';
 
 const station = library.stations[0]!;
-const pass = (product: string, rate: number, date: string): Pass => ({
+const pass = (product: string, rate: number, date: string, placement: Pass['placement'] = 'broadcast'): Pass => ({
 	id: `${product} ${date}`,
 	date,
 	label: product,
 	product,
 	rate,
 	unit: 'lb/ac',
-	placement: 'broadcast',
+	placement,
 	reason: ''
 });
 const nitrogenOf = (passes: readonly Pass[]) =>
@@ -99,7 +101,7 @@ describe('which way weather, placement and inhibitors push (no outside numbers: 
 function finished(steps: ReturnType<typeof stressTest>): ProgrammeOutcome[] {
 	for (;;) {
 		const step = steps.next();
-		if (step.done) return step.value;
+		if (step.done) return step.value.programmes;
 	}
 }
 
@@ -118,7 +120,7 @@ describe('over many seasons', () => {
 		const steps = stressTest(programmes, seasons, station, library);
 		for (let told = 0; ; told++) {
 			const step = steps.next();
-			if (step.done) return { told, outcomes: step.value };
+			if (step.done) return { told, outcomes: step.value.programmes };
 		}
 	}
 
@@ -135,4 +137,78 @@ describe('over many seasons', () => {
 		expect(early.lost.low).toBeLessThanOrEqual(early.lost.mean);
 	});
 	it('is the same each time', () => expect(outcomes(8)).toEqual(outcomes(8)));
+});
+
+describe('the price of inhibitors against their chance', () => {
+	const passes = [pass('ammonia', 230, '2026-11-05', 'injected')];
+	const request: SeasonRequest = {
+		soil: { textureClass: 'sandy loam', drainage: 'poor', organicMatterPercent: 1.5, nitrateLbAc: 10 },
+		crop: { id: 'corn-grain', yieldGoal: 200, plantingDate: '2027-05-01' },
+		passes
+	};
+	const twin = inhibitorTwin(passes, planContext())!;
+	const chance = (cost: number) => {
+		const steps = stressTest(
+			[
+				{ name: 'plan', passes: 1, request, nitrogenCost: 100 },
+				{
+					name: twin.name,
+					passes: 1,
+					request: { ...request, passes: twin.passes },
+					nitrogenCost: 100 + cost,
+					inhibitors: 'with'
+				}
+			],
+			40,
+			station,
+			library,
+			4
+		);
+		for (;;) {
+			const step = steps.next();
+			if (step.done) return step.value.inhibitors!;
+		}
+	};
+	it('counts the seasons in which they bring more than they cost: fewer the dearer, more of them wet', () => {
+		const cheap = chance(4);
+		expect(cheap).toMatchObject({ cost: 4, breakEven: 1, seasons: 40, wetSeasons: 8 });
+		expect(cheap.pays).toBeGreaterThan(chance(40).pays);
+		expect(cheap.paysWet / cheap.wetSeasons).toBeGreaterThan(cheap.pays / cheap.seasons);
+		expect(cheap.gain.wet).toBeGreaterThan(cheap.gain.dry);
+	});
+	it('sets a plan that has them beside itself without them, and nothing where nothing is to be guarded', () => {
+		expect(twin).toMatchObject({ guarded: true });
+		const bare = inhibitorTwin(twin.passes, planContext())!;
+		expect(bare.guarded).toBe(false);
+		expect(bare.passes).toEqual(passes);
+		expect(inhibitorTwin([pass('calcium-nitrate', 400, '2027-06-01')], planContext())).toBeUndefined();
+	});
+});
+
+describe('what trips cost', () => {
+	const of = (passes: Pass[], prices: Record<string, number>) =>
+		tripsCost(
+			passes,
+			(one) => productOf(one, library.products),
+			(item) => prices[item]
+		);
+	const uan = pass('uan-28', 300, '2027-06-08', 'row-base stream');
+	it('one price for each trip, by the dearest machine; the planter and the water go anyway', () => {
+		const planter = pass('uan-28', 100, '2027-05-01', '2x2 band');
+		const trip = [uan, { ...pass('ammonia', 100, '2027-06-08', 'injected'), id: 'b' }].map((one) => ({
+			...one,
+			trip: 't'
+		}));
+		const prices = { 'trip:spray': 9, 'trip:knife': 15 };
+		expect(of([uan, planter], prices)).toMatchObject({ value: 9, cautions: [] });
+		expect(of(trip, prices).value).toBe(15);
+		expect(of([uan, { ...uan, id: 'c', date: '2027-06-22' }], prices).value).toBe(18);
+	});
+	it('says which kind has no price and is not counted', () => {
+		const spread = { ...pass('urea', 100, '2027-04-20', 'broadcast'), id: 'd' };
+		expect(of([uan, spread], { 'trip:spray': 9 })).toMatchObject({
+			value: 9,
+			cautions: ['Trip: spreader: no price is known, so it is not counted.']
+		});
+	});
 });

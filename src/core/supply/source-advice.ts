@@ -14,7 +14,7 @@ export interface SourceAdvice {
 /** What the advice looks at beside the plan. */
 export interface SourceGround {
 	context: PlanContext;
-	/** The crop's target, on the scale of soilPh. */
+	/** The target in water, as soilPh is; undefined where none is known on that scale. */
 	targetPh: number | undefined;
 	/** Exchangeable magnesium is short, by the reading. */
 	magnesiumShort: boolean;

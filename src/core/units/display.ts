@@ -37,8 +37,12 @@ export function formatNumber(value: number, unit: string): string {
 	return Math.abs(value) < 10_000 ? text : text.replace(/\B(?=(\d{3})+(?!\d))(?<!\.\d*)/g, ',');
 }
 
-/** The same without parted thousands, for files that programs read. */
+/**
+ * The same without parted thousands, for files that programs read.
+ * @throws RangeError where the value is not finite: what is missing is said in words
+ */
 export function plainNumber(value: number, unit: string): string {
+	if (!Number.isFinite(value)) throw new RangeError(`${value} ${unit} is no number to print`);
 	const digits = DIGITS[unit] ?? (isMoney(unit) ? 2 : fitting(value));
 	const text = roundTo(value, digits).toFixed(digits);
 	return isMoney(unit) ? text : text.replace(/\.0+$/, '');

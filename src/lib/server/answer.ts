@@ -26,6 +26,15 @@ export async function answerJson<T>(
 	}
 }
 
+/** Answers a question without a body; what the book does not allow is a 409 here too. */
+export async function answerQuestion(work: () => unknown): Promise<Response> {
+	try {
+		return json(await work());
+	} catch (error) {
+		return failureResponse(error);
+	}
+}
+
 /** The answer to what went wrong on purpose; what went wrong by accident is thrown on. */
 export function failureResponse(error: unknown): Response {
 	if (error instanceof NotJson) return refuse(400, error.message);

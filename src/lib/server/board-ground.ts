@@ -15,6 +15,7 @@ export function boardGround(advice: Advice, kind: YearKind, units: UnitSystem, l
 			products: library.products,
 			schedules: library.schedules.filter(({ crop }) => crop === goal.crop),
 			seasonModel: library.seasonModel,
+			stages: library.stages.filter(({ crop }) => crop === goal.crop),
 			stations: [library.station]
 		},
 		kind

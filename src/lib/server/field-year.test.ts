@@ -79,7 +79,7 @@ describe('a field-year', () => {
 		expect(supply).toMatch(/^\$[\d.]+\/ac$/);
 		expect(workLine(load('Crow Acre'), [], 'metric').supply).toMatch(/^\$[\d.,]+\/ha$/);
 		expect(Number(workLine(load('Crow Acre'), [], 'metric').supply!.slice(1, -3))).toBeCloseTo(perHectare, 1);
-		expect(workLine(load('Crow Acre'), [], 'us').season).toBe('5 passes, 1 to mind');
+		expect(workLine(load('Crow Acre'), [], 'us').season).toBe('6 passes, 1 to mind');
 		expect(workLine(load('Kingfisher Bend', 2026), [], 'us').book).toBe('harvested 52');
 		expect(workLine(load('Kingfisher Bend', 2031), [], 'us').rates).toBe('set a goal');
 	});
@@ -93,7 +93,7 @@ describe('passes', () => {
 		expect(listPasses(db, goal.id).find(({ plan }) => plan.id === first!.id)?.plan.rate).toBe(90);
 		changePasses(db, goal, 'Proposed', [first!.id, ...rest.map(({ id }) => id)], proposeProgramme(context).passes);
 		const ids = listPasses(db, goal.id).map(({ plan }) => plan.id);
-		expect(new Set(ids).size).toBe(5);
+		expect(new Set(ids).size).toBe(6);
 		expect(ids).not.toContain(first!.id);
 	});
 
@@ -115,7 +115,7 @@ describe('the roster', () => {
 			crop: 'corn-grain',
 			samples: 2,
 			choices: 4,
-			passes: 5,
+			passes: 6,
 			nextPass: '2026-12-04',
 			nextLabel: 'Lime, worked in'
 		});

@@ -1,11 +1,10 @@
 import { error } from '@sveltejs/kit';
 import type { Database } from 'better-sqlite3';
-import type { Answer } from '../../core/figure/figure';
+import { valueIfKnown, type Answer } from '../../core/figure/figure';
 import { advise, RATE_NUTRIENTS, siteOf } from '../../core/rates/advise';
 import { chosenRate, type Choice, type Chosen } from '../../core/rates/choose';
 import { readHoldingRoom } from '../../core/reading/holding-room';
 import type { PlacedParameters } from '../../core/rates/nitrogen/placed-factor';
-import { numberOf } from '../../core/reading/site-inputs';
 import { readSoilPh } from '../../core/reading/ph-scale';
 import { knownWeather } from '../../core/season/weather/known-weather';
 import { DAY_MS } from '../../core/units/factors';
@@ -149,7 +148,7 @@ function planContext(
 		sandy: isSandy(site.field.textureClass),
 		drainage: site.field.drainage,
 		slopePercent: site.field.slopePercent,
-		soilPh: numberOf(readSoilPh(site.layers, 'water')),
+		soilPh: valueIfKnown(readSoilPh(site.layers, 'water')),
 		rowSpacingIn: goal.row_spacing_in ?? undefined,
 		placed: placedOf(nitrogen, goal, library),
 		limits: library.seasonLimits,

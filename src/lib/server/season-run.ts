@@ -1,4 +1,4 @@
-import { numberOf } from '../../core/reading/site-inputs';
+import { valueIfKnown } from '../../core/figure/figure';
 import { mineralNitrogen } from '../../core/reading/mineral-nitrogen';
 import { readOrganicMatter } from '../../core/reading/organic-matter';
 import { readSoilPh } from '../../core/reading/ph-scale';
@@ -17,7 +17,7 @@ function termsOf({ nitrogen }: FieldYearRow): NitrogenTerms {
 export function seasonRequestOf(advice: Advice, kind: YearKind, units: UnitSystem, library: Library): SeasonRequest {
 	const { site, passes, context, goal } = advice;
 	const known = <T extends object>(facts: T): T =>
-		Object.fromEntries(Object.entries(facts).filter(([, fact]) => fact !== undefined && !Number.isNaN(fact))) as T;
+		Object.fromEntries(Object.entries(facts).filter(([, fact]) => fact !== undefined)) as T;
 	return {
 		units,
 		station: { id: library.station.id, kind },
@@ -25,9 +25,9 @@ export function seasonRequestOf(advice: Advice, kind: YearKind, units: UnitSyste
 		soil: known({
 			textureClass: site.field.textureClass,
 			drainage: site.field.drainage,
-			organicMatterPercent: numberOf(readOrganicMatter(site.layers)),
-			soilPh: numberOf(readSoilPh(site.layers, 'water')),
-			nitrateLbAc: numberOf(mineralNitrogen(site.layers)),
+			organicMatterPercent: valueIfKnown(readOrganicMatter(site.layers)),
+			soilPh: valueIfKnown(readSoilPh(site.layers, 'water')),
+			nitrateLbAc: valueIfKnown(mineralNitrogen(site.layers)),
 			coverKilledOn: termsOf(goal).coverKilledOn
 		}),
 		crop: known({

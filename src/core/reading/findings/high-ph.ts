@@ -1,8 +1,8 @@
+import { valueIfKnown } from '../../figure/figure';
 import { formatNumber } from '../../units/display';
 import { baseSaturation } from '../cec';
 import { readOrganicMatter } from '../organic-matter';
 import { readResult } from '../read-result';
-import { numberOf } from '../site-inputs';
 import type { ReportCheck } from './finding';
 
 /** Above this pH (water) free lime is likely, and high pH becomes a diagnosis: common practice. */
@@ -18,26 +18,26 @@ export const highPh: ReportCheck = ({ site: { layers, crop }, cec }) => {
 	const soilPh = readResult(layers, 'pH', ['water']);
 	if (!soilPh.applies || soilPh.value <= Math.max(crop.preferredPh?.high ?? 0, FREE_LIME_PH)) return [];
 	const reads = `pH ${formatNumber(soilPh.value, 'pH')} is high`;
-	const salinity = numberOf(readResult(layers, 'EC'));
-	const sodium = baseSaturation(layers, cec).Na?.value ?? NaN;
-	if (salinity > SALTY_EC || sodium > SODIUM_PERCENT) {
-		const signs = [
-			salinity > SALTY_EC ? `EC ${formatNumber(salinity, 'dS/m')} dS/m` : '',
-			sodium > SODIUM_PERCENT ? `sodium ${formatNumber(sodium, '%')} % of CEC` : ''
-		];
+	const salinity = valueIfKnown(readResult(layers, 'EC'));
+	const sodium = baseSaturation(layers, cec).Na?.value;
+	const signs = [
+		salinity !== undefined && salinity > SALTY_EC ? `EC ${formatNumber(salinity, 'dS/m')} dS/m` : '',
+		sodium !== undefined && sodium > SODIUM_PERCENT ? `sodium ${formatNumber(sodium, '%')} % of CEC` : ''
+	].filter(Boolean);
+	if (signs.length > 0) {
 		return [
 			{
 				code: 'high-ph-drainage',
 				severity: 'mind',
-				text: `${reads}, with ${signs.filter(Boolean).join(' and ')}: salts and poor drainage.`,
+				text: `${reads}, with ${signs.join(' and ')}: salts and poor drainage.`,
 				remedy:
 					'Drain it first; then gypsum where sodium is high, and water to leach. No acidifying product pays before that.'
 			}
 		];
 	}
-	const carbonate = numberOf(readResult(layers, 'carbonate'));
-	const organicMatter = numberOf(readOrganicMatter(layers));
-	if (carbonate > 0 && organicMatter < THIN_TOPSOIL_PERCENT) {
+	const carbonate = valueIfKnown(readResult(layers, 'carbonate'));
+	const organicMatter = valueIfKnown(readOrganicMatter(layers));
+	if (carbonate && organicMatter !== undefined && organicMatter < THIN_TOPSOIL_PERCENT) {
 		return [
 			{
 				code: 'high-ph-lost-topsoil',
@@ -49,9 +49,9 @@ export const highPh: ReportCheck = ({ site: { layers, crop }, cec }) => {
 		];
 	}
 	const unknown = [
-		...(Number.isNaN(salinity) ? ['EC'] : []),
-		...(Number.isNaN(sodium) ? ['sodium'] : []),
-		...(Number.isNaN(carbonate) ? ['carbonate'] : [])
+		...(salinity === undefined ? ['EC'] : []),
+		...(sodium === undefined ? ['sodium'] : []),
+		...(carbonate === undefined ? ['carbonate'] : [])
 	];
 	const ask = unknown.length > 0 ? ` To be surer, ask the lab for ${unknown.join(', ')}.` : '';
 	return [

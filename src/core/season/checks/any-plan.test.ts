@@ -1,6 +1,7 @@
 // Whatever an adviser plans, the rules answer in whole sentences, and what their buttons leave is a plan again.
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { figure } from '../../figure/figure';
 import { validator } from '../../check/validator';
 import type { CropId, Pass } from '../../schema-types';
 import { library } from '../../testing.test-help';
@@ -58,6 +59,7 @@ const anyContext = fc.record({
 	cropId: fc.constantFrom(...CROPS),
 	sandy: fc.boolean(),
 	cec: fc.option(fc.double({ min: 2, max: 35, noNaN: true }), { nil: undefined }),
+	limit: fc.double({ min: 0, max: 250, noNaN: true }),
 	drainage: fc.constantFrom('well', 'moderate', 'somewhat poor', 'poor', undefined),
 	slopePercent: fc.option(fc.double({ min: 0, max: 20, noNaN: true }), { nil: undefined }),
 	rowSpacingIn: fc.option(fc.constantFrom(7.5, 15, 20, 30, 36), { nil: undefined }),
@@ -68,9 +70,16 @@ const anyContext = fc.record({
 
 describe('any plan on any ground', () => {
 	const station = library.stations[0]!;
-	const contextOf = ({ outlookDay, rain, ...facts }: typeof anyContext extends fc.Arbitrary<infer T> ? T : never) =>
+	const contextOf = ({
+		outlookDay,
+		rain,
+		limit,
+		...facts
+	}: typeof anyContext extends fc.Arbitrary<infer T> ? T : never) =>
 		planContext({
 			...facts,
+			holdingLimit: figure({ label: 'holding limit', value: limit, unit: 'lb/ac', basis: 'practice' }),
+			holdingRoom: figure({ label: 'room', value: limit * 0.6, unit: 'lb/ac', basis: 'practice' }),
 			weather: knownWeather(station, [], { from: shiftDate('2027-05-01', outlookDay), rainMm: rain }, '2026-11-23'),
 			setbacks: [{ from: 'the well', feet: 100 }],
 			houseRules: { noGo: [{ from: '12-15', to: '03-01', what: 'phosphate', reason: 'Law.' }] }
@@ -109,6 +118,26 @@ describe('any plan on any ground', () => {
 				}
 			}),
 			{ numRuns: 150 }
+		);
+	});
+	it('has a split for too much nitrogen that clears it, in a few parts by the end of uptake, or none (property)', () => {
+		fc.assert(
+			fc.property(fc.array(anyPass, { minLength: 1, maxLength: 5 }), anyContext, (passes, facts) => {
+				const context = contextOf(facts);
+				const about = (some: readonly Pass[]) =>
+					checkSeason(some, context).filter(({ rule }) => rule === 'holding-limit');
+				for (const { pass, remedies } of about(passes)) {
+					for (const { passes: parts } of remedies) {
+						expect(parts.length).toBeLessThanOrEqual(6);
+						const now = [...passes.filter(({ id }) => id !== pass), ...parts];
+						const again = about(now).filter((one) => parts.some(({ id }) => id === one.pass));
+						expect(again.map(({ text }) => text)).toEqual([]);
+						// What is too much in autumn is never put on another day of autumn.
+						for (const part of parts.slice(1)) expect(Number(part.date.slice(5, 7))).toBeLessThan(9);
+					}
+				}
+			}),
+			{ numRuns: 120 }
 		);
 	});
 	it('says the same of the same plan, whatever the order of its passes (property)', () => {

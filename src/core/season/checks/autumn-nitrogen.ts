@@ -1,9 +1,9 @@
-import { addDays, format, parseISO } from 'date-fns';
 import { formatNumber } from '../../units/display';
 import type { Pass, PassCheck } from '../../schema-types';
 import { passNutrient } from '../pass-nutrients';
 import { depthOf, liesOf } from '../placement-facts';
 import { productOf, type PlanContext } from '../plan-context';
+import { springOf } from '../spring';
 import { coldSoilDate } from '../weather/cold-soil-date';
 import { knownDays } from '../weather/known-weather';
 import { shiftDate } from '../weather/season-weather';
@@ -19,7 +19,6 @@ const COLD_C = 10;
 const LIGHT_CEC = 10;
 /** A band this deep is closed, in: common practice. */
 const DEEP_IN = 6;
-const BEFORE_PLANTING_DAYS = 7;
 /** The soil at 4 in follows the air of so many days: judgement. */
 const SOIL_FOLLOWS_DAYS = 7;
 
@@ -33,9 +32,8 @@ function isAutumn(pass: Pass, { plantingDate, products }: PlanContext): boolean 
 }
 
 function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
-	const { cec, sandy, station, products, plantingDate } = context;
-	const spring = format(addDays(parseISO(plantingDate), -BEFORE_PLANTING_DAYS), 'yyyy-MM-dd');
-	const toSpring = movedTo(pass, spring);
+	const { cec, sandy, station, products } = context;
+	const toSpring = movedTo(pass, springOf(context));
 	const base = { rule: 'autumn-nitrogen', pass: pass.id, basis: 'practice' as const };
 	if (sandy || (cec !== undefined && cec < LIGHT_CEC)) {
 		const why = cec !== undefined && cec < LIGHT_CEC ? `CEC ${formatNumber(cec, 'meq/100 g')}` : 'sandy ground';

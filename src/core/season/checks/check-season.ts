@@ -1,3 +1,5 @@
+import { passesInSeason } from '../season-span';
+import { dateInSeasonCheck } from './date-in-season';
 import { gravestFirst } from '../../figure/gravest-first';
 import type { Pass } from '../../schema-types';
 import type { PlanContext } from '../plan-context';
@@ -72,5 +74,6 @@ const CHECKS: readonly SeasonCheck[] = [
 
 /** Everything the rules have against a plan, the gravest first. */
 export function checkSeason(passes: readonly Pass[], context: PlanContext): PassCheck[] {
-	return gravestFirst(CHECKS.flatMap((check) => check(passes, context)));
+	const dated = passesInSeason(passes, context.plantingDate);
+	return gravestFirst([...dateInSeasonCheck(passes, context), ...CHECKS.flatMap((check) => check(dated, context))]);
 }

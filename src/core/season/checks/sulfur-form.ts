@@ -3,6 +3,7 @@ import type { Pass, Product } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { passNutrient } from '../pass-nutrients';
 import { productOf, type PlanContext } from '../plan-context';
+import { harvestYear } from '../stages/stage-dates';
 import type { SeasonCheck } from './check';
 
 /** Share of each form that the crop can use this season: common practice (thiosulfate half, elemental must oxidise). */
@@ -55,7 +56,7 @@ function autumnSulfate(
 		const month = parseISO(pass.date).getMonth();
 		// Lb that are worth a caution: what zinc or copper sulfate carries along is not.
 		if (product.sulfurForm !== 'sulfate' || month < 8 || sulfurIn(pass, product) < SLACK_LB) return [];
-		const spring = `${Number(plantingDate.slice(0, 4)) + (parseISO(plantingDate).getMonth() >= 7 ? 1 : 0)}-03-20`;
+		const spring = `${harvestYear(plantingDate)}-03-20`;
 		return [
 			{
 				rule: 'autumn-sulfate',

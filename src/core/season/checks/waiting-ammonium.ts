@@ -3,7 +3,8 @@ import { formatNumber } from '../../units/display';
 import { KG_HA_PER_LB_AC } from '../../units/factors';
 import { dressingOfPass } from '../model/dressing-of-pass';
 import { productOf } from '../plan-context';
-import { uptakeBy } from '../uptake';
+import { usualUptake } from '../uptake';
+import { shiftDate } from '../weather/season-weather';
 import type { SeasonCheck } from './check';
 import { guardedBy } from './moved';
 
@@ -14,16 +15,14 @@ const LONG_DAYS = 35;
 const TAKEN_SHARE = 0.1;
 
 /** Ammonium or urea that waits for the crop through warm, wet weeks. */
-export const waitingAmmoniumCheck: SeasonCheck = (
-	passes,
-	{ drainage, products, schedule, plantingDate, yieldGoal }
-) => {
-	const uptake = schedule?.uptake;
+export const waitingAmmoniumCheck: SeasonCheck = (passes, context) => {
+	const { drainage, products, schedule, plantingDate } = context;
+	const uptake = usualUptake(context);
 	if ((drainage !== 'poor' && drainage !== 'somewhat poor') || !uptake) return [];
-	const all = uptakeBy(uptake, yieldGoal, uptake.halfwayDays * 4);
-	const needed = Array.from({ length: 300 }, (_, day) => day).find(
-		(day) => uptakeBy(uptake, yieldGoal, day) >= TAKEN_SHARE * all
-	)!;
+	const { harvestDays } = schedule!.uptake!;
+	const after = (days: number) => uptake(shiftDate(plantingDate, days));
+	const days = Array.from({ length: harvestDays }, (_, day) => day);
+	const needed = days.find((day) => after(day) >= TAKEN_SHARE * after(harvestDays)) ?? harvestDays;
 	return passes.flatMap((pass) => {
 		const dressing = dressingOfPass(pass, productOf(pass, products), 0);
 		if (!dressing || dressing.nitrificationInhibitor || Number(pass.date.slice(5, 7)) >= 9) return [];

@@ -28,7 +28,7 @@ export interface Cohort {
 	coated: number;
 	urea: number;
 	ammonium: number;
-	/** Days at 16 C until the band starts to turn. */
+	/** Days until the band starts to turn. */
 	lag: number;
 	/** Days at 16 C by which the nitrification inhibitor has aged. */
 	aged: number;
@@ -44,7 +44,7 @@ export function startCohort(dressing: Dressing, { nitrification }: SeasonModel):
 		coated: dressing.coated,
 		urea: dressing.urea,
 		ammonium: dressing.ammonium,
-		lag: dressing.ammonia ? nitrification.bandLagDaysAt16 : 0,
+		lag: dressing.ammonia ? nitrification.bandLagDays : 0,
 		aged: 0,
 		days: 0,
 		washed: 0

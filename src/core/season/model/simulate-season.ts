@@ -2,7 +2,15 @@ import type { HeldWater, SeasonModel } from '../../schema-types';
 import { layerOf, startCohort, type Cohort, type Dressing } from './dressing';
 import { referenceEvaporation } from './evaporation';
 import { byQ10, denitrifiedPercent, nitrificationAgainst16 } from './rates-by-temperature';
-import { LAYER_CM, LAYERS, moistureShare, soilWaterAtCapacity, waterDay } from './soil-water';
+import {
+	isSaturated,
+	LAYER_CM,
+	LAYERS,
+	moistureShare,
+	soilWaterAtCapacity,
+	waterDay,
+	type SoilWater
+} from './soil-water';
 import { ureaDay, type SurfaceSoil } from './urea';
 
 /** Weather as plain numbers, one of each for a day. */
@@ -55,6 +63,8 @@ export interface SeasonRun {
 	leached: Float64Array;
 	mineralised: Float64Array;
 	applied: Float64Array;
+	/** Held by the decay of a killed cover crop on each day. */
+	tiedUp: Float64Array;
 	/** What does not add up on a day: none beyond rounding. */
 	unbalanced: Float64Array;
 	/** Days on which the crop had less than 95 % of what it wanted until then. */
@@ -131,9 +141,7 @@ export function simulateSeason(
 		totals.mineralised += given;
 		if (soil.coverKilledOn !== undefined) coverDay(cover, day - soil.coverKilledOn, nitrate, ammonium, model);
 
-		const saturated = water.mm[0]! >= water.saturatedFrom;
-		if (saturated)
-			totals.denitrified += denitrify(nitrate, denitrifiedPercent(model.denitrification.percentByC, soilC));
+		totals.denitrified += denitrify(nitrate, water, soilC, model);
 		if (day >= reachedOn) apart.fill(0);
 		if (growing) {
 			const wanted = crop.wantedBy(day);
@@ -151,9 +159,10 @@ export function simulateSeason(
 		const out = totals.takenUp + totals.volatilised + totals.denitrified + totals.leached;
 		run.soilC[day] = soilC;
 		run.waterMm[day] = water.mm[0]!;
-		run.saturated[day] = saturated ? 1 : 0;
+		run.saturated[day] = isSaturated(water, 0) ? 1 : 0;
 		run.inGround[day] = inGround;
 		run.nitrate[day] = sum(nitrate);
+		run.tiedUp[day] = cover.held;
 		for (const key of TOTALS) run[key][day] = totals[key];
 		run.unbalanced[day] = initial + totals.applied + totals.mineralised - out - inGround - cover.held;
 	}
@@ -178,6 +187,7 @@ function emptyRun(days: number): SeasonRun {
 		leached: series(),
 		mineralised: series(),
 		applied: series(),
+		tiedUp: series(),
 		unbalanced: series(),
 		shortDays: 0
 	};
@@ -229,8 +239,8 @@ function nitrifyCohort(cohort: Cohort, soilC: number, moisture: number, model: S
 	const warmth = nitrificationAgainst16(nitrification, soilC);
 	let share = 1;
 	if (cohort.lag > 0) {
-		share = Math.max(0, 1 - cohort.lag / Math.max(warmth, 1e-9));
-		cohort.lag = Math.max(0, cohort.lag - warmth);
+		share = Math.max(0, 1 - cohort.lag);
+		cohort.lag = Math.max(0, cohort.lag - 1);
 	}
 	if (cohort.dressing.nitrificationInhibitor) {
 		share *= 1 - inhibitor.share * Math.exp(-cohort.aged / inhibitor.fadesInDaysAt16);
@@ -267,11 +277,17 @@ function coverDay(
 	}
 }
 
-/** What a saturated day takes of the nitrate in the top layer, kg N/ha. */
-function denitrify(nitrate: Float64Array, percent: number): number {
-	const lost = (nitrate[0]! * percent) / 100;
-	nitrate[0]! -= lost;
-	return lost;
+/** What a day takes of the nitrate in saturated layers, kg N/ha. */
+function denitrify(nitrate: Float64Array, water: SoilWater, soilC: number, { denitrification }: SeasonModel): number {
+	const percent = denitrifiedPercent(denitrification.percentByC, soilC);
+	let all = 0;
+	for (let layer = 0; layer < LAYERS; layer++) {
+		if (!isSaturated(water, layer)) continue;
+		const lost = (nitrate[layer]! * percent) / 100;
+		nitrate[layer]! -= lost;
+		all += lost;
+	}
+	return all;
 }
 
 /** The crop takes what it wants of what its roots reach, nitrate first; kg N/ha. */

@@ -72,3 +72,8 @@ export function moistureShare({ mm, wilting, capacity, saturatedFrom }: SoilWate
 	if (water >= saturatedFrom) return 0.4;
 	return Math.min(1, Math.max(0, (water - wilting) / (0.5 * (capacity - wilting))));
 }
+
+/** Whether so much of a layer's pores is full of water that its nitrate is lost to the air. */
+export function isSaturated({ mm, saturatedFrom }: SoilWater, layer: number): boolean {
+	return mm[layer]! >= saturatedFrom;
+}

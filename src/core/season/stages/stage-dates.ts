@@ -1,4 +1,4 @@
-import type { CropStages, Stage, Station } from '../../schema-types';
+import type { CropStages, HeatUnits, Stage, Station } from '../../schema-types';
 import { normalOn } from '../weather/generate-weather';
 import { shiftDate } from '../weather/season-weather';
 
@@ -36,15 +36,13 @@ export function stageDates(
 	plantingDate: string,
 	temperatures: Temperatures
 ): StageDate[] {
-	const harvestYear =
-		Number(plantingDate.slice(0, 4)) + (Number(plantingDate.slice(5, 7)) >= AUTUMN_FROM_MONTH ? 1 : 0);
 	if (!heat) {
 		return stages.map(({ days, monthDay, ...stage }) => ({
 			...stage,
-			date: monthDay === undefined ? shiftDate(plantingDate, days ?? 0) : `${harvestYear}-${monthDay}`
+			date: monthDay === undefined ? shiftDate(plantingDate, days ?? 0) : `${harvestYear(plantingDate)}-${monthDay}`
 		}));
 	}
-	const from = heat.from === 'new year' ? `${harvestYear}-01-01` : plantingDate;
+	const from = heatFrom(heat, plantingDate);
 	const dated: StageDate[] = [];
 	let sum = 0;
 	for (let at = 0; at < MOST_DAYS && dated.length < stages.length; at++) {
@@ -57,6 +55,16 @@ export function stageDates(
 		sum += degreeDays(minC, maxC, heat.baseC, heat.capC);
 	}
 	return dated;
+}
+
+/** The year in which a crop is harvested that is planted on a day. */
+export function harvestYear(plantingDate: string): number {
+	return Number(plantingDate.slice(0, 4)) + (Number(plantingDate.slice(5, 7)) >= AUTUMN_FROM_MONTH ? 1 : 0);
+}
+
+/** The day from which the heat of a crop is counted. */
+export function heatFrom({ from }: HeatUnits, plantingDate: string): string {
+	return from === 'new year' ? `${harvestYear(plantingDate)}-01-01` : plantingDate;
 }
 
 /** The last stage reached by a day; undefined before the first. */

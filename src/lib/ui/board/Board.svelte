@@ -20,8 +20,6 @@
 		kept: readonly Pass[];
 		shown: readonly Pass[];
 		done: ReadonlySet<string>;
-		/** What the ground can hold at one time, in the run's unit. */
-		limit: number | undefined;
 		units: UnitSystem;
 		selected: string | undefined;
 		choose: (id: string) => void;
@@ -29,7 +27,7 @@
 		keep: () => Promise<void>;
 		drop: () => void;
 	}
-	const { ground, year, live, kept, shown, done, limit, units, selected, choose, show, keep, drop }: Props = $props();
+	const { ground, year, live, kept, shown, done, units, selected, choose, show, keep, drop }: Props = $props();
 
 	const LANE = 50;
 	/** Room for the stages alone, where no nitrogen is drawn, pixels. */
@@ -48,8 +46,8 @@
 
 	const unit = $derived(live.run?.unit ?? (units === 'us' ? 'lb/ac' : 'kg/ha'));
 	const weather = $derived(weatherChart(year, units));
-	const base = $derived(nitrogenBase(year, unit, limit));
-	const moving = $derived(live.run ? nitrogenLive(year, live.run, limit) : undefined);
+	const base = $derived(nitrogenBase(year, unit));
+	const moving = $derived(live.run ? nitrogenLive(year, live.run) : undefined);
 
 	const stages = $derived(
 		year.stages

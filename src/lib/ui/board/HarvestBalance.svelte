@@ -15,6 +15,7 @@
 		['Lost to the air as ammonia', run.balance.volatilised],
 		['Lost from wet ground', run.balance.denitrified],
 		['Washed out below 3 ft', run.balance.leached],
+		...(run.balance.tiedUp > 0 ? [['Tied up by the cover crop', run.balance.tiedUp] as const] : []),
 		['Left in the ground at harvest', run.balance.leftInGround]
 	] as const);
 </script>

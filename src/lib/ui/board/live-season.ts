@@ -1,10 +1,13 @@
 import { alternativesTo } from '$core/season/alternatives';
 import type { PriceOf } from '$core/season/pass-cost';
 import { compareProgrammes, type ComparedProgramme } from '$core/season/compare-programmes';
+import { capacityOn, modelledCapacityCheck } from '$core/season/checks/modelled-capacity';
+import { gravestFirst } from '$core/figure/gravest-first';
 import { checkSeason } from '$core/season/checks/check-season';
 import type { PlanContext } from '$core/season/plan-context';
 import { runSeason, seasonDates, type RunAnswer, type SeasonKnowledge } from '$core/season/run-season';
 import { stageDates, usualTemperatures, type StageDate } from '$core/season/stages/stage-dates';
+import { passesInSeason } from '$core/season/season-span';
 import { tripOf } from '$core/season/trips';
 import { generateWeather, type YearKind } from '$core/season/weather/generate-weather';
 import { shiftDate, withKnown } from '$core/season/weather/season-weather';
@@ -32,6 +35,8 @@ export interface BoardYear {
 	stages: StageDate[];
 	/** Undefined for crops whose uptake is not known. */
 	harvest: string | undefined;
+	/** N that the soil can hold on each day of the axis, lb/ac; undefined where it is not known. */
+	capacity: number[] | undefined;
 }
 
 /** What a plan comes to in the year that is shown. */
@@ -59,7 +64,7 @@ export function boardYear({ context, request, knowledge, kind }: BoardGround): B
 	const end = harvest ?? usual.at(-1)?.date ?? shiftDate(plantingDate, USUAL_SEASON_DAYS);
 	// An orchard has no planting in the year, but a spring.
 	const begin = context.crop.perennial ? (usual[0]?.date ?? plantingDate) : plantingDate;
-	const axis = axisOver([begin, end, ...request.passes.map(({ date }) => date)]);
+	const axis = axisOver([begin, end, ...passesInSeason(request.passes, plantingDate).map(({ date }) => date)]);
 	const from = shiftDate(axis.from, -RUN_IN_DAYS);
 	const made = typicalYear(station, from, axis.days + RUN_IN_DAYS + 1, plantingDate, kind);
 	const weather = withKnown(made, [...context.weather.days.values()]);
@@ -70,7 +75,16 @@ export function boardYear({ context, request, knowledge, kind }: BoardGround): B
 	});
 	const byDate = new Map(weather.map((day) => [day.date, day]));
 	const temperatures = (date: string) => byDate.get(date) ?? usualTemperatures(station)(date);
-	return { axis, days, stages: known ? stageDates(known, plantingDate, temperatures) : [], harvest };
+	const capacity = capacityOn(context);
+	return {
+		axis,
+		days,
+		stages: known ? stageDates(known, plantingDate, temperatures) : [],
+		harvest,
+		capacity: context.holdingLimit.applies
+			? Array.from({ length: axis.days + 1 }, (_, at) => capacity(shiftDate(axis.from, at))!)
+			: undefined
+	};
 }
 
 function typicalYear(station: Station, from: string, days: number, plantingDate: string, kind: YearKind): WeatherDay[] {
@@ -96,7 +110,9 @@ export function liveSeason(
 	const checks = passes.length > 0 ? checkSeason(passes, context) : [];
 	if (harvest === undefined) return { checks, run: undefined };
 	const planned = inYear(request, passes, days, context, knowledge);
-	return { checks, run: runSeason({ ...planned, passes }, knowledge) };
+	const run = runSeason({ ...planned, passes }, knowledge);
+	const capacity = passes.length > 0 ? modelledCapacityCheck(run, context) : [];
+	return { checks: gravestFirst([...checks, ...capacity]), run };
 }
 
 /** The plan beside other ways to put on its nitrogen, in the same year; none for crops whose uptake is not known. */

@@ -1,6 +1,6 @@
 import type { EChartsCoreOption } from 'echarts/core';
 import type { RunAnswer } from '$core/season/run-season';
-import { DAY_MS } from '$core/units/factors';
+import { DAY_MS, KG_HA_PER_LB_AC } from '$core/units/factors';
 import type { UnitSystem } from '$core/units/rate-units';
 import type { BoardYear } from '../board/live-season';
 import { MARGIN } from '../board/time-axis';
@@ -73,11 +73,7 @@ export function weatherChart({ axis: time, days }: BoardYear, units: UnitSystem)
 }
 
 /** What stands still in the chart of nitrogen while a pass is moved. */
-export function nitrogenBase(
-	{ axis: time }: BoardYear,
-	unit: RunAnswer['unit'],
-	limit: number | undefined
-): EChartsCoreOption {
+export function nitrogenBase({ axis: time, capacity }: BoardYear, unit: RunAnswer['unit']): EChartsCoreOption {
 	const line = (id: string, lineStyle: object, more: object = {}) => ({
 		id,
 		type: 'line',
@@ -87,17 +83,11 @@ export function nitrogenBase(
 		lineStyle,
 		...more
 	});
-	const holds = {
-		silent: true,
-		symbol: 'none',
-		data: [
-			{
-				yAxis: limit,
-				lineStyle: { color: look.stop, type: 'dashed', width: 1.3 },
-				label: { ...text('the ground holds', look.stop, 'insideStartTop'), fontSize: 11 }
-			}
-		]
-	};
+	const label = { ...text('N the soil can hold', look.stop, 'top'), show: true, align: 'left', fontSize: 11 };
+	const holds = capacity?.map((pounds, day) => ({
+		value: [day, inUnit(pounds, unit)],
+		...(day === 0 ? { label } : {})
+	}));
 	return {
 		animation: false,
 		grid: { ...PLOT.nitrogen, ...MARGIN },
@@ -106,21 +96,26 @@ export function nitrogenBase(
 		series: [
 			line('wanted', { color: look.action, width: 1 }, { areaStyle: { color: look.action, opacity: 0.13 } }),
 			line('taken', { color: look.action, width: 2.5 }),
-			line('ground', { color: NITROGEN, width: 2.5 }, limit === undefined ? {} : { markLine: holds })
+			line('ground', { color: NITROGEN, width: 2.5 }),
+			line(
+				'holds',
+				{ color: look.stop, type: 'dashed', width: 1.3 },
+				{ data: holds ?? [], symbol: 'circle', symbolSize: 0.1, showSymbol: true, showAllSymbol: true }
+			)
 		]
 	};
 }
 
 /** What follows a pass that is moved: nitrogen in the ground, wanted and taken up. */
-export function nitrogenLive(
-	{ axis: time }: BoardYear,
-	{ days }: RunAnswer,
-	limit: number | undefined
-): EChartsCoreOption {
+export function nitrogenLive({ axis: time, capacity = [] }: BoardYear, { days, unit }: RunAnswer): EChartsCoreOption {
 	const from = Date.parse(time.from);
 	const shown = days.filter(({ date }) => date >= time.from);
 	const start = shown[0] ? (Date.parse(shown[0].date) - from) / DAY_MS : 0;
-	const ends = roundEnds([0, limit ?? 0, ...shown.flatMap(({ inGround, wanted }) => [inGround, wanted])]);
+	const ends = roundEnds([
+		0,
+		...capacity.map((pounds) => inUnit(pounds, unit)),
+		...shown.flatMap(({ inGround, wanted }) => [inGround, wanted])
+	]);
 	const points = (of: (day: (typeof days)[number]) => number, every = 1) =>
 		shown.flatMap((day, at) => (at % every === 0 || at === shown.length - 1 ? [[start + at, of(day)]] : []));
 	return {
@@ -131,4 +126,8 @@ export function nitrogenLive(
 			{ id: 'ground', data: points(({ inGround }) => inGround) }
 		]
 	};
+}
+
+function inUnit(pounds: number, unit: RunAnswer['unit']): number {
+	return unit === 'kg/ha' ? pounds * KG_HA_PER_LB_AC : pounds;
 }

@@ -1,4 +1,5 @@
 import { NUTRIENTS } from '$core/season/pass-nutrients';
+import { TRIP_KINDS } from '$core/season/trip-cost';
 import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { PricesAction } from '$core/schema-types';
@@ -24,8 +25,9 @@ function checkItem(item: string): void {
 		grain: crops.map(({ id }) => id as string),
 		product: products.map(({ id }) => id),
 		nutrient: NUTRIENTS as readonly string[],
-		additive: additives.map(({ id }) => id as string)
-	}[kind as 'grain' | 'product' | 'nutrient' | 'additive'];
+		additive: additives.map(({ id }) => id as string),
+		trip: TRIP_KINDS.map(({ id }) => id as string)
+	}[kind as 'grain' | 'product' | 'nutrient' | 'additive' | 'trip'];
 	if (!known.includes(name)) {
 		throw new InputError([{ path: `/prices/${item}`, message: `is no ${kind}; known: ${known.join(', ')}` }]);
 	}

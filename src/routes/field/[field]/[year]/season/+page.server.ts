@@ -3,7 +3,7 @@ import { isCorn } from '$core/season/corn';
 import { formShares } from '$core/season/nitrogen-forms';
 import { productOf } from '$core/season/plan-context';
 import type { YearKind } from '$core/season/weather/generate-weather';
-import { inSystem, valueInSystem } from '$core/units/rate-units';
+import { inSystem } from '$core/units/rate-units';
 import { boardGround } from '$lib/server/board-ground';
 import { currentLibrary } from '$lib/server/current-library';
 import { fieldYearOf } from '$lib/server/params';
@@ -49,7 +49,6 @@ export const load: PageServerLoad = ({ params, url }) => {
 				: undefined,
 			ground: boardGround(advice, kind, units, library),
 			prices,
-			limit: holdingLimit.applies ? valueInSystem(holdingLimit.value, 'lb/ac', units) : undefined,
 			station: { name: station.name, simulated: station.simulated },
 			hasStress: context.schedule?.uptake !== undefined,
 			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),

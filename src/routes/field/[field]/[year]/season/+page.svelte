@@ -2,7 +2,7 @@
 	import { Button, Select, SelectItem } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { notApplicable } from '$core/figure/figure';
-	import { passCeiling } from '$core/season/pass-ceiling';
+	import { isStabilised, nitrogenRoom } from '$core/season/pass-ceiling';
 	import { productOf } from '$core/season/plan-context';
 	import { stageOn } from '$core/season/stages/stage-dates';
 	import { tripOf, withItsTrip } from '$core/season/trips';
@@ -67,7 +67,8 @@
 		if (!season || !chosenPass || !chosen?.nutrients.some(({ nutrient }) => nutrient === 'N'))
 			return notApplicable('room', 'it carries no nitrogen', '');
 		const { context } = season.ground;
-		return inSystem(passCeiling(context, chosenPass.date, productOf(chosenPass, context.products)), data.units);
+		const stabilised = isStabilised(chosenPass, productOf(chosenPass, context.products));
+		return inSystem(nitrogenRoom(context)(chosenPass.date, stabilised, shown), data.units);
 	});
 	const stage = $derived.by(() => {
 		if (!chosenPass || !season || !year) return undefined;
@@ -185,7 +186,6 @@
 					{kept}
 					{shown}
 					{done}
-					limit={season.limit}
 					units={data.units}
 					selected={chosen?.plan.id}
 					choose={(id) => (chosenId = id)}

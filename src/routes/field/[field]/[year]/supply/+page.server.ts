@@ -1,5 +1,7 @@
-import type { Answer } from '$core/figure/figure';
+import { valueIfKnown, type Answer } from '$core/figure/figure';
+import { siteTargetPh } from '$core/reading/target-ph';
 import { NUTRIENTS } from '$core/season/pass-nutrients';
+import { TRIP_KINDS } from '$core/season/trip-cost';
 import { creditedPrice } from '$core/supply/credited-price';
 import { pricePerPound, productNeeds } from '$core/supply/product-needs';
 import { sourceAdvice } from '$core/supply/source-advice';
@@ -31,13 +33,14 @@ export const load: PageServerLoad = ({ params }) => {
 			name,
 			price: prices.get(`additive:${id}`)
 		})),
+		trips: TRIP_KINDS.map(({ id, name }) => ({ item: `trip:${id}`, name, price: prices.get(`trip:${id}`) })),
 		acres: field.area_ac ?? undefined,
 		catalogue: products,
 		ofProduct,
 		advice: advice
 			? sourceAdvice(open, {
 					context: advice.context,
-					targetPh: advice.request.targetPh ?? advice.crop.preferredPh?.target,
+					targetPh: valueIfKnown(siteTargetPh(advice.site, 'water')),
 					magnesiumShort: advice.answer.findings.some(({ code }) => code === 'magnesium-low')
 				})
 			: [],

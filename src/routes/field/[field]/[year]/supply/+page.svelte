@@ -160,7 +160,7 @@
 		<p class="soft">They hold for the whole book from today on; older ones are kept by date.</p>
 		<div class="two">
 			<table class="ledger">
-				<thead><tr><th>Crop, nutrients, additives</th><th>Price</th><th></th></tr></thead>
+				<thead><tr><th>Crop, nutrients, additives, trips</th><th>Price</th><th></th></tr></thead>
 				<tbody>
 					{#if data.grain}
 						<tr>
@@ -180,6 +180,9 @@
 							><td>{name}</td><td>{@render priceCell(item, name, price)}</td><td class="soft">$ per treated acre</td
 							></tr
 						>
+					{/each}
+					{#each data.trips as { item, name, price } (item)}
+						<tr><td>{name}</td><td>{@render priceCell(item, name, price)}</td><td class="soft">$ per acre</td></tr>
 					{/each}
 				</tbody>
 			</table>

@@ -1,5 +1,9 @@
 import { validator } from '$core/check/validator';
 import type { DoneAction } from '$core/schema-types';
+import { InputError } from '$core/check/problem';
+import { seasonSpan } from '$core/season/season-span';
+import { currentLibrary } from '$lib/server/current-library';
+import { plantingDateOf } from '$lib/server/field-request';
 import { answerJson } from '$lib/server/answer';
 import { ActionError } from '$lib/server/book/action-error';
 import { goalOf } from '$lib/server/params';
@@ -14,5 +18,14 @@ export const POST: RequestHandler = ({ request, params }) =>
 		const goal = goalOf(params);
 		const record = listPasses(theBook(), goal.id).find(({ plan }) => plan.id === pass);
 		if (!record) throw new ActionError('This pass was removed meanwhile. Reload the page.');
+		if (doneOn !== null) checkDone(doneOn, plantingDateOf(goal, currentLibrary()));
 		markDone(theBook(), goal, record.plan, doneOn);
 	});
+
+/** What was applied lies in the season. */
+function checkDone(doneOn: string, plantingDate: string): void {
+	const { from, to } = seasonSpan(plantingDate);
+	if (doneOn >= from && doneOn <= to) return;
+	const message = `must lie in the season, ${from} to ${to}; got "${doneOn}"`;
+	throw new InputError([{ path: '/doneOn', message }]);
+}

@@ -1,4 +1,6 @@
 import { error } from '@sveltejs/kit';
+import { InputError } from '$core/check/problem';
+import { plantingFault } from '$core/season/season-span';
 import { validator } from '$core/check/validator';
 import type { GoalAction } from '$core/schema-types';
 import { answerJson } from '$lib/server/answer';
@@ -13,7 +15,10 @@ const asGoal = validator<GoalAction>('actions#/definitions/GoalAction');
 export const POST: RequestHandler = ({ request, params }) =>
 	answerJson(request, asGoal, (goal) => {
 		if (!findField(theBook(), params.field)) error(404, 'There is no such field in this book.');
-		setGoal(theBook(), params.field, yearOf(params.year), {
+		const year = yearOf(params.year);
+		const fault = goal.plantingDate && plantingFault(goal.plantingDate, year);
+		if (fault) throw new InputError([{ path: '/plantingDate', message: fault }]);
+		setGoal(theBook(), params.field, year, {
 			crop: goal.crop,
 			yield_goal: goal.yieldGoal,
 			previous_crop: goal.previousCrop ?? null,

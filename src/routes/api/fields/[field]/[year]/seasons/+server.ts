@@ -1,7 +1,8 @@
-import { json } from '@sveltejs/kit';
 import { alternativesTo } from '$core/season/alternatives';
 import { nitrogenCost, nitrogenPasses } from '$core/season/compare-programmes';
+import { inhibitorTwin } from '$core/season/inhibitor-twin';
 import { tripCount } from '$core/season/trips';
+import { answerQuestion } from '$lib/server/answer';
 import { currentLibrary } from '$lib/server/current-library';
 import { adviceOf } from '$lib/server/params';
 import { seasonRequestOf } from '$lib/server/season-run';
@@ -13,28 +14,32 @@ import type { StressSetup } from '../../../../../../workers/stress-messages';
 import type { RequestHandler } from './$types';
 
 /** What a worker needs to try this plan and its alternatives over many seasons. */
-export const GET: RequestHandler = ({ params }) => {
+export const GET: RequestHandler = ({ params }) => answerQuestion(() => setupOf(params));
+
+function setupOf(params: { field: string; year: string }): StressSetup {
 	const advice = adviceOf(params);
 	const library = currentLibrary();
 	const { units } = readSettings(theBook());
 	const prices = pricesOn(theBook(), today());
 	const request = seasonRequestOf(advice, 'normal', units, library);
-	const { crops, products, schedules, seasonModel, station } = library;
-	const programmes = alternativesTo(request.passes, advice.context).map(({ name, passes }) => {
+	const { crops, products, schedules, seasonModel, stages, station } = library;
+	const twin = inhibitorTwin(request.passes, advice.context);
+	const tried = [...alternativesTo(request.passes, advice.context), ...(twin ? [twin] : [])];
+	const programmes = tried.map(({ name, passes }) => {
 		const nitrogen = nitrogenPasses(passes, products);
 		const cost = nitrogenCost(nitrogen, products, (item) => prices.get(item));
 		return {
 			name,
 			passes: tripCount(nitrogen),
 			request: { ...request, passes },
-			nitrogenCost: cost.applies ? cost.value : undefined
+			nitrogenCost: cost.applies ? cost.value : undefined,
+			inhibitors: twin?.passes === passes ? (twin.guarded ? ('with' as const) : ('without' as const)) : undefined
 		};
 	});
-	const setup: StressSetup = {
+	return {
 		programmes,
-		knowledge: { crops, products, schedules, seasonModel, stations: [station] },
+		knowledge: { crops, products, schedules, seasonModel, stages, stations: [station] },
 		grainPrice: prices.get(`grain:${advice.crop.id}`),
 		yieldUnit: advice.crop.yieldUnit
 	};
-	return json(setup);
-};
+}
