@@ -4,6 +4,7 @@ import { applyRule } from '../reading/apply-rule';
 import type { Site } from '../reading/site';
 import type { InputReaders } from '../reading/site-inputs';
 import type { AdviseRequest, Rate, RateNutrient } from '../schema-types';
+import { cautionAtOnce } from './lime/lime-applications';
 import { tidy } from '../units/display';
 import { inSystem, unitInSystem, type UnitSystem } from '../units/rate-units';
 
@@ -33,7 +34,8 @@ export function rateOf(
 	readers: InputReaders
 ): Rate {
 	const { rule, pack, method } = compiled;
-	const own = applyRule(compiled, site, readers);
+	const applied = applyRule(compiled, site, readers);
+	const own = nutrient === 'lime' ? cautionAtOnce(applied, site.limePlacement) : applied;
 	const shown = inSystem(own, units);
 	const base = {
 		nutrient,

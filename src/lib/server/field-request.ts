@@ -108,7 +108,8 @@ function requestOf(
 	today: string
 ): AdviseRequest {
 	const price = (item: string) => prices.get(item);
-	const lime = products.find(({ id }) => id === goal.liming_product);
+	// Every approach is worked out in the lime that is bought: its tons are those of the plan, the price and the order.
+	const lime = products.find(({ id }) => id === (goal.liming_product ?? REFERENCE_LIME));
 	return withoutUndefined({
 		units: 'us' as UnitSystem,
 		field: withoutUndefined({
@@ -167,7 +168,7 @@ function termsWithManure(
 	return earlierManureN === 0 || typed?.earlierManureN !== undefined ? typed : { ...typed, earlierManureN };
 }
 
-/** The product whose price stands for the guides' reference lime. */
+/** The lime that is bought where the adviser names none. */
 export const REFERENCE_LIME = 'aglime';
 const MINOR = ['Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
 

@@ -28,7 +28,7 @@
 		problem =
 			(await post(`/api/fields/${page.fieldId}/${page.year}/liming`, {
 				placement,
-				...(material === '' ? {} : { product: material }),
+				product: material,
 				...(depthIn === undefined ? {} : { depthIn })
 			})) ?? '';
 	}
@@ -55,12 +55,20 @@
 				>{/if}
 		</div>
 		<div>
+			<span class="soft small">How long it lasts (illustrative)</span>
+			{#if lime.liming.yearsItLasts.applies}<strong><Quantity answer={lime.liming.yearsItLasts} /></strong>
+				<span class="soft small">{lime.liming.yearsItLasts.cautions[0]}</span>{:else}<span
+					>{lime.liming.yearsItLasts.reason}. {lime.liming.yearsItLasts.remedy}</span
+				>{/if}
+		</div>
+		<div>
 			<span class="soft small">Until pH is back at the trigger (illustrative)</span>
 			{#if lime.liming.yearsUntilNext.applies}<strong><Quantity answer={lime.liming.yearsUntilNext} /></strong
 				>{:else}<span>{lime.liming.yearsUntilNext.reason}. {lime.liming.yearsUntilNext.remedy}</span>{/if}
 		</div>
 	{/if}
 </div>
+{#if lime.gap}<p>{lime.gap}</p>{/if}
 {#if !lime.target.applies}<p>{lime.target.reason}. {lime.target.remedy}</p>{/if}
 {#if lime.liming}<p>
 		<strong
@@ -96,7 +104,6 @@
 
 <form onsubmit={keep} class="row liming">
 	<Select size="sm" labelText="Lime with" bind:selected={material}>
-		<SelectItem value="" text="Each guide’s reference lime" />
 		{#each lime.materials as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 	</Select>
 	<Select size="sm" labelText="How" bind:selected={placement}>

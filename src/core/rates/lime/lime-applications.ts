@@ -1,3 +1,4 @@
+import { withCaution, type Answer } from '../../figure/figure';
 import { formatNumber } from '../../units/display';
 
 /** One application of a lime rate that goes on in more than one season. */
@@ -28,6 +29,13 @@ export function limeApplications(
 				: Math.min(1, Math.ceil(rate));
 	const applications = Array.from({ length: Math.max(0, count) }, (_, season) => ({ season, rate: rate / count }));
 	return { applications, why: whyText(rate, placement, count) };
+}
+
+/** A lime rate with a caution where it is more than goes on at once, so that every door says so. */
+export function cautionAtOnce(rate: Answer, placement: 'incorporated' | 'surface'): Answer {
+	if (!rate.applies) return rate;
+	const { applications, why } = limeApplications(rate.value, placement);
+	return applications.length > 1 ? withCaution(rate, why) : rate;
 }
 
 function whyText(rate: number, placement: 'incorporated' | 'surface', count: number): string {

@@ -4,6 +4,7 @@ import type { AdviseRequest, LimingMaterial, Result } from '../../schema-types';
 import { cornRequest, cornRequestWith, library } from '../../testing.test-help';
 import { advise } from '../advise';
 import { limeApplications } from './lime-applications';
+import { limeGap } from './lime-gap';
 import { limeKind, pricePerEffectiveTon } from './liming';
 import { effectiveFraction } from './liming-material';
 import { siteOf } from '../advise';
@@ -178,12 +179,15 @@ describe('what it brings and how long it lasts', () => {
 		rate({ ...soil, field, prices, ...change }, 'tri-state-1995/lime').liming!;
 
 	it('is the yield gained by the old table, less the yearly share of the cost, and says that it is illustrative', () => {
-		const { payBack, yearsUntilNext } = liming({ nitrogenRate: 160.6 });
+		const { payBack, yearsItLasts } = liming({ nitrogenRate: 160.6 });
 		expect(payBack).toMatchObject({ applies: true, unit: '$/ac' });
 		// Table: 81.55 at 5.6 (between 73 at 5.0 and 83 at 5.7), 95.36 at 6.5; 4.72 short tons at $32.
 		const gain = (95.363636 / 81.571429 - 1) * 160 * 4.6;
-		const years = yearsUntilNext.applies ? yearsUntilNext.value : NaN;
-		expect(payBack.applies && payBack.value).toBeCloseTo(gain - (4.72 * 32) / Math.max(1, years), 2);
+		// 4.72 x 2000 x 0.65 lb act; a year takes 160.6 x 1.8 of the nitrogen, 100 of the background and 160 x 0.13 of the harvest.
+		const years = (4.72 * 2000 * 0.65) / (160.6 * 1.8 + 100 + 160 * 0.13);
+		expect(yearsItLasts.applies && yearsItLasts.value).toBeCloseTo(years, 2);
+		expect(yearsItLasts.applies && yearsItLasts.cautions[0]).toContain('10 to 17 years');
+		expect(payBack.applies && payBack.value).toBeCloseTo(gain - (4.72 * 32) / years, 1);
 		expect(payBack.applies && payBack.cautions.join()).toContain('Illustrative');
 	});
 	it('lasts less long under more nitrogen', () => {
@@ -209,5 +213,35 @@ describe('what it brings and how long it lasts', () => {
 		const alfalfa = { ...request, crop: { id: 'alfalfa' as const, yieldGoal: 5 }, targetPh: 6.8, field, prices };
 		const { payBack } = rate(alfalfa, 'tri-state-1995/lime').liming!;
 		expect(payBack.applies).toBe(true);
+	});
+});
+
+describe('the approaches side by side', () => {
+	const acid = () =>
+		cornRequestWith({
+			pH: { method: 'water', value: 5.2, unit: 'pH' },
+			bufferPh: { method: 'smp', value: 6.0, unit: 'pH' },
+			OC: { value: 1.2, unit: '%' },
+			clay: { value: 12, unit: '%' }
+		});
+	const aglime: LimingMaterial = { name: 'aglime', neutralizingValuePercent: 90, finenessPercent: 72.25 };
+	it('a rate of pure CaCO3 is more tons of lime that acts to 65 %', () => {
+		const pure = rate(acid(), 'buffer-capacity-water/lime').rate!;
+		const bought = rate({ ...acid(), limingMaterial: aglime }, 'buffer-capacity-water/lime').rate!;
+		expect(bought * 0.9 * 0.7225).toBeCloseTo(pure, 6);
+	});
+	it('that lie more than half apart are told apart in a sentence, those that agree are not', () => {
+		const apart = answer({ ...acid(), limingMaterial: aglime }).rates;
+		expect(limeGap(apart, library.packs)).toMatch(/more than half apart: .*buffer.*; .*layer by layer/);
+		const one = apart.filter(({ method }) => method === 'tri-state-1995/lime');
+		expect(limeGap(one, library.packs)).toBeUndefined();
+	});
+	it('a rate that is more than goes on at once says so in the answer', () => {
+		const said = (request: AdviseRequest) => {
+			const { worksheet } = rate(request, 'tri-state-1995/lime');
+			return worksheet.applies ? worksheet.cautions.join() : '';
+		};
+		expect(said(acid())).toContain('more than 4 at once does not mix');
+		expect(said({ ...acid(), limePlacement: 'surface' })).toContain('at most 2 short tons each time');
 	});
 });

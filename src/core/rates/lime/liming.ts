@@ -11,7 +11,7 @@ import { scaleOf, siteInputs } from '../../reading/site-inputs';
 import { noNumbers } from '../../packs/rule-kind';
 import type { Liming } from '../../schema-types';
 import { formatNumber } from '../../units/display';
-import { CACO3_T_HA_PER_CMOL, CM_PER_IN, KG_HA_PER_LB_AC } from '../../units/factors';
+import { CACO3_T_HA_PER_CMOL, CM_PER_IN, KG_HA_PER_LB_AC, LB_PER_SHORT_TON } from '../../units/factors';
 import { inSystem, type UnitSystem } from '../../units/rate-units';
 import { inputReaders } from '../input-readers';
 import { bufferCapacity } from './buffer-capacity';
@@ -21,6 +21,8 @@ import { readEffectiveFraction, readLimeDepth } from './liming-material';
 
 /** lb CaCO3/ac that leaching and harvests take in a year beside the nitrogen: judgement, stated as such. */
 const BACKGROUND_CACO3_LB = 100;
+/** What it may be on other ground: judgement. */
+const BACKGROUND_SPAN = { low: 50, high: 300 } as const;
 /** % of CEC under which lime should bring magnesium, and above which it should not: common practice. */
 const MAGNESIUM_PERCENT = { low: 10, high: 20 } as const;
 /** Yield is never priced down above this pH: the fall there was of one site. Common practice. */
@@ -36,13 +38,14 @@ export function limingOf(
 ): Liming {
 	const rate = applyRule(compiled, site, inputReaders);
 	const fraction = readEffectiveFraction(site, compiled);
-	const years = yearsUntilNext(compiled, rate, site, packs);
+	const years = yearsItLasts(rate, fraction, site);
 	return {
 		effectiveFraction: fraction,
 		pricePerEffectiveTon: pricePerEffectiveTon(fraction, prices.lime),
 		kind: limeKind(site),
 		payBack: inSystem(payBack(compiled, rate, site, packs, prices, years), units),
-		yearsUntilNext: years
+		yearsItLasts: years,
+		yearsUntilNext: yearsUntilNext(compiled, rate, site, packs)
 	};
 }
 
@@ -74,6 +77,71 @@ export function limeKind({ layers }: Pick<Site, 'layers'>): Liming['kind'] {
 		return { take: 'calcitic', why: `${text}, above ${MAGNESIUM_PERCENT.high}: calcitic lime adds no more.` };
 	}
 	return { take: 'either', why: `${text}: take the lime that is cheapest per effective ton.` };
+}
+
+/**
+ * Years until what is put on is used up: lb of CaCO3 that act over what crop, nitrogen and background take in a year. The span goes with
+ * the background, which soils differ most in. Common practice; illustrative.
+ */
+function yearsItLasts(rate: Answer, fraction: Answer, site: Site): Answer {
+	const label = 'years the lime lasts';
+	if (!rate.applies) return notApplicable(label, rate.reason, rate.remedy);
+	if (rate.value === 0) return notApplicable(label, 'no lime is called for', 'Test again in two years.');
+	if (!fraction.applies) return notApplicable(label, fraction.reason, fraction.remedy);
+	const acting = figure({
+		label: 'CaCO3 that acts',
+		value: rate.value * LB_PER_SHORT_TON * fraction.value,
+		unit: 'lb/ac',
+		formula: `rate x ${LB_PER_SHORT_TON} x effective fraction`,
+		inputs: [rate, fraction],
+		basis: 'practice'
+	});
+	const used = yearlyUse(site);
+	const withBackground = (background: number) => acting.value / (used.value - BACKGROUND_CACO3_LB + background);
+	const span = [BACKGROUND_SPAN.high, BACKGROUND_SPAN.low].map((lb) =>
+		formatNumber(Math.round(withBackground(lb)), 'years')
+	);
+	return figure({
+		label,
+		value: acting.value / used.value,
+		unit: 'years',
+		formula: 'CaCO3 that acts / used up in a year',
+		inputs: [acting, used],
+		basis: 'practice',
+		cautions: [
+			`${span[0]} to ${span[1]} years, as ${BACKGROUND_SPAN.high} or ${BACKGROUND_SPAN.low} lb a year leave beside crop and nitrogen.`
+		]
+	});
+}
+
+/** lb of pure CaCO3 per acre that a year uses up: the lime debt of its nitrogen, the background, and what the harvest takes. */
+function yearlyUse(site: Site): Figure {
+	const debt = yearlyDebt(site);
+	const { baseRemoval, name, yieldUnit } = site.crop;
+	if (!baseRemoval) {
+		return {
+			...debt,
+			cautions: [...debt.cautions, `What a harvest of ${name.toLowerCase()} takes is not known; it is not counted.`]
+		};
+	}
+	const { basis, citation } = baseRemoval;
+	const harvest = figure({
+		label: 'taken by the harvest',
+		value: baseRemoval.caco3LbPerYield * site.yieldGoal,
+		unit: 'lb/ac',
+		formula: `${baseRemoval.caco3LbPerYield} lb CaCO3 x yield goal`,
+		inputs: [figure({ label: 'yield goal', value: site.yieldGoal, unit: yieldUnit, basis: 'adviser' })],
+		basis,
+		citation
+	});
+	return figure({
+		label: 'used up in a year',
+		value: debt.value + harvest.value,
+		unit: 'lb/ac',
+		formula: 'lime debt of a year + taken by the harvest',
+		inputs: [debt, harvest],
+		basis: 'memory'
+	});
 }
 
 /**

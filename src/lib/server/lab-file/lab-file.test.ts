@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Database } from 'better-sqlite3';
 import ExcelJS from 'exceljs';
-import { zipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { undo, undoable } from '../book/act';
 import { openBook } from '../book/open-book';
@@ -34,6 +34,38 @@ describe('reading a file', () => {
 		sheet.addRow(['North', new Date(Date.UTC(2026, 9, 1)), 5.6, '<10']);
 		const grid = await readLabFile('lab.xlsx', new Uint8Array(await workbook.xlsx.writeBuffer()));
 		expect(grid.rows).toEqual([['North', '2026-10-01', '5.6', '<10']]);
+	});
+
+	const workbookOf = async (fill: (sheet: ExcelJS.Worksheet) => void) => {
+		const workbook = new ExcelJS.Workbook();
+		const sheet = workbook.addWorksheet('Results');
+		sheet.addRow(['Field', 'pH (1:1)', 'K (ppm)']);
+		fill(sheet);
+		return new Uint8Array(await workbook.xlsx.writeBuffer());
+	};
+	it('reads 20,000 rows of an .xlsx file once, not once for each row', async () => {
+		const bytesOf = await workbookOf((sheet) => {
+			for (let row = 0; row < 20_000; row++) sheet.addRow([`F${row}`, 5.6, 120]);
+		});
+		const grid = await readLabFile('large.xlsx', bytesOf);
+		expect(grid.rows).toHaveLength(20_000);
+		expect(grid.rows.at(-1)).toEqual(['F19999', '5.6', '120']);
+	});
+	it('refuses a stray cell at the foot of the sheet in words, and passes over an empty one', async () => {
+		const stray = (value: string) =>
+			workbookOf((sheet) => {
+				sheet.addRow(['North', 5.6, 120]);
+				sheet.getCell('A1048576').value = value;
+			});
+		await expect(readLabFile('stray.xlsx', await stray('x'))).rejects.toThrow('Delete stray cells under the table');
+		expect((await readLabFile('blank.xlsx', await stray(' '))).rows).toHaveLength(1);
+	});
+	it('reads a sheet that is merged as a whole', async () => {
+		const plain = unzipSync(await workbookOf((sheet) => void sheet.addRow(['North', 5.6, 120])));
+		const path = 'xl/worksheets/sheet1.xml';
+		const merged = '</sheetData><mergeCells count="1"><mergeCell ref="A1:XFD1048576"/></mergeCells>';
+		plain[path] = strToU8(strFromU8(plain[path]!).replace('</sheetData>', merged));
+		expect((await readLabFile('merged.xlsx', zipSync(plain))).rows).toEqual([['North', '5.6', '120']]);
 	});
 
 	it.each([

@@ -1,6 +1,6 @@
 import ExcelJS from 'exceljs';
 import { format } from 'date-fns';
-import { unzipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import Papa from 'papaparse';
 import { ActionError } from '../book/action-error';
 
@@ -13,6 +13,8 @@ export interface LabGrid {
 }
 
 const MOST_ROWS = 20_000;
+/** The lab's letterhead stands over the rows. */
+const MOST_LINES = MOST_ROWS + 100;
 const MOST_COLUMNS = 300;
 /** An .xlsx is a zip; unpacked it may not grow past this. */
 const MOST_UNPACKED_BYTES = 100 * 1024 * 1024;
@@ -68,20 +70,48 @@ async function readXlsx(name: string, bytes: Uint8Array): Promise<string[][]> {
 		throw new ActionError(`${name} would unpack to over 100 MB; save the one sheet as CSV.`);
 	const workbook = new ExcelJS.Workbook();
 	try {
-		await workbook.xlsx.load(bytes.slice().buffer);
+		await workbook.xlsx.load(withoutMerges(bytes).slice().buffer);
 	} catch {
 		throw new ActionError(`${name} is not an .xlsx file that can be read. Save it again, or as CSV.`);
 	}
 	const sheet = workbook.worksheets[0];
 	if (!sheet) throw new ActionError(`${name} holds no sheet.`);
+	return filledCells(name, sheet);
+}
+
+/** The cells down to the last line that holds something; a stray cell far below the table is refused, not walked to. */
+function filledCells(name: string, sheet: ExcelJS.Worksheet): string[][] {
 	const cells: string[][] = [];
-	for (let line = 1; line <= Math.min(sheet.rowCount, MOST_ROWS + 100); line++) {
-		const row = sheet.getRow(line);
-		cells.push(
-			Array.from({ length: Math.min(sheet.columnCount, MOST_COLUMNS + 1) }, (_, at) => cellText(row.getCell(at + 1)))
+	let tooFar = false;
+	sheet.eachRow({ includeEmpty: false }, (row, line) => {
+		const texts: string[] = [];
+		row.eachCell({ includeEmpty: false }, (cell, column) => {
+			if (column <= MOST_COLUMNS + 1) texts[column - 1] = cellText(cell);
+		});
+		if (!texts.some((text) => text !== undefined && text.trim() !== '')) return;
+		if (line > MOST_LINES) return void (tooFar = true);
+		cells[line - 1] = texts;
+	});
+	if (tooFar) {
+		throw new ActionError(
+			`${name} has something below line ${MOST_LINES}; at most ${MOST_ROWS} rows are read at once. Delete stray cells under the table, or split it.`
 		);
 	}
-	return cells;
+	const width = cells.reduce((most, row) => Math.max(most, row?.length ?? 0), 0);
+	return Array.from(cells, (row) => Array.from({ length: width }, (_, at) => row?.[at] ?? ''));
+}
+
+/** Merged ranges say nothing of what is in a table, and one over a whole sheet would be walked cell by cell. */
+function withoutMerges(bytes: Uint8Array): Uint8Array {
+	const files = unzipSync(bytes);
+	const sheets = Object.keys(files).filter((path) => /^xl\/worksheets\/[^/]+\.xml$/.test(path));
+	for (const path of sheets) {
+		const text = strFromU8(files[path]!);
+		const from = text.indexOf('<mergeCells');
+		const to = text.indexOf('</mergeCells>', from);
+		if (from >= 0 && to > from) files[path] = strToU8(text.slice(0, from) + text.slice(to + '</mergeCells>'.length));
+	}
+	return zipSync(files, { level: 0 });
 }
 
 function cellText({ value, text }: ExcelJS.Cell): string {

@@ -9,6 +9,8 @@ import { siteTargetPh } from '$core/reading/target-ph';
 import type { Objective } from '$core/schema-types';
 import { formatNumber } from '$core/units/display';
 import { inSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
+import { limeGap } from '$core/rates/lime/lime-gap';
+import { REFERENCE_LIME } from '$lib/server/field-request';
 import { currentLibrary } from '$lib/server/current-library';
 import type { Advice, FieldYear } from '$lib/server/field-year';
 import { goalPage } from '$lib/server/goal-page';
@@ -145,7 +147,7 @@ function outlooks({ site, request, answer }: Advice, units: UnitSystem) {
 
 /** All that stands around the lime row: what it is limed with and how, what it brings, how it is put on. */
 function limeOf({ goal, prices }: FieldYear, { site, answer, chosen, choices }: Advice, units: UnitSystem) {
-	const { products } = currentLibrary();
+	const { products, packs } = currentLibrary();
 	const rate = chosen.find(({ nutrient }) => nutrient === 'lime')?.rate;
 	const plan = rate && limeApplications(rate.value, site.limePlacement);
 	const choice = choices.find(({ nutrient }) => nutrient === 'lime');
@@ -161,7 +163,8 @@ function limeOf({ goal, prices }: FieldYear, { site, answer, chosen, choices }: 
 			const fraction = effectiveFraction(lime);
 			return [{ id, name, fraction, price: pricePerEffectiveTon(fraction, prices.get(`product:${id}`)) }];
 		}),
-		material: goal?.liming_product ?? '',
+		material: goal?.liming_product ?? REFERENCE_LIME,
+		gap: limeGap(answer.rates, packs),
 		depthIn: goal?.lime_depth_in ?? null,
 		placement: site.limePlacement,
 		soilPh: readSoilPh(site.layers, scale),
