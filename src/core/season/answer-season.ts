@@ -95,6 +95,8 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 		applied: [],
 		notBefore: undefined,
 		tilleringN: undefined,
+		tillersCountedOn: undefined,
+		manured: false,
 		schedule: knowledge.schedules.find(({ crop }) => crop === asked.id),
 		extras: knowledge.extras,
 		starter: undefined,

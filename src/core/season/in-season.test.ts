@@ -186,3 +186,19 @@ it('the lime debt of a season adds up, is priced, and names what is not known', 
 	const unknown = seasonDebt([{ ...uan('2027-05-01', 0), product: 'app-10-34-0', rate: 100 }], context());
 	expect(unknown).toMatchObject({ applies: false, reason: 'the acid of these products is not known' });
 });
+
+describe('a dressing by a tiller count', () => {
+	const wheat = (change: Parameters<typeof planContext>[0]) =>
+		planContext({ cropId: 'winter-wheat', yieldGoal: 80, chosen: { N: 100 }, tilleringN: 45, ...change });
+	it('goes within days of the count, not by the calendar', () => {
+		const { passes } = proposeProgramme(wheat({ tillersCountedOn: '2027-02-02' }));
+		expect(passes[0]).toMatchObject({ id: 'first', date: '2027-02-05' });
+		expect(nitrogenOf(passes[0]!)).toBeCloseTo(45, 6);
+		expect(proposeProgramme(wheat({ tillersCountedOn: undefined })).passes[0]).toMatchObject({ date: '2027-03-04' });
+	});
+	it('that finds no pass any more is told, not dropped', () => {
+		const applied = [uan('2027-04-01', 55)];
+		const { notes } = proposeProgramme(wheat({ tillersCountedOn: '2027-02-02', applied }));
+		expect(notes.join()).toContain('The 45 lb N/ac of the tiller count found no pass');
+	});
+});

@@ -3,7 +3,7 @@ import type { Pass, Placement } from '../schema-types';
 import { library } from '../testing.test-help';
 import { dressingOfPass } from './model/dressing-of-pass';
 import { simulateSeason } from './model/simulate-season';
-import { depthOf, isOnSurface, liesOf, offsetOf } from './placement-facts';
+import { depthOf, isNearSeed, isOnSurface, liesOf, offsetOf } from './placement-facts';
 
 const urea = library.products.find(({ id }) => id === 'urea')!;
 const ammonia = library.products.find(({ id }) => id === 'ammonia')!;
@@ -25,7 +25,7 @@ describe('what a placement means', () => {
 		['top-dress', 'surface', 0, true],
 		['row-base stream', 'surface band', 0, true],
 		['incorporated', 'mixed in', 3, false],
-		['2x2 band', 'band', 2, false],
+		['2x2 band', 'band', 3.5, false],
 		['deep strip band', 'band', 6, false],
 		['drip', 'mixed in', 4, false]
 	] as const)('%s lies as %s, %d in deep', (placement, lies, depth, onSurface) => {
@@ -39,8 +39,20 @@ describe('what a placement means', () => {
 		expect(depthOf({ placement: 'injected', depthIn: 9 }, true)).toBe(9);
 		expect(offsetOf({ placement: 'coulter mid-row' }, 30)).toBe(15);
 		expect(offsetOf({ placement: 'coulter mid-row', offsetIn: 5 }, 30)).toBe(5);
-		expect(offsetOf({ placement: '2x2 band' }, 30)).toBe(0);
+		expect(offsetOf({ placement: '2x2 band' }, 30)).toBe(2);
 		expect(dressingOfPass(pass('injected', { product: 'ammonia' }), ammonia, 3)!.depthCm).toBeCloseTo(17.78, 6);
+	});
+	it('bands within 3 in of the seed are near it, and what lies in the seed row is told apart', () => {
+		const near = (placement: Placement, change: { depthIn?: number; offsetIn?: number } = {}) =>
+			isNearSeed({ placement, ...change }, 30);
+		expect(near('2x2 band')).toBe(true);
+		expect(near('side band')).toBe(true);
+		expect(near('injected', { offsetIn: 2, depthIn: 3 })).toBe(true);
+		expect(near('deep strip band', { depthIn: 3 })).toBe(true);
+		expect(near('deep strip band')).toBe(false);
+		expect(near('mid-row band')).toBe(false);
+		expect(near('seed row')).toBe(false);
+		expect(near('broadcast')).toBe(false);
 	});
 	it('what lies in the soil loses less ammonia in warm dry weeks than what lies on top, streams less than broadcast', () => {
 		const lost = (placement: Placement, change: Partial<Pass> = {}) => {

@@ -17,6 +17,8 @@ export function planContext(change: Partial<PlanContext> & { cropId?: CropId } =
 		applied: [],
 		notBefore: undefined,
 		tilleringN: undefined,
+		tillersCountedOn: undefined,
+		manured: false,
 		schedule: library.schedules.find(({ crop }) => crop === cropId),
 		extras: library.extras,
 		starter: undefined,

@@ -40,6 +40,10 @@ export interface PlanContext {
 	notBefore: string | undefined;
 	/** Nitrogen of the tillering dressing by a count in the crop, lb/ac. */
 	tilleringN: number | undefined;
+	/** Day of that count; undefined where it was not dated, or there is none. */
+	tillersCountedOn: string | undefined;
+	/** Manure of earlier years is in the book: its sulfur comes too late in a cold spring. */
+	manured: boolean;
 	schedule: Schedule | undefined;
 	/** Where nutrients go that the crop's own schedule does not name. */
 	extras: ScheduleExtras;

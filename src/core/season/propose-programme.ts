@@ -7,6 +7,7 @@ import { passNutrient, productFor } from './pass-nutrients';
 import { nitrogenRoom, type NitrogenRoom } from './pass-ceiling';
 import { LEAST_WORTH_A_PASS, placeNitrogen, type Slot } from './place-nitrogen';
 import { productOf, type PlanContext } from './plan-context';
+import { shiftDate } from './weather/season-weather';
 
 /** A programme, and in words what could not be placed in it. */
 export interface Programme {
@@ -14,6 +15,8 @@ export interface Programme {
 	notes: string[];
 }
 
+/** Sooner is better once tillers are counted; common practice. */
+const AFTER_COUNT_DAYS = 3;
 /** Micronutrients go on by the tenth of a pound. */
 const LEAST_BY_NUTRIENT: Partial<Record<Nutrient, number>> = { B: 0.1, Zn: 0.1, Mn: 0.1, Cu: 0.1 };
 
@@ -111,8 +114,14 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 	const steps = openSteps(context, schedule);
 	const tillering = tilleringN === undefined ? undefined : steps.find(({ role }) => role === 'tillering');
 	const dressed = tillering ? tilleringN! : 0;
+	const unplaced =
+		tilleringN !== undefined && tilleringN >= LEAST_WORTH_A_PASS && !tillering
+			? [
+					`The ${formatNumber(tilleringN, 'lb/ac')} lb N/ac of the tiller count found no pass: a later one is applied already.`
+				]
+			: [];
 	const wanted = (chosen.N ?? dressed) - carried([...applied, ...others], 'N', context);
-	if (wanted < LEAST_WORTH_A_PASS) return { passes: [], notes: [] };
+	if (wanted < LEAST_WORTH_A_PASS) return { passes: [], notes: unplaced };
 	if (schedule.nitrogen.length === 0) {
 		return {
 			passes: [],
@@ -134,12 +143,14 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 		return { ...pass, date: step.date, reason: [reason, split].filter(Boolean).join(' ') };
 	});
 	const left = wanted - shares.reduce((sum, share) => sum + share, 0);
-	const notes =
-		left >= LEAST_WORTH_A_PASS
+	const notes = [
+		...unplaced,
+		...(left >= LEAST_WORTH_A_PASS
 			? [
 					`${formatNumber(left, 'lb/ac')} lb N/ac found no place: the ground holds too little for ${steps.length} ${steps.length === 1 ? 'pass' : 'passes'}. Add a pass, or lower the rate.`
 				]
-			: [];
+			: [])
+	];
 	return { passes, notes };
 }
 
@@ -153,7 +164,7 @@ function openSteps(context: PlanContext, { nitrogen }: Schedule): (ScheduleStep 
 		.filter((pass) => passNutrient(pass, productOf(pass, products), 'N') > 0)
 		.reduce((last, { date }) => (date > last ? date : last), '');
 	const due = nitrogen
-		.map((step) => ({ ...step, date: dateOf(step, context) }))
+		.map((step) => ({ ...step, date: dayOf(step, context) }))
 		.filter(({ date }) => date > lastApplied);
 	const open = due.filter(({ date }) => date >= notBefore);
 	if (open.length > 0) return open;
@@ -162,6 +173,13 @@ function openSteps(context: PlanContext, { nitrogen }: Schedule): (ScheduleStep 
 		.sort((a, b) => a.date.localeCompare(b.date));
 	const last = missed.at(-1);
 	return last ? [{ ...last, date: notBefore }] : [];
+}
+
+/** A dressing by a tiller count goes within days of it, whatever the schedule says. */
+function dayOf(step: ScheduleStep, context: PlanContext): string {
+	const { tilleringN, tillersCountedOn } = context;
+	const counted = step.role === 'tillering' && tilleringN !== undefined && tillersCountedOn !== undefined;
+	return counted ? shiftDate(tillersCountedOn, AFTER_COUNT_DAYS) : dateOf(step, context);
 }
 
 function valueOf(answer: Answer): number | undefined {

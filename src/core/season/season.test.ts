@@ -216,7 +216,7 @@ describe('the checks: each fires, its near miss does not, and its remedy clears 
 			{ holdingLimit: notApplicable('holding limit', 'the report gives no CEC', 'Ask the lab for CEC.') }
 		);
 		expect(checkSeason([pass({})], plan)[0]).toMatchObject({ rule: 'holding-limit', severity: 'mind' });
-		expect(checkSeason([pass({ product: 'potash', placement: 'broadcast' })], plan)).toEqual([]);
+		expect(checkSeason([pass({ product: 'potash', placement: 'broadcast', date: '2027-04-01' })], plan)).toEqual([]);
 	});
 
 	it('a product where it does not go', () => {

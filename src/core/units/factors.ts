@@ -18,6 +18,7 @@ export const FT2_PER_ACRE = 43_560;
 export const DAY_MS = 86_400_000;
 /** Centimetres in an inch, exact by definition (1959). */
 export const CM_PER_IN = 2.54;
+export const MM_PER_IN = 10 * CM_PER_IN;
 
 /** kg/ha in 1 lb/ac: 1.12085. */
 export const KG_HA_PER_LB_AC = KG_PER_LB / HA_PER_ACRE;

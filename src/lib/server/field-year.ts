@@ -118,7 +118,7 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 
 function planContext(
 	library: Library,
-	{ field, goal, choices, passes, tests }: Records,
+	{ field, goal, choices, passes, tests, earlier }: Records,
 	site: Site,
 	answer: AdviseAnswer,
 	chosen: Chosen[],
@@ -137,6 +137,8 @@ function planContext(
 		yieldGoal: goal.yield_goal,
 		applied: passes.filter((booked) => booked.doneOn !== null || isBefore(booked, notBefore)).map(({ plan }) => plan),
 		notBefore,
+		tillersCountedOn: tests.tillers?.date,
+		manured: earlier.some(({ plan }) => library.products.find(({ id }) => id === plan.product)?.manure !== undefined),
 		tilleringN: dressing?.worksheet.applies ? dressing.worksheet.value : undefined,
 		schedule: library.schedules.find((candidate) => candidate.crop === goal.crop),
 		extras: library.extras,

@@ -98,7 +98,6 @@ describe('the tiller count', () => {
 	});
 
 	it.each([
-		[{ date: '2027-03-20', counts: [40], rowSpacingIn: 7.5 }, 'tillering is over'],
 		[{ date: '2026-12-10', counts: [40], rowSpacingIn: 7.5 }, 'Counted before late January'],
 		[{ date: '2027-02-01', counts: [40], rowSpacingIn: 7.5 }, 'Counted at one spot only'],
 		[{ date: '2027-02-01', counts: [5, 6, 5], rowSpacingIn: 7.5 }, 'whether the stand is worth keeping']
@@ -106,6 +105,16 @@ describe('the tiller count', () => {
 		const { worksheet } = rateOf(wheat({ tillers }), TILLERS);
 		expect(worksheet.applies && allCautions(worksheet).join(' ')).toContain(caution);
 	});
+});
+
+it('a tiller count after early March gives no rate, and says what is left to do', () => {
+	const late = rateOf(wheat({ tillers: { date: '2027-03-20', counts: [40], rowSpacingIn: 7.5 } }), TILLERS);
+	expect(late).toMatchObject({ applies: false, rate: null });
+	expect(late.reason).toContain('counted on 2027-03-20 come too late for tillers');
+	expect(late.reason).toContain('the main dressing at stem elongation');
+	expect(rateOf(wheat({ tillers: { date: '2027-03-09', counts: [17], rowSpacingIn: 7.5 } }), TILLERS).applies).toBe(
+		true
+	);
 });
 
 describe('reference strips', () => {

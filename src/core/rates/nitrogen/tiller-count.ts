@@ -12,7 +12,8 @@ const FEW_SPOTS = 3;
 /** Of the mean, above which the spots differ much: judgement. */
 const WIDE_SPREAD = 0.25;
 /** By early March tillering is over; month and day. */
-const TILLERING_ENDS = '03-05';
+const TILLERING_ENDS = '03-10';
+const HARVEST_BY = '07-01';
 const COUNT_FROM = '01-20';
 
 /** Spots of a count, stems per ft2, with their mean and their standard deviation (of a sample, n - 1). */
@@ -35,6 +36,13 @@ export function readTillers(site: Site, { parametersFor }: CompiledRule): Answer
 			label,
 			'no tiller count is booked',
 			'Count stems with three or more leaves in 12 in of row at several spots, late January to early February.'
+		);
+	}
+	if (isTooLate(count)) {
+		return notApplicable(
+			label,
+			`the ${count.counts.length === 1 ? 'spot' : `${count.counts.length} spots`} counted on ${count.date} come too late for tillers: by early March tillering is over`,
+			'What is left to do: the main dressing at stem elongation (Feekes 5 to 6), by its own rate.'
 		);
 	}
 	const p = parametersFor(site.crop.id) as StandParameters;
@@ -74,10 +82,14 @@ function spreadNotes(count: TillerCount, p: StandParameters): string[] {
 
 function seasonNotes({ date }: TillerCount): string[] {
 	const monthDay = date?.slice(5);
-	if (monthDay === undefined || (monthDay >= COUNT_FROM && monthDay <= TILLERING_ENDS)) return [];
-	return monthDay > TILLERING_ENDS && monthDay < '07-01'
-		? ['By early March tillering is over: this dressing comes late to make tillers.']
-		: ['Counted before late January; tillers may still come. Count again late January to early February.'];
+	if (monthDay === undefined || (monthDay >= COUNT_FROM && monthDay < HARVEST_BY)) return [];
+	return ['Counted before late January; tillers may still come. Count again late January to early February.'];
+}
+
+/** Counted after tillering: what it says can make no tillers any more. */
+function isTooLate({ date }: TillerCount): boolean {
+	const monthDay = date?.slice(5);
+	return monthDay !== undefined && monthDay > TILLERING_ENDS && monthDay < HARVEST_BY;
 }
 
 /** The least dressing, lb N/ac: some where the crop looks hungry, whatever the count. */

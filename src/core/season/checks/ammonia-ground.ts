@@ -1,3 +1,4 @@
+import { MM_PER_IN } from '../../units/factors';
 import { formatNumber } from '../../units/display';
 import type { Pass, PassCheck } from '../../schema-types';
 import { productOf, type PlanContext } from '../plan-context';
@@ -10,7 +11,6 @@ import { movedTo } from './moved';
 const DRY = { days: 14, mm: 6 } as const;
 const WET = { days: 3, mm: 30 } as const;
 const WAIT_DAYS = 7;
-const MM_PER_IN = 25.4;
 
 /** Ammonia needs moist ground that closes behind the knife. */
 export const ammoniaGroundCheck: SeasonCheck = (passes, context) =>

@@ -17,6 +17,11 @@ import { placementCheck } from './placement';
 import { shallowUreaBandCheck } from './shallow-urea-band';
 import { sulfurFormCheck } from './sulfur-form';
 import { surfaceLimeCheck } from './surface-lime';
+import { ammoniaSideDressCheck } from './ammonia-side-dress';
+import { dormantCropCheck } from './dormant-crop';
+import { latePhosphatePotashCheck } from './late-phosphate-potash';
+import { sideDressMethodCheck } from './side-dress-method';
+import { stripBandDepthCheck } from './strip-band-depth';
 import { allUpFrontCheck } from './all-up-front';
 import { ammoniaGroundCheck } from './ammonia-ground';
 import { frozenGroundCheck } from './frozen-ground';
@@ -69,6 +74,11 @@ const CHECKS: readonly SeasonCheck[] = [
 	waitingAmmoniumCheck,
 	wheatAmmoniaCheck,
 	wheatSulfurCheck,
+	ammoniaSideDressCheck,
+	dormantCropCheck,
+	latePhosphatePotashCheck,
+	sideDressMethodCheck,
+	stripBandDepthCheck,
 	totalsCheck
 ];
 

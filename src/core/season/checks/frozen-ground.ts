@@ -1,3 +1,4 @@
+import { MM_PER_IN } from '../../units/factors';
 import { formatNumber } from '../../units/display';
 import type { Pass } from '../../schema-types';
 import { isOnSurface } from '../placement-facts';
@@ -11,7 +12,6 @@ import { movedTo } from './moved';
 /** Days of weather that the ground follows; rain in them that fills it, mm: judgement. */
 const DAYS = 5;
 const SATURATING_MM = 60;
-const MM_PER_IN = 25.4;
 const SEARCH_DAYS = 150;
 const DAYS_TO_DRAIN = 4;
 

@@ -133,12 +133,39 @@ const CASES: RuleCase[] = [
 	},
 	{
 		rule: 'seed-row',
-		name: 'anything with soybean',
-		fires: nitrogen('map', 5.5, seed()),
+		name: 'potash with soybean',
+		fires: carrying('K2O', 'potash', 5, seed()),
 		severity: 'stop',
 		says: 'soybean stands none there (on your own trial only)',
-		nearMiss: nitrogen('map', 5.5, { placement: 'broadcast', date: '2027-05-01' }),
+		nearMiss: carrying('K2O', 'potash', 5, { placement: 'broadcast', date: '2027-05-01' }),
 		change: { cropId: 'soybean' }
+	},
+	{
+		rule: 'seed-row',
+		name: 'MAP with soybean on 7.5 in rows, thinning from 100 lb of product',
+		fires: { ...nitrogen('map', 1, seed()), rate: 100 },
+		severity: 'stop',
+		says: '50 lb of product do no harm, stands thin from about 100',
+		nearMiss: { ...nitrogen('map', 1, seed()), rate: 50 },
+		change: { cropId: 'soybean', rowSpacingIn: 7.5 }
+	},
+	{
+		rule: 'seed-row',
+		name: 'between the two it is a question',
+		fires: { ...nitrogen('map', 1, seed()), rate: 75 },
+		severity: 'mind',
+		says: 'stands thin from about 100',
+		nearMiss: { ...nitrogen('map', 1, seed()), rate: 49 },
+		change: { cropId: 'soybean', rowSpacingIn: 7.5 }
+	},
+	{
+		rule: 'seed-row',
+		name: 'on 30 in rows the first 50 lb thin, and 200 lb cost half of the yield',
+		fires: { ...nitrogen('map', 1, seed()), rate: 50 },
+		severity: 'stop',
+		says: 'stands thin from about 25, and from about 200 half of the yield is at stake',
+		nearMiss: { ...nitrogen('map', 1, seed()), rate: 12 },
+		change: { cropId: 'soybean', rowSpacingIn: 30 }
 	},
 	{
 		rule: 'placed-factor',
@@ -224,13 +251,13 @@ const CASES: RuleCase[] = [
 	},
 	{
 		rule: 'slope-phosphorus',
-		name: 'on 8 percent',
+		name: 'on 6 percent',
 		fires: carrying('P2O5', 'map', 60, { date: '2027-04-10' }),
 		severity: 'mind',
-		says: 'Phosphate on top of a 8 % slope (over 6)',
+		says: 'Phosphate on top of a 6 % slope (from 6 on)',
 		nearMiss: carrying('P2O5', 'map', 60, { date: '2027-04-10' }),
-		change: { slopePercent: 8 },
-		missChange: { slopePercent: 6 }
+		change: { slopePercent: 6 },
+		missChange: { slopePercent: 5.9 }
 	},
 	{
 		rule: 'lime-lead',
@@ -358,10 +385,165 @@ const CASES: RuleCase[] = [
 			placement: 'coulter mid-row',
 			additive: 'nitrification inhibitor'
 		})
+	},
+	{
+		rule: 'band-beside-seed',
+		name: 'what is side-banded adds to the 2x2 band',
+		fires: [
+			nitrogen('uan-28', 60, { placement: '2x2 band', date: '2027-05-01' }),
+			carrying('K2O', 'potash', 60, { id: 'two', placement: 'side band', date: '2027-05-01' })
+		],
+		severity: 'stop',
+		says: '120 lb of N and K2O beside the seed; at most 80',
+		nearMiss: [
+			nitrogen('uan-28', 60, { placement: '2x2 band', date: '2027-05-01' }),
+			carrying('K2O', 'potash', 20, { id: 'two', placement: 'side band', date: '2027-05-01' })
+		]
+	},
+	{
+		rule: 'band-beside-seed',
+		name: 'urea has a lower ceiling of its own',
+		fires: nitrogen('urea', 46, { placement: '2x2 band', date: '2027-05-01' }),
+		severity: 'stop',
+		says: '46 lb of urea N, which turns to ammonia, beside the seed; at most 40',
+		nearMiss: nitrogen('urea', 40, { placement: '2x2 band', date: '2027-05-01' })
+	},
+	{
+		rule: 'band-beside-seed',
+		name: 'urea injected 2 in off the seed',
+		fires: nitrogen('urea', 92, { placement: 'injected', depthIn: 3, offsetIn: 2, date: '2027-05-01' }),
+		severity: 'stop',
+		says: '92 lb of N and K2O beside the seed',
+		nearMiss: nitrogen('urea', 92, { placement: 'injected', depthIn: 5, date: '2027-05-01' })
+	},
+	{
+		rule: 'shallow-urea-band',
+		name: 'the risk rises from about 50 lb',
+		fires: nitrogen('uan-28', 120, { placement: 'injected', depthIn: 1.5, date: '2027-06-01' }),
+		severity: 'mind',
+		says: '60 lb of urea N in a band 1.5 in deep: the risk',
+		nearMiss: nitrogen('uan-28', 90, { placement: 'injected', depthIn: 1.5, date: '2027-06-01' })
+	},
+	{
+		rule: 'strip-band-depth',
+		name: '3 in under the row',
+		fires: carrying('P2O5', 'map', 40, { placement: 'deep strip band', depthIn: 3, date: '2026-11-10' }),
+		severity: 'mind',
+		says: '3 in deep under the row lies beside the seed',
+		nearMiss: carrying('P2O5', 'map', 40, { placement: 'deep strip band', date: '2026-11-10' })
+	},
+	{
+		rule: 'strip-band-depth',
+		name: '10 in deep',
+		fires: carrying('P2O5', 'map', 40, { placement: 'deep strip band', depthIn: 10, date: '2026-11-10' }),
+		severity: 'note',
+		says: 'deeper is not better',
+		nearMiss: carrying('P2O5', 'map', 40, { placement: 'deep strip band', depthIn: 8, date: '2026-11-10' })
+	},
+	{
+		rule: 'ammonia-side-dress',
+		name: 'too shallow',
+		fires: ammonia('2027-06-08', { depthIn: 3 }),
+		severity: 'stop',
+		says: '3 in deep, where the slot does not hold it',
+		nearMiss: ammonia('2027-06-08', { depthIn: 6 })
+	},
+	{
+		rule: 'ammonia-side-dress',
+		name: 'too near the row',
+		fires: ammonia('2027-06-08', { offsetIn: 3 }),
+		severity: 'stop',
+		says: '3 in from the row, where it burns roots',
+		nearMiss: ammonia('2027-06-08', { offsetIn: 6 })
+	},
+	{
+		rule: 'dormant-crop',
+		name: 'urea on wheat in November',
+		fires: nitrogen('urea', 60, { date: '2026-11-20', placement: 'top-dress' }),
+		severity: 'stop',
+		says: '60 lb N on dormant winter wheat on 2026-11-20',
+		nearMiss: nitrogen('urea', 60, { date: '2027-03-05', placement: 'top-dress' }),
+		change: { cropId: 'winter-wheat' }
+	},
+	{
+		rule: 'late-phosphate-potash',
+		name: 'on top of soybean in June',
+		fires: carrying('K2O', 'potash', 60, { date: '2027-06-25' }),
+		severity: 'mind',
+		says: '60 lb K2O on top of standing soybean on 2027-06-25: they need moisture and three to four weeks to reach the roots, and should be in before V7',
+		nearMiss: carrying('K2O', 'potash', 60, { date: '2027-05-12' }),
+		change: { cropId: 'soybean', plantingDate: '2027-05-10' }
+	},
+	{
+		rule: 'surface-urea',
+		name: 'the outlook is read from the day of the pass on, and the usual weather beyond it',
+		fires: nitrogen('urea', 80, { date: '2027-06-09' }),
+		severity: 'mind',
+		says: 'No half inch of rain in 6 days from 2027-06-09 by your outlook; for the 4 days after them the usual weather',
+		nearMiss: nitrogen('urea', 80, { date: '2027-06-09' }),
+		change: { weather: tenDry },
+		missChange: { weather: rains('2027-06-05', [0, 0, 0, 0, 8, 8, 0, 0, 0, 0], 24) }
+	},
+	{
+		rule: 'side-dress-method',
+		name: 'dry ground and no rain in sight',
+		fires: nitrogen('uan-28', 80, { date: '2027-06-05', placement: 'row-base stream' }),
+		severity: 'note',
+		says: 'inject it with knife or coulter',
+		nearMiss: nitrogen('uan-28', 80, { date: '2027-06-25', placement: 'row-base stream' }),
+		change: { weather: rains('2027-05-29', Array<number>(17).fill(0)) }
+	},
+	{
+		rule: 'side-dress-method',
+		name: 'dry ground, rain in sight',
+		fires: nitrogen('uan-28', 80, { date: '2027-06-05', placement: 'injected' }),
+		severity: 'note',
+		says: 'a drop-nozzle band at the row base',
+		nearMiss: nitrogen('uan-28', 30, { date: '2027-06-05', placement: 'injected' }),
+		change: { weather: rains('2027-05-29', [...Array<number>(9).fill(0), 15, ...Array<number>(7).fill(0)]) }
+	},
+	{
+		rule: 'wheat-sulfur',
+		name: 'manure does not replace the first 10 lb',
+		fires: nitrogen('urea', 60, { date: '2027-03-10', placement: 'top-dress' }),
+		severity: 'mind',
+		says: 'Manure does not replace the first 10 lb S of wheat',
+		nearMiss: nitrogen('urea', 60, { date: '2027-03-10', placement: 'top-dress' }),
+		change: { cropId: 'winter-wheat', manured: true },
+		missChange: { manured: false }
 	}
 ];
 
 describeRules(CASES);
+
+it('on wet ground the method matters less than being in by V8', () => {
+	const uan = nitrogen('uan-28', 80, { date: '2027-06-05', placement: 'row-base stream' });
+	const wet = context({ weather: rains('2027-05-29', [...Array<number>(5).fill(8), ...Array<number>(12).fill(0)]) });
+	const [note] = checkSeason([uan], wet).filter(({ rule }) => rule === 'side-dress-method');
+	expect(note).toMatchObject({ severity: 'note', remedies: [] });
+	expect(note!.text).toContain('the method matters less than being in by V8');
+});
+
+it('no remedy puts what bears urea or ammonium into the seed row', () => {
+	for (const product of ['urea', 'uan-28', 'ammonium-sulfate', 'dap']) {
+		const wrong = nitrogen(product, 20, { placement: 'leaf', date: '2027-05-01' });
+		for (const { remedies } of checkSeason([wrong], context())) {
+			const placed = remedies.flatMap(({ passes }) => passes.map(({ placement }) => placement));
+			if (product !== 'dap') expect(placed, product).not.toContain('seed row');
+		}
+	}
+});
+
+it('liquids are worked in, and dry urea goes beside the seed within its ceiling', () => {
+	for (const [product, placement] of [
+		['uan-28', 'incorporated'],
+		['uan-32', 'incorporated'],
+		['urea', '2x2 band']
+	] as const) {
+		const one = nitrogen(product, 30, { placement, date: '2027-05-01' });
+		expect(checkSeason([one], context()).map(({ rule }) => rule)).not.toContain('placement');
+	}
+});
 
 it('ammonia in young wheat is allowed, with its conditions', () => {
 	const early = ammonia('2027-04-05', { placement: 'coulter mid-row' });

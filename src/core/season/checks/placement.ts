@@ -1,3 +1,4 @@
+import { maySuggestSeedRow } from '../seed-row-limit';
 import { productOf } from '../plan-context';
 import type { SeasonCheck } from './check';
 
@@ -13,10 +14,12 @@ export const placementCheck: SeasonCheck = (passes, { products }) =>
 				pass: pass.id,
 				text: `${product.name} is not made for ${pass.placement}; it goes ${product.placements.join(', ')}.`,
 				basis: product.basis,
-				remedies: product.placements.map((placement) => ({
-					label: `Place it: ${placement}`,
-					passes: [{ ...pass, placement }]
-				}))
+				remedies: product.placements
+					.filter((placement) => placement !== 'seed row' || maySuggestSeedRow(product))
+					.map((placement) => ({
+						label: `Place it: ${placement}`,
+						passes: [{ ...pass, placement }]
+					}))
 			}
 		];
 	});

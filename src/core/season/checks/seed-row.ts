@@ -2,7 +2,8 @@ import { formatNumber } from '../../units/display';
 import type { Pass, PassCheck, Product, Remedy } from '../../schema-types';
 import { passNutrient } from '../pass-nutrients';
 import { productOf, type PlanContext } from '../plan-context';
-import { seedRowLimit } from '../seed-row-limit';
+import { poundsPerAcre } from '../pass-nutrients';
+import { isPhosphate, neverWithSeed, phosphateWithSeed, seedRowLimit } from '../seed-row-limit';
 import type { SeasonCheck } from './check';
 
 const SLACK_LB = 1e-6;
@@ -15,15 +16,23 @@ export const seedRowCheck: SeasonCheck = (passes, context) => {
 		const product = productOf(pass, context.products);
 		const never = neverWithSeed(product);
 		if (never) return [complaint(pass, product, `${never} with the seed: none at all.`)];
-		return tooMuch(pass, product, inRow, context);
+		return phosphateScale(pass, product, context) ?? tooMuch(pass, product, inRow, context);
 	});
 };
 
-function neverWithSeed({ name, nitrogenForms, sulfurForm, analysis }: Product): string | undefined {
-	if ((nitrogenForms?.urea ?? 0) > 0) return `${name} holds urea, which turns to ammonia`;
-	if (sulfurForm === 'thiosulfate') return `${name} is a thiosulfate and burns seed`;
-	if ((analysis.B ?? 0) > 0) return `${name} holds boron, which poisons seed`;
-	return undefined;
+/** A phosphate with the seed of a crop that stands no salt: not one word, but how much does what. */
+function phosphateScale(pass: Pass, product: Product, context: PlanContext): PassCheck[] | undefined {
+	if (!isPhosphate(product)) return undefined;
+	const pounds = poundsPerAcre(pass, product);
+	const scale = phosphateWithSeed(context, pounds);
+	if (!scale || scale.effect === 'harmless') return scale && [];
+	const text = `${formatNumber(pounds, 'lb/ac')} lb of ${product.name} with the seed of ${context.crop.name.toLowerCase()}: ${scale.words}.`;
+	const lower = {
+		label: `Lower it to ${formatNumber(Math.floor(scale.mostLb), 'lb/ac')} lb of product`,
+		passes: [{ ...pass, rate: (pass.rate * Math.floor(scale.mostLb)) / pounds }]
+	};
+	const severity = scale.effect === 'unsure' ? 'mind' : 'stop';
+	return [{ ...complaint(pass, product, text, [lower]), severity }];
 }
 
 function tooMuch(pass: Pass, product: Product, inRow: readonly Pass[], context: PlanContext): PassCheck[] {

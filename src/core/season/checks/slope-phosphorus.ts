@@ -5,13 +5,13 @@ import { isOnSurface } from '../placement-facts';
 import { productOf } from '../plan-context';
 import type { SeasonCheck } from './check';
 
-/** Steeper than this, phosphate on top runs off, percent; common practice. */
+/** From this slope on phosphate on top runs off, percent; common practice. */
 const STEEP_PERCENT = 6;
 const INTO: readonly Pass['placement'][] = ['incorporated', '2x2 band', 'side band', 'deep strip band'];
 
 /** Phosphate on the surface of sloping ground. */
 export const slopePhosphorusCheck: SeasonCheck = (passes, { slopePercent, products, plantingDate }) => {
-	if (slopePercent === undefined || slopePercent <= STEEP_PERCENT) return [];
+	if (slopePercent === undefined || slopePercent < STEEP_PERCENT) return [];
 	return passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		if (passNutrient(pass, product, 'P2O5') === 0 || !isOnSurface(pass)) return [];
@@ -24,7 +24,7 @@ export const slopePhosphorusCheck: SeasonCheck = (passes, { slopePercent, produc
 				rule: 'slope-phosphorus',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `Phosphate on top of a ${formatNumber(slopePercent, '%')} % slope (over ${STEEP_PERCENT}) leaves with the soil: band it or work it in.`,
+				text: `Phosphate on top of a ${formatNumber(slopePercent, '%')} % slope (from ${STEEP_PERCENT} on) leaves with the soil: band it or work it in.`,
 				basis: 'practice' as const,
 				remedies
 			}

@@ -7,7 +7,7 @@ import { ureaDay } from '../model/urea';
 import { isOnSurface } from '../placement-facts';
 import { productOf, type PlanContext } from '../plan-context';
 import { chanceOfDrySpell, daysUntilRain } from '../weather/dry-spell';
-import { knownDays, sourceOfDays } from '../weather/known-weather';
+import { knownDaysFrom, sourceOfDays } from '../weather/known-weather';
 import { shiftDate } from '../weather/season-weather';
 import { usualSoilC } from '../weather/usual-weather';
 import type { SeasonCheck } from './check';
@@ -31,8 +31,10 @@ export const surfaceUreaCheck: SeasonCheck = (passes, context) =>
 		if (!dressing || !isOnSurface(pass) || dressing.ureaseInhibitor || dressing.coated > 0) return [];
 		const ureaLb = dressing.urea / KG_HA_PER_LB_AC;
 		if (ureaLb < LEAST_LB) return [];
-		const days = knownDays(context.weather, pass.date, DRY_DAYS);
-		return days ? dryComplaint(pass, product, ureaLb, days, context) : usualNote(pass, product, ureaLb, context);
+		const days = knownDaysFrom(context.weather, pass.date, DRY_DAYS);
+		return days.length > SAFE_DAYS
+			? dryComplaint(pass, product, ureaLb, days, context)
+			: usualNote(pass, product, ureaLb, context);
 	});
 
 function dryComplaint(
@@ -45,8 +47,9 @@ function dryComplaint(
 	const wet = daysUntilRain(days);
 	if (wet !== undefined && wet <= SAFE_DAYS) return [];
 	const lost = lostLb(pass, product, days, context);
-	const span = wet === undefined ? `${DRY_DAYS} days` : `the first ${wet} days`;
-	const text = `No half inch of rain in ${span} from ${pass.date} ${sourceOfDays(context.weather, pass.date, DRY_DAYS)}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: about ${formatNumber(Math.round(lost), 'lb/ac')} lb may leave as ammonia.`;
+	const span = wet === undefined ? `${days.length} days` : `the first ${wet} days`;
+	const beyond = wet === undefined ? beyondText(pass, days.length, context) : '';
+	const text = `No half inch of rain in ${span} from ${pass.date} ${sourceOfDays(context.weather, pass.date, days.length)}${beyond}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: about ${formatNumber(Math.round(lost), 'lb/ac')} lb may leave as ammonia.`;
 	const beforeRain = wet === undefined ? [] : [movedTo(pass, shiftDate(pass.date, wet - 1), 'just before the rain')];
 	return [
 		{
@@ -58,6 +61,14 @@ function dryComplaint(
 			remedies: [guardedBy(pass, 'urease inhibitor'), ...beforeRain, ...intoTheSoil(pass, product, context)]
 		}
 	];
+}
+
+/** What the usual weather says of the days that the outlook does not reach. */
+function beyondText({ date }: Pass, known: number, { station }: PlanContext): string {
+	const rest = DRY_DAYS - known;
+	if (rest === 0) return '';
+	const dry = Math.round(chanceOfDrySpell(station, shiftDate(date, known), rest) * 10);
+	return `; for the ${rest} days after them the usual weather: in about ${dry} years of 10 they stay dry too`;
 }
 
 /** What the daily model loses of it to the air in these days, lb N/ac. */

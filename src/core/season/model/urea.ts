@@ -44,7 +44,7 @@ function exposedShare({ dressing, washed }: Cohort, { volatilisation }: SeasonMo
 		case 'surface band':
 			return open;
 		case 'band': {
-			const from = isHeavyBand(dressing, volatilisation) ? shallowDepthCm : 0;
+			const from = heavyShare(dressing, volatilisation) * shallowDepthCm;
 			// A closed slot guards more than its depth alone: the square of the share, judgement.
 			return open * Math.min(1, Math.max(0, (safeDepthCm - dressing.depthCm) / (safeDepthCm - from))) ** 2;
 		}
@@ -53,9 +53,13 @@ function exposedShare({ dressing, washed }: Cohort, { volatilisation }: SeasonMo
 	}
 }
 
-/** A concentrated band raises pH about itself, so that what lies shallow loses no less than on the surface. */
-function isHeavyBand({ lies, urea }: Dressing, { heavyBandKgHa }: VolatilisationModel): boolean {
-	return lies === 'band' && urea >= heavyBandKgHa;
+/**
+ * How much a concentrated band raises pH about itself, so that what lies shallow loses no less than on the surface: 0 up to the
+ * pounds at which the risk begins, 1 from those on at which it is heavy.
+ */
+function heavyShare({ lies, urea }: Dressing, { riskyBandKgHa, heavyBandKgHa }: VolatilisationModel): number {
+	if (lies !== 'band') return 0;
+	return Math.min(1, Math.max(0, (urea - riskyBandKgHa) / (heavyBandKgHa - riskyBandKgHa)));
 }
 
 /** The share of what turns that leaves: more when it is warm, the soil sweet, straw about, or the band heavy. */
@@ -69,6 +73,6 @@ function lostShare(
 	const sweet = Math.max(0, 1 + v.perPh * (soilPh - v.referencePh));
 	const straw = residue ? v.residueShare : 1;
 	const stream = dressing.lies === 'surface band' ? v.surfaceBandShare : 1;
-	const band = isHeavyBand(dressing, v) ? v.shallowBandShare : stream;
+	const band = stream + (v.shallowBandShare - stream) * heavyShare(dressing, v);
 	return Math.min(v.mostShare, v.shareAt25 * warm * sweet * straw * band);
 }

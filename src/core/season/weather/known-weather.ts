@@ -40,11 +40,17 @@ function usualDay({ months }: Station, date: string, rainMm: number): WeatherDay
 }
 
 /** So many days from one on; undefined unless all of them are known. */
-export function knownDays({ days }: KnownWeather, from: string, count: number): WeatherDay[] | undefined {
+export function knownDays(weather: KnownWeather, from: string, count: number): WeatherDay[] | undefined {
+	const found = knownDaysFrom(weather, from, count);
+	return found.length === count ? found : undefined;
+}
+
+/** The days from one on, up to so many, as far as they are known without a gap. */
+export function knownDaysFrom(weather: KnownWeather, from: string, most: number): WeatherDay[] {
 	const found: WeatherDay[] = [];
-	for (let at = 0; at < count; at++) {
-		const day = days.get(shiftDate(from, at));
-		if (!day) return undefined;
+	for (let at = 0; at < most; at++) {
+		const day = weather.days.get(shiftDate(from, at));
+		if (!day) break;
 		found.push(day);
 	}
 	return found;

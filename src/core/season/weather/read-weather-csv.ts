@@ -1,3 +1,4 @@
+import { MM_PER_IN } from '../../units/factors';
 import Papa from 'papaparse';
 import type { WeatherDay } from '../../schema-types';
 import type { UnitSystem } from '../../units/rate-units';
@@ -29,7 +30,6 @@ const NAMES: Record<Column, string> = {
 	maxC: 'highest temperature (max)',
 	rainMm: 'rain'
 };
-const MM_PER_IN = 25.4;
 /** What no weather station has read, in C and mm. */
 const BOUNDS = { minC: [-70, 60], maxC: [-70, 65], rainMm: [0, 1000] } as const;
 /** No more complaints than an adviser reads. */

@@ -1,6 +1,6 @@
 import type { EChartsCoreOption } from 'echarts/core';
 import type { RunAnswer } from '$core/season/run-season';
-import { DAY_MS, KG_HA_PER_LB_AC } from '$core/units/factors';
+import { DAY_MS, KG_HA_PER_LB_AC, MM_PER_IN } from '$core/units/factors';
 import type { UnitSystem } from '$core/units/rate-units';
 import type { BoardYear } from '../board/live-season';
 import { MARGIN } from '../board/time-axis';
@@ -17,7 +17,6 @@ export const PLOT = {
 const NITROGEN = '#4b3f94';
 const WATER = '#9db3c1';
 const COLD_C = 10;
-const MM_PER_IN = 25.4;
 /** A curve without steps is drawn by every so many days. */
 const SMOOTH_DAYS = 3;
 
