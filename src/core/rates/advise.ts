@@ -16,6 +16,7 @@ import { outlookOf } from './outlook/six-year-outlook';
 import { bothYears } from './phosphorus-potassium/both-years';
 import { nitrogenAccount } from './nitrogen/nitrogen-account';
 import { nitrogenParts } from './nitrogen/nitrogen-parts';
+import { checkCurve } from './nitrogen/check-curve';
 import { ownCurveRules } from './nitrogen/own-curves';
 import { withObjective } from './nitrogen/with-objective';
 import { rateOf } from './rate';
@@ -48,6 +49,7 @@ export const RATE_NUTRIENTS: readonly RateNutrient[] = [
  * @throws InputError for what no schema sees: a method that does not exist, a layer upside down
  */
 export function advise(request: AdviseRequest, knowledge: Knowledge, today: string): AdviseAnswer {
+	request.responseCurves?.forEach((curve, at) => checkCurve(curve, `/responseCurves/${at}`));
 	const site = siteOf(request, knowledge.crops, today);
 	const wanted = wantedRules(request, knowledge.packs);
 	const prices = request.prices ?? {};

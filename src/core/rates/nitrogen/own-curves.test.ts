@@ -84,6 +84,12 @@ describe('a typed curve is refused with the coefficient named', () => {
 		expect(problems[0]?.path).toBe(path);
 		expect(problems[0]?.message).toContain(message);
 	});
+	it('in advise as in the book', () => {
+		const wrong = withCoefficients('quadratic', { a: 100, b: 1, c: 0.1 });
+		expect(() => advise({ ...cornRequest(), responseCurves: [curve, wrong] }, library, '2026-11-20')).toThrow(
+			'/responseCurves/1/curve/coefficients/c must be below 0'
+		);
+	});
 	it('a right one passes', () => expect(checkCurve(curve, '/curve')).toBe(curve));
 });
 

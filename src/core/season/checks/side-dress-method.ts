@@ -56,9 +56,7 @@ function adviceOn(pass: Pass, context: PlanContext): PassCheck | undefined {
 	if (coming < WASHES_IN_MM) {
 		if (liesOf(pass) === 'band') return undefined;
 		const text = `Dry ground and no rain to speak of in sight (${seen}): inject it with knife or coulter.`;
-		const remedies = isIn
-			? []
-			: [...place('injected', 'Inject it'), ...place('coulter mid-row', 'Put it in by coulter')];
+		const remedies = [...place('injected', 'Inject it'), ...place('coulter mid-row', 'Put it in by coulter')];
 		return { ...base, text, remedies };
 	}
 	if (pass.placement === 'row-base stream') return undefined;

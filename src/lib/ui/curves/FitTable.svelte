@@ -40,12 +40,21 @@
 					answer.eonrInterval[0]!
 				)} to {plain(answer.eonrInterval[1]!)}
 				<span class="soft small">
-					(bootstrap by {answer.bootstrap?.by}, {answer.bootstrap?.replicates} samples{#if answer.bootstrap && answer.bootstrap.atHighestShare > 0.01},
+					({answer.bootstrap?.replicates} samples with the shape chosen anew in each{#if answer.bootstrap && answer.bootstrap.atHighestShare > 0.01},
 						{Math.round(answer.bootstrap.atHighestShare * 100)} % of them at the highest rate tested{/if})
 				</span>
 			{/if}
 		</p>
 	{/if}
+	{#if answer.rivals}
+		<p role="status">
+			The plots do not tell {answer.rivals.map(({ model }) => MODEL_NAMES[model].toLowerCase()).join(' from ')}:
+			{#if answer.eonrSpan}most profit lies at <strong
+					>{plain(answer.eonrSpan[0]!)} to {plain(answer.eonrSpan[1]!)} lb/ac</strong
+				>, by the shape one believes.{:else}each is shown below.{/if}
+		</p>
+	{/if}
+	{#if answer.noInterval}<p class="refused">No interval: {answer.noInterval}.</p>{/if}
 	{#if answer.reason}<p class="refused" role="status">{answer.reason}.</p>{/if}
 	<div class="two">
 		<Chart

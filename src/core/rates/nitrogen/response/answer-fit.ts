@@ -2,8 +2,9 @@ import { InputError } from '../../../check/problem';
 import { figure, notApplicable, type Answer } from '../../../figure/figure';
 import type { FitAnswer, FitRequest } from '../../../schema-types';
 import { formatNumber, tidy } from '../../../units/display';
-import { blocksOf, bootstrapOptimum, type OptimumSpread } from './bootstrap';
-import { bestOf, fitAnswer, fitModels } from './fit-response';
+import { withoutBlocks } from './block-term';
+import { blocksOf, bootstrapOptimum, noInterval, type OptimumSpread } from './bootstrap';
+import { bestOf, fitAnswer, fitModels, rivalsOf, type Fitted } from './fit-response';
 import { responseModels } from './models';
 import { explainObjectives, USUAL_TOLERANCE, type PriceFigures } from './objectives';
 import { rateMeans, type RateMeans } from './rate-means';
@@ -38,7 +39,8 @@ export function fitTrial(request: FitRequest): FitAnswer {
 /** The same, leaving off between steps of the bootstrap to tell how far it is. */
 export function* fitTrialInSteps(request: FitRequest): Generator<Progress, FitAnswer> {
 	const { observations, replicates = USUAL_REPLICATES, seed = USUAL_SEED } = request;
-	const data = rateMeans(observations);
+	const { observations: unblocked, freedom } = withoutBlocks(observations);
+	const data = rateMeans(unblocked);
 	const tested = {
 		lowest: data.rates[0]!,
 		highest: data.rates[data.count - 1]!,
@@ -56,13 +58,14 @@ export function* fitTrialInSteps(request: FitRequest): Generator<Progress, FitAn
 				model,
 				fitted.find((one) => one.model === model),
 				data,
-				observations.length
+				observations.length,
+				freedom
 			)
 		);
 	const none = { fits, best: null, aonr: null, eonr: null, tested };
 	if (!enough) return { ...none, reason: tooFew(data, observations.length) };
 	const best = bestOf(fitted, data);
-	const tests = testResponse(data, observations.length, best?.rss ?? Infinity);
+	const tests = testResponse(data, observations.length, freedom, best?.rss ?? Infinity);
 	const told = { response: tidy(tests.response), curvature: tidy(tests.curvature) };
 	if (!best || tests.verdict !== 'curve') {
 		const verdict = tests.verdict === 'curve' ? 'flat' : tests.verdict;
@@ -83,9 +86,12 @@ export function* fitTrialInSteps(request: FitRequest): Generator<Progress, FitAn
 		...(reason ? { reason } : {}),
 		...objectivesIn(request, curve, ratio)
 	};
-	if (ratio === undefined || eonr === null || replicates === 0) return answer;
-	const spread = yield* bootstrapOptimum(observations, model, p, ratio, replicates, seed);
-	return { ...answer, ...spreadIn(spread, seed) };
+	const rivals = rivalsIn(rivalsOf(fitted, best, data, observations.length, freedom), tested, ratio);
+	if (ratio === undefined || eonr === null || replicates === 0) return { ...answer, ...rivals };
+	const noSpread = noInterval(observations);
+	if (noSpread) return { ...answer, ...rivals, noInterval: noSpread };
+	const spread = yield* bootstrapOptimum(unblocked, freedom, request.models, ratio, replicates, seed);
+	return { ...answer, ...rivals, ...spreadIn(spread, seed) };
 }
 
 function priceRatioOf({ priceRatio, prices }: FitRequest): number | undefined {
@@ -155,6 +161,28 @@ function refusal(
 		step: `the yield is level from the second tested rate on; the optimum lies between ${formatNumber(rates[0]!, 'lb/ac')} and ${formatNumber(rates[1]!, 'lb/ac')}, test rates between them`
 	};
 	return `no optimum inside the tested range: ${words[verdict]}`;
+}
+
+/** Shapes that the plots do not tell apart, each with its own optimum, and the span of these; nothing where the best stands alone. */
+function rivalsIn(
+	fits: readonly Fitted[],
+	{ lowest, highest }: { lowest: number; highest: number },
+	ratio: number | undefined
+): Pick<FitAnswer, 'rivals' | 'eonrSpan'> {
+	if (fits.length < 2) return {};
+	const rivals = fits.map(({ model, p }) => {
+		const curve: TestedCurve = { model, p, lowest, highest };
+		return {
+			model: model.name,
+			aonr: numberOrNull(mostYieldRate(curve)),
+			eonr: ratio === undefined ? null : numberOrNull(mostProfitRate(curve, ratio))
+		};
+	});
+	const rates = rivals.flatMap(({ eonr }) => (eonr === null ? [] : [eonr]));
+	return {
+		rivals,
+		...(rates.length > 1 ? { eonrSpan: [Math.min(...rates), Math.max(...rates)] as [number, number] } : {})
+	};
 }
 
 function spreadIn({ low, high, ...how }: OptimumSpread, seed: number): Pick<FitAnswer, 'eonrInterval' | 'bootstrap'> {

@@ -1,13 +1,14 @@
 import jstat from 'jstat';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import type { Observation } from '../../../schema-types';
-import { distinctRates, rateMeans, roomForRates, type RateMeans } from './rate-means';
-import type { Coefficients, ResponseModel } from './response-model';
+import type { Observation, ResponseModelName } from '../../../schema-types';
+import { bestOf, fitModels } from './fit-response';
+import { distinctRates, rateMeans, type RateMeans } from './rate-means';
 import { fitStraightLine } from './straight-line';
 
-/** Fewer blocks than this say nothing of how blocks differ; residuals are drawn instead. */
+/** Fewer blocks, plots at a rate, or rates than this say too little for an interval: judgement. */
 const LEAST_BLOCKS = 3;
+const LEAST_RATES = 5;
 const STEP = 100;
 /** Of the interval: 90 % lies between these shares of the samples. */
 export const LEVEL = 0.9;
@@ -16,6 +17,7 @@ export const LEVEL = 0.9;
 export interface OptimumSpread {
 	low: number;
 	high: number;
+	/** Residuals of plots within blocks, or of plots where there are no blocks. */
 	by: 'block' | 'residual';
 	replicates: number;
 	/** Share of samples with the optimum at or beyond the highest rate, counted as that rate. */
@@ -23,42 +25,60 @@ export interface OptimumSpread {
 }
 
 /**
- * 90 % interval of the economic optimum by bootstrap: blocks are drawn with replacement and the curve is fitted to
- * each draw; percentiles of R's type 7. Without blocks (or with fewer than three) residuals about the curve are
- * drawn. An optimum outside the tested rates counts as the nearest of them.
- * @param model the shape chosen on the whole trial, @param p its coefficients there
+ * Why a trial gives no interval of its optimum.
+ * @returns a sentence's part, or undefined where it gives one
+ */
+export function noInterval(observations: readonly Observation[]): string | undefined {
+	const rates = distinctRates(observations).length;
+	const blocks = blocksOf(observations).length;
+	const plots = Math.floor(observations.length / rates);
+	if (rates < LEAST_RATES) return `${rates} rates are too few for an interval of the optimum; it takes ${LEAST_RATES}`;
+	if (blocks > 0 && blocks < LEAST_BLOCKS) {
+		return `${blocks} block${blocks === 1 ? ' is' : 's are'} too few for an interval of the optimum; it takes ${LEAST_BLOCKS}`;
+	}
+	if (plots < LEAST_BLOCKS)
+		return `fewer than ${LEAST_BLOCKS} plots at each rate are too few for an interval of the optimum`;
+	return undefined;
+}
+
+/**
+ * 90 % interval of the economic optimum by bootstrap, percentiles of R's type 7. What plots differ by from the mean of their rate, with
+ * the blocks taken out, is drawn anew and widened by the freedoms that block and rate took; every shape is fitted to each draw and the
+ * best of them counts, so that the choice of the shape is part of what is not known. Drawing whole blocks instead covers the true
+ * optimum in 73 to 86 of 100 trials of four blocks, and with a fixed shape in 31 to 80 (simulated; a test holds this way to 85 to 95).
+ * An optimum outside the tested rates counts as the nearest of them.
+ * @param observations with the blocks taken out
+ * @param freedom that the blocks took
  * @param priceRatio price of a pound of nitrogen over that of a unit of yield
  */
 export function* bootstrapOptimum(
 	observations: readonly Observation[],
-	model: ResponseModel,
-	p: Coefficients,
+	freedom: number,
+	names: readonly ResponseModelName[] | undefined,
 	priceRatio: number,
 	replicates: number,
 	seed: number
 ): Generator<{ done: number; total: number }, OptimumSpread> {
-	const blocks = blocksOf(observations);
-	const by = blocks.length >= LEAST_BLOCKS ? 'block' : 'residual';
-	const draw = by === 'block' ? blockDraws(observations, blocks) : residualDraws(observations, model, p);
+	const draw = meanDraws(observations, freedom);
 	const random = xoroshiro128plus(seed);
-	const fitted = new Float64Array(3);
 	const optima: number[] = [];
 	let atHighest = 0;
 	for (let done = 1; done <= replicates; done++) {
 		const data = draw((below) => uniformInt(random, 0, below - 1));
 		const highest = data.rates[data.count - 1]!;
-		const optimum = optimumOf(data, model, fitted, priceRatio);
+		const optimum = optimumOf(data, names, priceRatio);
 		if (optimum >= highest) atHighest++;
 		optima.push(Math.min(Math.max(optimum, data.rates[0]!), highest));
 		if (done % STEP === 0) yield { done, total: replicates };
 	}
 	const [low, high] = jstat.quantiles(optima, [(1 - LEVEL) / 2, (1 + LEVEL) / 2], 1, 1) as [number, number];
-	return { low, high, by, replicates, atHighestShare: atHighest / replicates };
+	return { low, high, by: freedom > 0 ? 'block' : 'residual', replicates, atHighestShare: atHighest / replicates };
 }
 
-/** Without the model's shape in a draw the straight line decides: it pays to the end, or not at all. */
-function optimumOf(data: RateMeans, model: ResponseModel, fitted: Coefficients, priceRatio: number): number {
-	if (!Number.isNaN(model.fit(data, fitted))) return model.economicOptimum(fitted, priceRatio);
+/** Where a draw has none of the shapes the straight line decides: it pays to the end, or not at all. */
+function optimumOf(data: RateMeans, names: readonly ResponseModelName[] | undefined, priceRatio: number): number {
+	const best = bestOf(fitModels(data, names), data);
+	if (best) return best.model.economicOptimum(best.p, priceRatio);
 	return fitStraightLine(data) && data.line.slope > priceRatio ? Infinity : -Infinity;
 }
 
@@ -70,49 +90,18 @@ export function blocksOf(observations: readonly Observation[]): (string | number
 	return named.length === observations.length ? [...new Set(named)] : [];
 }
 
-/** Sums of each block by rate are made once; a draw adds up those of the blocks that were drawn. */
-function blockDraws(observations: readonly Observation[], blocks: readonly (string | number)[]): Draw {
-	const rates = distinctRates(observations);
-	const sums = blocks.map((block) => {
-		const own = observations.filter((one) => one.block === block);
-		const at = (rate: number) => own.filter((one) => one.rate === rate);
-		return {
-			plots: rates.map((rate) => at(rate).length),
-			yields: rates.map((rate) => at(rate).reduce((sum, one) => sum + one.yield, 0))
-		};
-	});
-	const data = roomForRates(rates.length);
-	return (below) => {
-		const drawn = blocks.map(() => sums[below(blocks.length)]!);
-		data.count = 0;
-		for (let at = 0; at < rates.length; at++) {
-			let plots = 0;
-			let yields = 0;
-			for (const block of drawn) {
-				plots += block.plots[at]!;
-				yields += block.yields[at]!;
-			}
-			if (plots === 0) continue;
-			data.rates[data.count] = rates[at]!;
-			data.plots[data.count] = plots;
-			data.means[data.count] = yields / plots;
-			data.count++;
-		}
-		return data;
-	};
-}
-
-/** Residuals widened by n/(n - 3), because the fit has made them small. */
-function residualDraws(observations: readonly Observation[], model: ResponseModel, p: Coefficients): Draw {
+/** Means by rate with residuals drawn anew about them, widened because rates and blocks have made them small. */
+function meanDraws(observations: readonly Observation[], freedom: number): Draw {
 	const data = rateMeans(observations);
 	const place = observations.map(({ rate }) => data.rates.indexOf(rate));
-	const curve = Float64Array.from(data.rates, (rate) => model.yieldAt(p, rate));
-	const widen = Math.sqrt(observations.length / Math.max(1, observations.length - 3));
-	const residuals = observations.map((one, at) => (one.yield - curve[place[at]!]!) * widen);
+	const means = Float64Array.from(data.means);
+	const left = Math.max(1, observations.length - data.count - freedom);
+	const widen = Math.sqrt(observations.length / left);
+	const residuals = observations.map((one, at) => (one.yield - means[place[at]!]!) * widen);
 	return (below) => {
 		data.means.fill(0);
 		for (const at of place) data.means[at]! += residuals[below(residuals.length)]!;
-		for (let at = 0; at < data.count; at++) data.means[at] = curve[at]! + data.means[at]! / data.plots[at]!;
+		for (let at = 0; at < data.count; at++) data.means[at] = means[at]! + data.means[at]! / data.plots[at]!;
 		return data;
 	};
 }

@@ -39,36 +39,64 @@ export function bestOf(fitted: readonly Fitted[], data: RateMeans): Fitted | und
 	);
 }
 
+/** Shapes whose AICc lies within this of the best are not told apart: Burnham and Anderson 2002 (memory). */
+const RIVAL_AICC = 2;
+
+/** The best fit and those that the plots do not tell from it, the best first. */
+export function rivalsOf(
+	fitted: readonly Fitted[],
+	best: Fitted,
+	data: RateMeans,
+	observations: number,
+	blockFreedom: number
+): Fitted[] {
+	const score = ({ rss }: Fitted) => aicc(rss, observations, blockFreedom);
+	const least = score(best);
+	if (least === null) return [best];
+	const near = fitted.filter((fit) => {
+		const own = score(fit);
+		return fit !== best && !isSecondName(fit, data) && own !== null && own - least <= RIVAL_AICC;
+	});
+	return [best, ...near.sort((a, b) => a.rss - b.rss)];
+}
+
 /** A quadratic-plateau whose join lies beyond the highest rate is the quadratic under another name. */
 function isSecondName({ model, p }: Fitted, { rates, count }: RateMeans): boolean {
 	return model.name === 'quadratic-plateau' && model.agronomicOptimum(p) >= rates[count - 1]!;
 }
 
 /**
- * AICc from the normal likelihood: n ln(2 pi rss/n) + n + 2 K + 2 K (K + 1)/(n - K - 1), K = 4 with the variance;
+ * AICc from the normal likelihood: n ln(2 pi rss/n) + n + 2 K + 2 K (K + 1)/(n - K - 1), K = 4 with the variance, and one for each block but one;
  * Hurvich and Tsai 1989 (memory). R's AIC with the small-sample term.
- * @returns null where n is 5 or less, or the fit is exact
+ * @returns null where n is K + 1 or less, or the fit is exact
  */
-export function aicc(rss: number, observations: number): number | null {
-	const spare = observations - PARAMETERS - 1;
+export function aicc(rss: number, observations: number, blockFreedom: number): number | null {
+	const parameters = PARAMETERS + blockFreedom;
+	const spare = observations - parameters - 1;
 	if (spare <= 0 || rss <= 0) return null;
 	return (
 		observations * Math.log((2 * Math.PI * rss) / observations) +
 		observations +
-		2 * PARAMETERS +
-		(2 * PARAMETERS * (PARAMETERS + 1)) / spare
+		2 * parameters +
+		(2 * parameters * (parameters + 1)) / spare
 	);
 }
 
 /** One model's fit as the answer tells it, or that the observations have not its shape. */
-export function fitAnswer(model: ResponseModel, fitted: Fitted | undefined, data: RateMeans, plots: number): Fit {
+export function fitAnswer(
+	model: ResponseModel,
+	fitted: Fitted | undefined,
+	data: RateMeans,
+	plots: number,
+	blockFreedom: number
+): Fit {
 	const { name, formula } = model;
 	if (!fitted) {
 		const note = 'The yields do not have this shape: no least sum of squares with an optimum was found.';
 		return { model: name, formula, coefficients: null, rss: null, aicc: null, converged: false, note };
 	}
 	const { p, rss } = fitted;
-	const errors = standardErrors(model, p, data, rss);
+	const errors = standardErrors(model, p, data, rss, blockFreedom);
 	const level = name !== 'quadratic' && name !== 'mitscherlich';
 	const join = level ? { join: tidy(model.agronomicOptimum(p)) } : {};
 	const plateau = name === 'mitscherlich' ? { plateau: p[0]! } : level ? { plateau: model.yieldAt(p, Infinity) } : {};
@@ -81,7 +109,7 @@ export function fitAnswer(model: ResponseModel, fitted: Fitted | undefined, data
 		coefficients: namedCoefficients(model, p),
 		...(errors ? { standardErrors: namedCoefficients(model, errors) } : {}),
 		rss,
-		aicc: aicc(rss, plots),
+		aicc: aicc(rss, plots, blockFreedom),
 		...join,
 		...plateau,
 		converged: true,

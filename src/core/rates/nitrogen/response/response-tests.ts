@@ -18,11 +18,13 @@ export interface ResponseTests {
 
 /**
  * Whether a curve with an optimum can be told from no response and from a straight line: F tests of nested models
- * with 3 coefficients against 1 and 2, at 0.05.
+ * with 3 coefficients against 1 and 2, at 0.05, each with the blocks as a term.
+ * @param data of plots with the blocks taken out, @param blockFreedom blocks less one
  * @param rss of the best curve over all plots; Infinity where none fits
  */
-export function testResponse(data: RateMeans, observations: number, rss: number): ResponseTests {
-	const freedom = observations - 3;
+export function testResponse(data: RateMeans, observations: number, blockFreedom: number, rss: number): ResponseTests {
+	const lineFreedom = observations - 2 - blockFreedom;
+	const freedom = observations - 3 - blockFreedom;
 	const squares = sumOf(data, ({ plots, means }, at) => plots[at]! * means[at]! ** 2) + data.withinRates;
 	const mean = sumOf(data, ({ plots, means }, at) => plots[at]! * means[at]!) / observations;
 	const flat = sumOf(data, ({ plots, means }, at) => plots[at]! * (means[at]! - mean) ** 2) + data.withinRates;
@@ -31,11 +33,11 @@ export function testResponse(data: RateMeans, observations: number, rss: number)
 	const response = pOf((flat - rss) / 2, rss / freedom, 2, freedom, squares);
 	const curvature = pOf(straight - rss, rss / freedom, 1, freedom, squares);
 	if (flat <= NOTHING * squares) return { response: 1, curvature: 1, verdict: 'flat' };
-	const rises = pOf(flat - straight, straight / (observations - 2), 1, observations - 2, squares);
+	const rises = pOf(flat - straight, straight / lineFreedom, 1, lineFreedom, squares);
 	const curved = response < SIGNIFICANT && curvature < SIGNIFICANT;
 	if (curved) return { response, curvature, verdict: 'curve' };
 	const step = levelFromSecondRate(data) + data.withinRates;
-	if (step < straight && pOf(flat - step, step / (observations - 2), 1, observations - 2, squares) < SIGNIFICANT) {
+	if (step < straight && pOf(flat - step, step / lineFreedom, 1, lineFreedom, squares) < SIGNIFICANT) {
 		return { response, curvature, verdict: data.means[0]! < data.means[1]! ? 'step' : 'falling' };
 	}
 	const verdict = rises < SIGNIFICANT ? (data.line.slope > 0 ? 'straight' : 'falling') : 'flat';

@@ -3,7 +3,7 @@ import type { RateMeans } from './rate-means';
 import type { Coefficients, ResponseModel } from './response-model';
 
 /**
- * Standard errors of the coefficients: square roots of the diagonal of rss/(n - 3) (J'J)^-1, with J the derivatives
+ * Standard errors of the coefficients: square roots of the diagonal of rss/(n - 3 - (blocks - 1)) (J'J)^-1, with J the derivatives
  * of the curve by its coefficients at the best fit. As R's `summary(nls)` and `summary(lm)` give them.
  * @returns undefined where the observations do not tell the coefficients apart, or are no more than three
  */
@@ -11,7 +11,8 @@ export function standardErrors(
 	model: ResponseModel,
 	p: Coefficients,
 	{ count, rates, plots }: RateMeans,
-	rss: number
+	rss: number,
+	blockFreedom: number
 ): Coefficients | undefined {
 	const gradient = new Float64Array(3);
 	const information = Matrix.zeros(3, 3);
@@ -26,7 +27,8 @@ export function standardErrors(
 			}
 		}
 	}
-	if (observations <= 3) return undefined;
+	const freedom = observations - 3 - blockFreedom;
+	if (freedom <= 0) return undefined;
 	// Coefficients differ by orders of magnitude; with ones on the diagonal the inverse is exact to the last digits.
 	const scale = information.diagonal().map(Math.sqrt);
 	const scaled = Matrix.zeros(3, 3);
@@ -37,7 +39,7 @@ export function standardErrors(
 	}
 	const spread = inverseOrNone(scaled);
 	if (!spread) return undefined;
-	const variance = rss / (observations - 3);
+	const variance = rss / freedom;
 	return Float64Array.from(scale, (unit, at) => Math.sqrt(variance * spread.get(at, at)) / unit);
 }
 
