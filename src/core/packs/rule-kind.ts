@@ -61,6 +61,8 @@ export interface RuleKind<P> {
 	readonly byLayer?: true;
 	/** Worked once for each zone with reference strips, and averaged by area. */
 	readonly byZone?: true;
+	/** Its coefficients reckon with 2,000,000 lb of soil in 6 2/3 in, whatever was measured. */
+	readonly byFurrowSlice?: true;
 	/** The test in the standing crop that it rests on. */
 	readonly test?: keyof InSeason;
 	/** What a rate of this kind covers where it is not the whole season. */

@@ -1,6 +1,9 @@
-import { figure, notApplicable, type Answer, type Figure } from '../figure/figure';
+import { figure, notApplicable, withCaution, type Answer, type Figure } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import type { RuleFigures } from '../packs/rule-kind';
+import { formatNumber } from '../units/display';
+import { FURROW_BULK_DENSITY } from '../units/factors';
+import { measuredDensity } from './read-result';
 import { sitesByLayer } from './layers-to-lime';
 import { readSoilPh } from './ph-scale';
 import type { Site } from './site';
@@ -68,7 +71,15 @@ function applyOnce(compiled: CompiledRule, site: Site, readers: Partial<InputRea
 	const organicMatter = readers.organicMatter?.(site, compiled);
 	if (organicMatter?.applies) figures.organicMatter = organicMatter;
 	const answer = kind.explain(parameters, figures as RuleFigures, rule);
-	return answer.applies ? { ...answer, wouldChange: whatWouldChange(compiled, site.crop.id, figures) } : answer;
+	if (!answer.applies) return answer;
+	const full = { ...answer, wouldChange: whatWouldChange(compiled, site.crop.id, figures) };
+	const density = kind.byFurrowSlice ? measuredDensity(site.layers[0]!) : undefined;
+	return density === undefined ? full : withCaution(full, ownWeightText(density));
+}
+
+/** Which weight of soil a rule went by where another was measured, and why. */
+function ownWeightText(density: number): string {
+	return `The guide’s own factor is used (2,000,000 lb of soil in 6 2/3 in, ${formatNumber(FURROW_BULK_DENSITY, 'g/cm3')} g/cm3), not the measured ${formatNumber(density, 'g/cm3')} g/cm3, because its numbers were found with it.`;
 }
 
 function sumOverLayers(compiled: CompiledRule, site: Site, readers: Partial<InputReaders>): Answer {

@@ -86,12 +86,19 @@ function wantedText(methods: readonly LabMethod[] | undefined): string {
 	return methods && methods.length > 0 ? ` by ${methods.map(methodName).join(' or ')}` : '';
 }
 
+/** The layer's own bulk density, g/cm3; undefined where it was not measured, or cannot be true. */
+export function measuredDensity({ results }: SoilLayer): number | undefined {
+	const given = results.find(({ analyte }) => analyte === 'bulkDensity')?.value;
+	const [least, most] = possibleRange('bulkDensity') ?? [0, Infinity];
+	return given !== undefined && given >= least && given <= most ? given : undefined;
+}
+
 function readFrom(layer: SoilLayer, result: Result): Answer {
 	const { analyte, method, value, unit, qualifier } = result;
 	const name = analyteName(analyte);
 	const assumed = method ?? usualMethod(analyte);
 	const label = [name, assumed && methodName(assumed), layer.depthText].filter(Boolean).join(', ');
-	const conversion = conversionOf(analyte, unit, layer.thicknessIn)!;
+	const conversion = conversionOf(analyte, unit, layer.thicknessIn, measuredDensity(layer))!;
 	const reported = conversion.formula === '' ? canonicalUnit(analyte) : unit;
 	let read: Figure = figure({ label, value, unit: reported, basis: 'measured' });
 	if (qualifier === '<') {

@@ -5,6 +5,8 @@ import { FURROW_BULK_DENSITY, KG_HA_PER_LB_AC, LB_AC_PER_PPM_INCH, T_HA_PER_SHOR
 import type { CropId, Result } from '../schema-types';
 import { library } from '../testing.test-help';
 import { cationExchangeCapacity } from './cec';
+import { mineralNitrogen } from './mineral-nitrogen';
+import { readResult } from './read-result';
 import { soilNitrate } from './soil-pounds';
 import { soilLayers } from './soil-layers';
 
@@ -63,4 +65,39 @@ describe('holding limit: ten pounds for each unit of CEC, capped at 250 (common 
 	const limit = (cec: number) => rule.kind.compute(rule.parametersFor(undefined), Object.assign(noNumbers(), { cec }));
 	it('CEC 12 holds 120, CEC 15 150, CEC 30 no more than 250', () =>
 		expect([12, 15, 30].map(limit)).toEqual([120, 150, 250]));
+});
+
+describe('a measured bulk density stands in every conversion of weight (ppm x g/cm3 x cm x 0.1 = kg/ha)', () => {
+	const layers = (value: number, unit: 'kg/ha' | 'lb/ac' | 'ppm', bulkDensity?: number) =>
+		soilLayers(
+			{
+				layers: [
+					{
+						top: 0,
+						bottom: 20,
+						depthUnit: 'cm',
+						results: [
+							{ analyte: 'P', method: 'olsen', value, unit },
+							{ analyte: 'NO3-N', value, unit },
+							...(bulkDensity === undefined
+								? []
+								: [{ analyte: 'bulkDensity' as const, value: bulkDensity, unit: 'g/cm3' as const }])
+						]
+					}
+				]
+			},
+			''
+		);
+	const value = (answer: ReturnType<typeof readResult>) => (answer.applies ? answer.value : undefined);
+	it('P 30 kg/ha in 0-20 cm at 1.1 g/cm3 is 13.6 ppm, and 11.3 where none was measured', () => {
+		expect(value(readResult(layers(30, 'kg/ha', 1.1), 'P'))).toBeCloseTo(13.636, 3);
+		expect(value(readResult(layers(30, 'kg/ha'), 'P'))).toBeCloseTo(11.33, 2);
+		expect(value(readResult(layers(30 / 1.12085, 'lb/ac', 1.1), 'P'))).toBeCloseTo(13.636, 3);
+	});
+	it('nitrate in pounds the other way round, with the density in the worksheet', () => {
+		// 10 ppm x 1.1 x 20 x 0.1 = 22 kg/ha = 19.63 lb/ac
+		const pounds = mineralNitrogen(layers(10, 'ppm', 1.1));
+		expect(value(pounds)).toBeCloseTo(22 / 1.12085, 3);
+		expect(JSON.stringify(pounds)).toContain('x 1.1 / 1.324 g/cm3, as measured');
+	});
 });

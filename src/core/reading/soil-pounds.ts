@@ -1,8 +1,8 @@
 import { figure, notApplicable, type Answer, type Figure } from '../figure/figure';
 import type { Analyte } from '../schema-types';
-import { LB_AC_PER_PPM_INCH } from '../units/factors';
+import { densityText, poundsPerPpmInch } from '../units/result-units';
 import { analyteName } from '../ground/analyte-names';
-import { readInLayer } from './read-result';
+import { measuredDensity, readInLayer } from './read-result';
 import type { SoilLayer } from './soil-layers';
 
 /** Layers written in cm do not meet an inch depth exactly. */
@@ -59,12 +59,13 @@ export function poundsByLayer(layers: readonly SoilLayer[], analyte: Analyte, de
 		const thicknessIn = Math.min(layer.bottomIn, depthIn) - Math.max(layer.topIn, reachedIn);
 		if (thicknessIn <= 0) continue;
 		reachedIn = Math.min(layer.bottomIn, depthIn);
+		const density = measuredDensity(layer);
 		parts.push(
 			figure({
 				label: `${analyte}, ${layer.depthText}`,
-				value: ppm.value * LB_AC_PER_PPM_INCH * thicknessIn,
+				value: ppm.value * poundsPerPpmInch(density) * thicknessIn,
 				unit: 'lb/ac',
-				formula: `ppm x 0.3 x ${+thicknessIn.toFixed(2)} in`,
+				formula: `ppm x 0.3${densityText(density)} x ${+thicknessIn.toFixed(2)} in`,
 				inputs: [ppm],
 				basis: 'measured'
 			})

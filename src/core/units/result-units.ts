@@ -58,12 +58,18 @@ export interface Conversion {
 /**
  * How a lab's unit becomes the canonical unit of the analyte.
  * @param thicknessIn thickness of the sampled layer, in; only pounds and kilograms per area need it
+ * @param bulkDensity measured, g/cm3; 1.324 where left out, at which the furrow slice weighs 2,000,000 lb
  * @returns undefined where the analyte is never reported in that unit
  */
-export function conversionOf(analyte: Analyte, unit: ResultUnit, thicknessIn: number): Conversion | undefined {
+export function conversionOf(
+	analyte: Analyte,
+	unit: ResultUnit,
+	thicknessIn: number,
+	bulkDensity?: number
+): Conversion | undefined {
 	switch (CANONICAL[analyte]) {
 		case 'ppm':
-			return toPpm(analyte, unit, thicknessIn);
+			return toPpm(analyte, unit, thicknessIn, bulkDensity);
 		case 'pH':
 			if (analyte === 'bufferPh' && unit === 'LTI') return { factor: 0.1, formula: 'lime test index / 10' };
 			return unit === 'pH' || unit === '' ? asIs : undefined;
@@ -81,7 +87,23 @@ export function conversionOf(analyte: Analyte, unit: ResultUnit, thicknessIn: nu
 
 const asIs: Conversion = { factor: 1, formula: '' };
 
-function toPpm(analyte: Analyte, unit: ResultUnit, thicknessIn: number): Conversion | undefined {
+/** lb/ac of 1 ppm in an inch: 0.3, or by the measured bulk density. */
+export function poundsPerPpmInch(bulkDensity: number | undefined): number {
+	return bulkDensity === undefined ? LB_AC_PER_PPM_INCH : (LB_AC_PER_PPM_INCH * bulkDensity) / FURROW_BULK_DENSITY;
+}
+
+/** Words of a formula for a bulk density that was measured. */
+export function densityText(bulkDensity: number | undefined): string {
+	return bulkDensity === undefined ? '' : ` x ${bulkDensity} / ${FURROW_BULK_DENSITY.toFixed(3)} g/cm3, as measured,`;
+}
+
+function toPpm(
+	analyte: Analyte,
+	unit: ResultUnit,
+	thicknessIn: number,
+	bulkDensity: number | undefined
+): Conversion | undefined {
+	const perPpmInch = poundsPerPpmInch(bulkDensity);
 	switch (unit) {
 		case 'ppm':
 		case 'mg/kg':
@@ -90,15 +112,18 @@ function toPpm(analyte: Analyte, unit: ResultUnit, thicknessIn: number): Convers
 			return undefined;
 		case 'lb/ac':
 			return {
-				factor: 1 / (LB_AC_PER_PPM_INCH * thicknessIn),
-				formula: `lb/ac / (0.3 x ${thicknessIn} in)`
+				factor: 1 / (perPpmInch * thicknessIn),
+				formula: `lb/ac / (0.3${densityText(bulkDensity)} x ${thicknessIn} in)`
 			};
 		case 'lb/ac-furrow':
-			return { factor: 1 / LB_AC_PER_PPM_FURROW, formula: 'lb/ac / 2' };
+			return {
+				factor: 1 / LB_AC_PER_PPM_FURROW,
+				formula: `lb/ac / 2${bulkDensity === undefined ? '' : ' (the lab’s own factor, whatever the bulk density)'}`
+			};
 		case 'kg/ha':
 			return {
-				factor: 1 / (LB_AC_PER_PPM_INCH * thicknessIn * KG_HA_PER_LB_AC),
-				formula: `kg/ha / (${FURROW_BULK_DENSITY.toFixed(3)} g/cm3 x ${(thicknessIn * CM_PER_IN).toFixed(1)} cm x 0.1)`
+				factor: 1 / (perPpmInch * thicknessIn * KG_HA_PER_LB_AC),
+				formula: `kg/ha / (${(bulkDensity ?? FURROW_BULK_DENSITY).toFixed(3)} g/cm3${bulkDensity === undefined ? '' : ' measured'} x ${(thicknessIn * CM_PER_IN).toFixed(1)} cm x 0.1)`
 			};
 		case 'meq/100g':
 		case 'cmol/kg': {

@@ -1,8 +1,9 @@
+import Database from 'better-sqlite3';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { areaAcres } from '../../core/ground/shapes/geodesic-area';
 import { boundsOf, type Shape } from '../../core/ground/shapes/shape';
-import type { BookDocument, Pass } from '../../core/schema-types';
+import type { CropId, BookDocument, Pass } from '../../core/schema-types';
 import { sheetDifferences } from '../../core/sheet/sheet-differences';
 import { workOrders } from '../../core/sheet/work-orders';
 import { orderOf } from '../../core/supply/order';
@@ -10,6 +11,7 @@ import { asApplied } from '../../core/zones/as-applied';
 import { prescriptionDifferences } from '../../core/zones/prescription-differences';
 import { prescriptionTotal } from '../../core/zones/prescription-totals';
 import { undo, undoable } from './book/act';
+import { migrate } from './book/migrate';
 import { fillBook } from './book/fill-book';
 import { openBook } from './book/open-book';
 import { draftSheet } from './draft-sheet';
@@ -19,7 +21,7 @@ import { makePrescription, type PrescriptionGround } from './make-prescription';
 import { workOrderDocument } from './print/work-order-document';
 import { listFields } from './stores/fields';
 import { changePasses } from './stores/field-years';
-import { addLayers, listLayers, listZones, replaceZones } from './stores/ground-maps';
+import { addLayers, listLayers, listZones, replaceZones, setZoneFacts } from './stores/ground-maps';
 import { listOpenPasses } from './stores/order-passes';
 import { addAsApplied, addPrescription, findPrescription, newestPrescriptions } from './stores/prescriptions';
 import { adviseZones, compareZones } from './zone-advice';
@@ -42,7 +44,7 @@ function bookOf(name: string, year = 2027) {
 		return {
 			fieldYear,
 			advice: fieldYear.advice!,
-			zones: listZones(db, id),
+			zones: listZones(db, id, { crop: fieldYear.goal!.crop, year }),
 			layers: listLayers(db, id),
 			library,
 			today: TODAY,
@@ -79,7 +81,8 @@ describe('zones of a field', () => {
 		const { db, id, ground } = bookOf('Crow Acre');
 		const boundary = JSON.parse(ground().fieldYear.field.boundary!) as Shape;
 		const own = { K2O: { rate: 33, reason: 'Drowned out twice' } };
-		replaceZones(db, id, 'Two halves', halves(boundary, { values: { K: 60 } }, { own }));
+		const season = { crop: ground().advice.goal.crop, year: 2027 };
+		replaceZones(db, id, 'Two halves', halves(boundary, { values: { K: 60 } }, { own }), season);
 		const { advice, zones, layers, fieldYear } = ground();
 		const [west, east] = adviseZones(advice, zones, layers, library, TODAY);
 		const field = advice.chosen.find(({ nutrient }) => nutrient === 'K2O')!.rate.value;
@@ -102,6 +105,35 @@ describe('zones of a field', () => {
 		// Yield with plenty less yield without in each, by the made-up strips: 56, 98 and 30 bu.
 		expect(rates[1]! / rates[0]!).toBeCloseTo(98 / 56, 6);
 		expect(rates[2]! / rates[0]!).toBeCloseTo(30 / 56, 6);
+	});
+	it('goals of a corn year stand in no other year, and come back with it', () => {
+		const { db, id } = bookOf('Brick Kiln');
+		const goals = (crop: CropId, year: number) => listZones(db, id, { crop, year }).map(({ facts }) => facts.yieldGoal);
+		expect(goals('corn-grain', 2026)).toEqual([120, 195, 215]);
+		expect(goals('soybean', 2027)).toEqual([undefined, undefined, undefined]);
+		const zones = listZones(db, id);
+		setZoneFacts(db, id, zones[0]!.name, { yieldGoal: 30, values: { K: 90 } }, { crop: 'soybean', year: 2027 });
+		expect(goals('soybean', 2027)[0]).toBe(30);
+		expect(goals('corn-grain', 2026)).toEqual([120, 195, 215]);
+		expect(listZones(db, id)[0]!.facts).toEqual({ values: { K: 90 } });
+	});
+	it('goals kept without a year go to the newest year of the field when a book of before is opened', () => {
+		const db = new Database(':memory:');
+		migrate(db);
+		fillBook(db, demo);
+		const zone = db
+			.prepare("SELECT z.id FROM zone z JOIN field f ON f.id = z.field_id WHERE f.name = 'Brick Kiln'")
+			.get() as {
+			id: string;
+		};
+		db.prepare('UPDATE zone SET facts = ? WHERE id = ?').run('{"yieldGoal":150,"values":{"K":70}}', zone.id);
+		db.pragma('user_version = 6');
+		migrate(db);
+		const { facts } = db.prepare('SELECT facts FROM zone WHERE id = ?').get(zone.id) as { facts: string };
+		expect(JSON.parse(facts)).toEqual({
+			values: { K: 70 },
+			seasons: [{ crop: 'soybean', year: 2027, yieldGoal: 150 }]
+		});
 	});
 	it('a zone of the same name keeps what is known of it; two of one name are refused', () => {
 		const { db, id, ground } = bookOf('Brick Kiln', 2026);

@@ -69,6 +69,7 @@ type Parameters = FromSchema<typeof parameters>;
  */
 export const massBalanceWithPrices: RuleKind<Parameters> = {
 	kind: 'mass-balance-with-prices',
+	byFurrowSlice: true,
 	parameters,
 	needs: () => [
 		'yieldGoal',

@@ -24,6 +24,7 @@ export type ThresholdParameters = FromSchema<typeof thresholdParameters>;
  */
 export const nitrateThreshold: RuleKind<ThresholdParameters> = {
 	kind: 'nitrate-threshold',
+	byFurrowSlice: true,
 	parameters: thresholdParameters,
 	test: 'nitrate',
 	covers: 'from now on',

@@ -32,6 +32,7 @@ const AS_BOUGHT = { K: K2O_PER_K, Mg: 1, Ca: 1 } as const;
  */
 export const cationShare: RuleKind<Parameters> = {
 	kind: 'base-saturation',
+	byFurrowSlice: true,
 	parameters,
 	needs: () => ['soilTest', 'cec', 'sampledDepthIn'],
 	compute(p, { soilTest, cec, sampledDepthIn }) {

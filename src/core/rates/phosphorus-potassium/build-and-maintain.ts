@@ -35,6 +35,7 @@ type Parameters = FromSchema<typeof parameters>;
  */
 export const buildAndMaintain: RuleKind<Parameters> = {
 	kind: 'build-and-maintain',
+	byFurrowSlice: true,
 	parameters,
 	needs: (p) =>
 		p.criticalLevelPpm.perCec === undefined && p.buildPerPpm.perCec === undefined

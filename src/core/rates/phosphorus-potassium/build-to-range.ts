@@ -38,6 +38,7 @@ type Parameters = FromSchema<typeof parameters>;
  */
 export const buildToRange: RuleKind<Parameters> = {
 	kind: 'build-to-range',
+	byFurrowSlice: true,
 	parameters,
 	needs: (p) =>
 		p.ranges.length > 1 || p.lbPerPpm.perCec !== undefined

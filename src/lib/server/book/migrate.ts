@@ -5,9 +5,10 @@ import nitrogen from './003-nitrogen.sql?raw';
 import season from './004-season.sql?raw';
 import supply from './005-supply.sql?raw';
 import ground from './006-ground.sql?raw';
+import zoneSeasons from './007-zone-seasons.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
-const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply, ground];
+const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply, ground, zoneSeasons];
 
 /**
  * Applies the migrations a book has not seen, all or none.

@@ -3,6 +3,7 @@ import type { Database } from 'better-sqlite3';
 import { areaAcres } from '../../../core/ground/shapes/geodesic-area';
 import type { Shape } from '../../../core/ground/shapes/shape';
 import type { GroundLayer, PlacedPoint, Zone, ZoneFacts } from '../../../core/schema-types';
+import { factsIn, withSeason, type CropYear } from '../../../core/zones/zone-seasons';
 import { act, type Writer } from '../book/act';
 import { ActionError } from '../book/action-error';
 
@@ -19,7 +20,16 @@ export interface LayerRecord extends GroundLayer {
 	id: string;
 }
 
-export function listZones(db: Database, fieldId: string): ZoneRecord[] {
+/**
+ * Zones of a field in their order.
+ * @param season whose goals, strips and own rates stand in the facts; soil values alone where left out
+ */
+export function listZones(db: Database, fieldId: string, season?: CropYear): ZoneRecord[] {
+	return keptZones(db, fieldId).map((zone) => ({ ...zone, facts: factsIn(zone.facts, season) }));
+}
+
+/** Zones with what is known of them for every season. */
+function keptZones(db: Database, fieldId: string): ZoneRecord[] {
 	return db
 		.prepare<[string], { id: string; name: string; area_ac: number; shape: string; facts: string }>(
 			'SELECT id, name, area_ac, shape, facts FROM zone WHERE field_id = ? ORDER BY place'
@@ -68,24 +78,30 @@ export function setBoundary(db: Database, fieldId: string, boundary: Shape | nul
 }
 
 /** Puts zones in place of those that are there; one of the same name keeps what is known of it. */
-export function replaceZones(db: Database, fieldId: string, label: string, zones: readonly Zone[]): void {
+export function replaceZones(
+	db: Database,
+	fieldId: string,
+	label: string,
+	zones: readonly Zone[],
+	season?: CropYear
+): void {
 	const names = zones.map(({ name }) => name.toLowerCase());
 	const twice = zones.find(({ name }, at) => names.indexOf(name.toLowerCase()) < at);
 	if (twice) throw new ActionError(`Two zones are named ${twice.name}; give each a name of its own.`);
-	const before = listZones(db, fieldId);
+	const before = keptZones(db, fieldId);
 	act(db, { label, fieldId }, (writer) => {
 		for (const { id } of before) writer.remove('zone', id);
 		writeZones(
 			writer,
 			fieldId,
-			zones.map((zone) => ({ ...zone, facts: factsOf(zone, before) }))
+			zones.map((zone) => ({ ...zone, facts: factsOf(zone, before, season) }))
 		);
 	});
 }
 
-function factsOf({ name, facts }: Zone, before: readonly ZoneRecord[]): ZoneFacts {
-	if (Object.keys(facts).length > 0) return facts;
-	return before.find((one) => one.name.toLowerCase() === name.toLowerCase())?.facts ?? facts;
+function factsOf({ name, facts }: Zone, before: readonly ZoneRecord[], season: CropYear | undefined): ZoneFacts {
+	const kept = before.find((one) => one.name.toLowerCase() === name.toLowerCase())?.facts ?? {};
+	return Object.keys(facts).length > 0 ? withSeason(kept, facts, season) : kept;
 }
 
 export function writeZones(writer: Writer, fieldId: string, zones: readonly Zone[]): void {
@@ -102,11 +118,11 @@ export function writeZones(writer: Writer, fieldId: string, zones: readonly Zone
 	);
 }
 
-export function setZoneFacts(db: Database, fieldId: string, name: string, facts: ZoneFacts): void {
-	const zone = listZones(db, fieldId).find((one) => one.name === name);
+export function setZoneFacts(db: Database, fieldId: string, name: string, facts: ZoneFacts, season?: CropYear): void {
+	const zone = keptZones(db, fieldId).find((one) => one.name === name);
 	if (!zone) throw new ActionError(`There is no zone named ${name} on this field.`);
 	act(db, { label: `Changed what is known of ${name}`, fieldId }, (writer) =>
-		writer.update('zone', zone.id, { facts: JSON.stringify(facts) })
+		writer.update('zone', zone.id, { facts: JSON.stringify(withSeason(zone.facts, facts, season)) })
 	);
 }
 

@@ -7,6 +7,7 @@ import type { ZonesAction } from '$core/schema-types';
 import { answerJson } from '$lib/server/answer';
 import { boundaryOf, fieldOf } from '$lib/server/field-param';
 import { replaceZones } from '$lib/server/stores/ground-maps';
+import { seasonOf } from '$lib/server/zone-season';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';
 
@@ -14,7 +15,7 @@ const asZones = validator<ZonesAction>('actions#/definitions/ZonesAction');
 
 /** Puts zones in place of those of the field. */
 export const POST: RequestHandler = ({ request, params }) =>
-	answerJson(request, asZones, ({ label, zones }) => {
+	answerJson(request, asZones, ({ label, zones, year }) => {
 		const field = fieldOf(params);
 		const problems = zones.flatMap(({ name, shape }) => shapeProblems(shape as Shape, name));
 		if (problems.length > 0) throw new InputError(problems);
@@ -25,5 +26,10 @@ export const POST: RequestHandler = ({ request, params }) =>
 			if (shape) return { ...zone, shape };
 			throw new InputError([{ path: zone.name, message: 'lies outside the field: is it the right file?' }]);
 		});
-		replaceZones(theBook(), field.id, label, cut as typeof zones);
+		const season = seasonOf(
+			field.id,
+			year,
+			zones.map(({ facts }) => facts)
+		);
+		replaceZones(theBook(), field.id, label, cut as typeof zones, season);
 	});

@@ -24,7 +24,7 @@ export const load: PageServerLoad = ({ params }) => {
 	const { field, year, advice, prices, goal } = fieldYearOf(params);
 	const library = currentLibrary();
 	const { units } = readSettings(theBook());
-	const zones = listZones(theBook(), field.id);
+	const zones = listZones(theBook(), field.id, goal && { crop: goal.crop, year });
 	const layers = listLayers(theBook(), field.id);
 	const advised = advice ? adviseZones(advice, zones, layers, library, today()) : [];
 	const chosen = advice?.chosen ?? [];

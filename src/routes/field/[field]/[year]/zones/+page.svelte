@@ -119,7 +119,7 @@
 	}
 
 	async function keepFacts(facts: ZoneFacts): Promise<string | undefined> {
-		const failed = await post(`/api/fields/${data.fieldId}/zones/facts`, { zone: editing, facts });
+		const failed = await post(`/api/fields/${data.fieldId}/zones/facts`, { zone: editing, facts, year: data.year });
 		if (!failed) editing = undefined;
 		return failed;
 	}
@@ -146,7 +146,8 @@
 		problem =
 			(await post(`/api/fields/${data.fieldId}/zones`, {
 				label: `Set the goals of the zones by ${goals!.layerName}`,
-				zones
+				zones,
+				year: data.year
 			})) ?? '';
 	}
 	const edited = $derived(data.zones.find(({ name }) => name === editing));

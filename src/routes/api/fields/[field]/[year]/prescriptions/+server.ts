@@ -24,7 +24,7 @@ export const POST: RequestHandler = ({ request, params }) =>
 			{
 				fieldYear,
 				advice,
-				zones: listZones(theBook(), field.id),
+				zones: listZones(theBook(), field.id, { crop: advice.goal.crop, year: advice.goal.year }),
 				layers: listLayers(theBook(), field.id),
 				library: currentLibrary(),
 				today: today(),

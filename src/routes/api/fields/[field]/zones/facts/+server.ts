@@ -1,6 +1,7 @@
 import { validator } from '$core/check/validator';
 import type { ZoneFactsAction } from '$core/schema-types';
 import { answerJson } from '$lib/server/answer';
+import { seasonOf } from '$lib/server/zone-season';
 import { fieldOf } from '$lib/server/field-param';
 import { setZoneFacts } from '$lib/server/stores/ground-maps';
 import { theBook } from '$lib/server/the-book';
@@ -9,4 +10,7 @@ import type { RequestHandler } from './$types';
 const asFacts = validator<ZoneFactsAction>('actions#/definitions/ZoneFactsAction');
 
 export const POST: RequestHandler = ({ request, params }) =>
-	answerJson(request, asFacts, ({ zone, facts }) => setZoneFacts(theBook(), fieldOf(params).id, zone, facts));
+	answerJson(request, asFacts, ({ zone, facts, year }) => {
+		const { id } = fieldOf(params);
+		setZoneFacts(theBook(), id, zone, facts, seasonOf(id, year, [facts]));
+	});
