@@ -17,7 +17,7 @@ import { bothYears } from './phosphorus-potassium/both-years';
 import { nitrogenAccount } from './nitrogen/nitrogen-account';
 import { nitrogenParts } from './nitrogen/nitrogen-parts';
 import { checkCurve } from './nitrogen/check-curve';
-import { ownCurveRules } from './nitrogen/own-curves';
+import { isSimulated, ownCurveRules } from './nitrogen/own-curves';
 import { withObjective } from './nitrogen/with-objective';
 import { rateOf } from './rate';
 
@@ -59,6 +59,7 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 			.filter(({ rule }) => rule.gives === nutrient)
 			.map((compiled) => ({
 				...rateOf(compiled, nutrient, site, prices, request.units, inputReaders),
+				...(isSimulated(compiled, request) ? { simulated: true as const } : {}),
 				...(nutrient === 'N' ? nitrogenParts(compiled, site, request.units) : {}),
 				...(nutrient === 'lime' ? { liming: limingOf(compiled, site, knowledge.packs, prices, request.units) } : {}),
 				...(next && isTwoYear(nutrient) && isByTheYear(compiled, site)

@@ -32,5 +32,6 @@ export function chosenRate(choice: Choice, rates: readonly Rate[]): Chosen | und
 	const rate = rates.find(({ method }) => method === choice.method);
 	const worksheet = choice.bothYears ? rate?.bothYears : (rate?.seasonTotal ?? rate?.worksheet);
 	if (!rate || !worksheet?.applies || rate.stands === 'for this dressing') return undefined;
-	return { nutrient, rate: worksheet, by: rate.packTitle, why: worksheet.label };
+	const by = rate.simulated ? `${rate.packTitle} (simulated, not measured)` : rate.packTitle;
+	return { nutrient, rate: worksheet, by, why: worksheet.label };
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { AdviseRequest, CropId } from '../schema-types';
+import type { AdviseRequest, CropId, PreviousCropId } from '../schema-types';
 import { cornRequest, cornRequestWith, library } from '../testing.test-help';
 import { advise } from './advise';
+import { removalSentence, removalTable } from './phosphorus-potassium/removal-compared';
 
 const rateOf = (request: AdviseRequest, method: string) =>
 	advise(request, library, '2026-11-20').rates.find((rate) => rate.method === method)!;
@@ -132,5 +133,45 @@ describe('prices', () => {
 		const metric = rateOf({ ...request, prices: { Zn: 2.2 }, units: 'metric' }, 'micronutrients/zinc');
 		// $22/ac / 0.40468564224 ha/ac
 		expect(metric.cost.applies && metric.cost.value).toBeCloseTo(54.3632, 4);
+	});
+});
+
+describe('credits of the crop before', () => {
+	const creditsAfter = (previousCrop: PreviousCropId, method: string) => {
+		const request = cornRequest();
+		request.crop.previousCrop = previousCrop;
+		const { worksheet } = advise(request, library, '2026-11-20').rates.find((rate) => rate.method === method)!;
+		return JSON.stringify(worksheet);
+	};
+	it('a guide that lists none says so, and never shows 0 lb', () => {
+		const told = creditsAfter('winter-wheat', 'tri-state-1995/nitrogen');
+		expect(told).toContain('This guide lists none for winter wheat; no credit is taken.');
+		expect(told).not.toContain('after winter wheat');
+	});
+	it('alfalfa counts where the guide lists it, with how much it may differ', () => {
+		const told = creditsAfter('alfalfa', 'tri-state-1995/nitrogen');
+		expect(told).toContain('"label":"after alfalfa","value":100');
+		expect(told).toContain('from 0 under a thin stand to 150 lb N/ac under a thick one');
+	});
+});
+
+describe('removal side by side', () => {
+	it('sets each crop beside corn by its unit: soybean takes off more K2O per bushel', () => {
+		const table = removalTable(library.packs, library.crops, 'crop-removal');
+		expect(table.find(({ crop }) => crop === 'soybean')).toEqual({
+			crop: 'soybean',
+			name: 'Soybean',
+			per: 'bu',
+			N: 3.25,
+			P2O5: 0.73,
+			K2O: 1.17,
+			S: 0.18
+		});
+		expect(removalSentence(library.packs, library.crops, 'soybean')).toBe(
+			'Per bu soybean takes off more P2O5 than corn (0.73 lb against 0.35) and more K2O than corn (1.17 lb against 0.25).'
+		);
+		expect(removalSentence(library.packs, library.crops, 'corn-grain')).toContain('less K2O than soybean');
+		expect(removalSentence(library.packs, library.crops, 'alfalfa')).toBeUndefined();
+		expect(removalTable(library.packs, library.crops, 'tri-state-1995')).toEqual([]);
 	});
 });

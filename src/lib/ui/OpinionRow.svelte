@@ -8,6 +8,7 @@
 	import { nutrientColor } from './nutrient-color';
 	import { numberOrUndefined } from './numbers';
 	import { post } from './post';
+	import SimulatedConfirm from './SimulatedConfirm.svelte';
 	import Quantity from './Quantity.svelte';
 
 	interface Props {
@@ -53,10 +54,19 @@
 		problem = (await post(base.replace('/choices', '/programme'), { placed: method })) ?? '';
 	}
 
-	async function choose(method: string, school: string, bothYears = false): Promise<void> {
+	/** A simulated curve that the adviser is asked about. */
+	let asking = $state.raw<{ method: string; school: string; title: string } | undefined>();
+
+	function chooseOrAsk({ method, school, title, simulated }: (typeof row.opinions)[number]): void {
+		if (simulated) asking = { method, school, title };
+		else void choose(method, school);
+	}
+
+	async function choose(method: string, school: string, bothYears = false, confirmed = false): Promise<void> {
 		const label = `Chose ${school.toLowerCase()} for ${row.nutrient}${bothYears ? ', two years in one pass' : ''}`;
 		const choice = { nutrient: row.nutrient, method, ...(bothYears ? { bothYears } : {}) };
-		problem = (await post(base, { label, choices: [choice] })) ?? '';
+		problem = (await post(base, { label, choices: [choice], ...(confirmed ? { confirmSimulated: true } : {}) })) ?? '';
+		asking = undefined;
 	}
 
 	async function leaveOpen(): Promise<void> {
@@ -113,6 +123,7 @@
 							answer={opinion.cost}
 						/>{:else}{opinion.cost.reason}{/if}
 				</div>
+				{#if opinion.simulated}<div class="small mark-about">▲ simulated, not measured</div>{/if}
 				{#if opinion.objective}<div class="small soft">{opinion.curve}</div>{/if}
 				{#if opinion.stands}
 					<div class="small soft">
@@ -137,7 +148,7 @@
 							type="button"
 							class="plain"
 							aria-label={`Choose ${opinion.title}, ${opinion.guide}`}
-							onclick={() => choose(opinion.method, opinion.school)}>Choose</button
+							onclick={() => chooseOrAsk(opinion)}>Choose</button
 						>
 					{/if}
 				</div>
@@ -197,6 +208,14 @@
 			{/each}
 			{#if walk}<li><a href={walk}>Book a test in the standing crop</a></li>{/if}
 		</ul>
+	{/if}
+	{#if asking}
+		{@const { method, school, title } = asking}
+		<SimulatedConfirm
+			{title}
+			confirm={() => void choose(method, school, false, true)}
+			close={() => (asking = undefined)}
+		/>
 	{/if}
 	{#if panel && open}<div class="panel">{@render panel()}</div>{/if}
 	{#if problem && !writing}<p class="problem" role="alert">{problem}</p>{/if}

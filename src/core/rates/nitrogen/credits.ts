@@ -83,17 +83,34 @@ export function readCredits(site: Site, { rule, parametersFor }: CompiledRule): 
 	});
 }
 
+/** What crops leave behind that many guides credit highly: common practice. */
+const HIGH_CREDIT: Partial<Record<string, string>> = {
+	alfalfa: 'alfalfa leaves from 0 under a thin stand to 150 lb N/ac under a thick one'
+};
+
 function previousCropCredit(pounds: Record<string, number>, site: Site, rule: CompiledRule['rule']): Answer {
 	const label = 'previous crop';
 	if (site.previousCrop === undefined) {
 		return notApplicable(label, 'The previous crop is not named', 'Name the crop that stood here last year.');
 	}
+	const name = site.previousCrop.replace('-', ' ');
+	const credit = pounds[site.previousCrop];
+	if (credit === undefined) {
+		const much = HIGH_CREDIT[site.previousCrop];
+		return notApplicable(
+			label,
+			`This guide lists none for ${name}${much ? `, though ${much}` : ''}`,
+			'Write your own rate with the reason, or add the credit to a copy of the guide.'
+		);
+	}
+	const much = HIGH_CREDIT[site.previousCrop];
 	return figure({
-		label: `after ${site.previousCrop.replace('-', ' ')}`,
-		value: pounds[site.previousCrop] ?? 0,
+		label: `after ${name}`,
+		value: credit,
 		unit: 'lb/ac',
 		basis: rule.basis,
-		citation: rule.citation
+		citation: rule.citation,
+		cautions: much ? [`The credit is for an average stand; ${much}.`] : []
 	});
 }
 

@@ -3,6 +3,7 @@ import type { InputError } from '../../check/problem';
 import type { ResponseCurve } from '../../schema-types';
 import { cornRequest, library } from '../../testing.test-help';
 import { advise } from '../advise';
+import { chosenRate } from '../choose';
 import { checkCurve } from './check-curve';
 import { speaksFor } from './own-curves';
 import { readObservations } from './response/read-observations';
@@ -56,6 +57,24 @@ describe('a curve of the library', () => {
 		const [rate] = advise(request, library, '2026-11-20').rates;
 		expect(rate).toMatchObject({ applies: false, rate: null });
 		expect(rate?.reason).toContain('no price of corn is known');
+	});
+});
+
+describe('a simulated curve', () => {
+	it('is named on its rate and by who set it', () => {
+		const request = {
+			...cornRequest(),
+			prices: { grain: 4, nitrogen: 0.5 },
+			responseCurves: [{ ...curve, simulated: true }],
+			methods: ['own-curves/own']
+		};
+		const { rates } = advise(request, library, '2026-11-20');
+		expect(rates[0]).toMatchObject({ simulated: true });
+		const chosen = chosenRate({ nutrient: 'N', method: 'own-curves/own' }, rates);
+		expect(chosen?.by).toBe('Own curves (simulated, not measured)');
+		const measured = advise({ ...request, responseCurves: [curve] }, library, '2026-11-20').rates;
+		expect(measured[0]).not.toHaveProperty('simulated');
+		expect(chosenRate({ nutrient: 'N', method: 'own-curves/own' }, measured)?.by).toBe('Own curves');
 	});
 });
 

@@ -28,6 +28,11 @@ export function ownCurveRules({ responseCurves = [], crop, field }: AdviseReques
 	}));
 }
 
+/** Whether a rule stands on a curve of the request that is simulated, not measured. */
+export function isSimulated({ method }: Pick<CompiledRule, 'method'>, { responseCurves = [] }: AdviseRequest): boolean {
+	return responseCurves.some(({ id, simulated }) => simulated === true && method === `${OWN_CURVES}/${id}`);
+}
+
 /** Whether a curve is of this crop and says nothing against this soil and rotation. */
 export function speaksFor(
 	curve: ResponseCurve,

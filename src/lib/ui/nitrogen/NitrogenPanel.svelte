@@ -17,6 +17,7 @@
 	import { numberOrUndefined } from '../numbers';
 	import { post } from '../post';
 	import Quantity from '../Quantity.svelte';
+	import SimulatedConfirm from '../SimulatedConfirm.svelte';
 	import NitrogenAccount from './NitrogenAccount.svelte';
 	import NitrogenTerms from './NitrogenTerms.svelte';
 	import PriceSliders from './PriceSliders.svelte';
@@ -99,7 +100,12 @@
 		return outcomeOf(curve!, rate, grain, pound, nitrogen.crop, words).returns;
 	}
 
-	async function choose(objective: Objective): Promise<void> {
+	/** What a simulated curve would be chosen for, once the adviser has confirmed it. */
+	let asking = $state.raw<Objective | undefined>();
+
+	async function choose(objective: Objective, confirmed = false): Promise<void> {
+		if (source!.simulated && !confirmed) return void (asking = objective);
+		asking = undefined;
 		const value = numberOrUndefined(toleranceText);
 		if (value === undefined || value < 0)
 			return void (problem = `What may be given up must be a number of dollars, 0 or more; it says “${toleranceText}”.`);
@@ -108,7 +114,8 @@
 			(await post(`${url}/choices`, {
 				label: `Chose ${name} by ${source!.title} for N`,
 				choices: [{ nutrient: 'N', method: source!.method }],
-				nitrogen: { ...nitrogen.terms, objective, toleranceDollars: value }
+				nitrogen: { ...nitrogen.terms, objective, toleranceDollars: value },
+				...(confirmed ? { confirmSimulated: true } : {})
 			})) ?? '';
 	}
 
@@ -272,6 +279,14 @@
 			{/each}
 		</tbody>
 	</table>
+	{#if asking}
+		{@const objective = asking}
+		<SimulatedConfirm
+			title={source.title}
+			confirm={() => void choose(objective, true)}
+			close={() => (asking = undefined)}
+		/>
+	{/if}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	<p>
 		{bandText}

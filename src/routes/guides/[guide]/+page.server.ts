@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { currentLibrary } from '$lib/server/current-library';
+import { removalTable } from '$core/rates/phosphorus-potassium/removal-compared';
 import { listGuides, listGuideVersions } from '$lib/server/stores/guides';
 import { theBook } from '$lib/server/the-book';
 import type { PageServerLoad } from './$types';
@@ -10,5 +11,7 @@ export const load: PageServerLoad = ({ params }) => {
 	const own = listGuides(theBook()).some(({ document }) => document.id === guide.id);
 	const versions = listGuideVersions(theBook(), guide.id).map(({ version, savedAt }) => ({ version, savedAt }));
 	const crops = currentLibrary().crops.map(({ id, name }) => ({ id, name }));
-	return { title: guide.title, guide, own, versions, crops };
+	const { packs, crops: all } = currentLibrary();
+	const removal = removalTable(packs, all, guide.id);
+	return { removal, title: guide.title, guide, own, versions, crops };
 };

@@ -16,6 +16,7 @@
 
 	/** After the last key a text waits so long before it is tried. */
 	const PAUSE_MS = 300;
+	const REMOVED = ['N', 'P2O5', 'K2O', 'S'] as const;
 	const HEAD = [
 		{ key: 'title', label: 'Title' },
 		{ key: 'id', label: 'Name in choices (id)' },
@@ -139,6 +140,33 @@
 			{#if data.own}<Button size="small" kind="ghost" onclick={remove}>Remove it</Button>{/if}
 		</div>
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+		{#if data.removal.length > 0}
+			<section class="section" aria-label="Removal side by side">
+				<h2>What each crop takes off, side by side</h2>
+				<table class="ledger removal">
+					<thead>
+						<tr
+							><th>Crop, by its unit of yield</th>{#each REMOVED as nutrient (nutrient)}<th class="num"
+									>{nutrient}, lb</th
+								>{/each}</tr
+						>
+					</thead>
+					<tbody>
+						{#each data.removal as taken (taken.crop)}
+							<tr>
+								<td>{taken.name} <span class="soft">per {taken.per}</span></td>
+								{#each REMOVED as nutrient (nutrient)}
+									<td class="num">{taken[nutrient] === undefined ? 'not listed' : +taken[nutrient].toPrecision(3)}</td>
+								{/each}
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+				<p class="soft small">
+					Grain or hay alone, from memory of the tables named below; nitrogen as content of the harvest.
+				</p>
+			</section>
+		{/if}
 		{#each data.guide.rules as rule (rule.id)}
 			<section class="section">
 				<h2>{rule.title}</h2>
@@ -208,6 +236,9 @@
 </div>
 
 <style>
+	.removal {
+		max-width: 44rem;
+	}
 	.bar {
 		align-items: center;
 		gap: 1rem;

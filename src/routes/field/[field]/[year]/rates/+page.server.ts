@@ -3,6 +3,7 @@ import { limeApplications } from '$core/rates/lime/lime-applications';
 import { effectiveFraction } from '$core/rates/lime/liming-material';
 import { pricePerEffectiveTon } from '$core/rates/lime/liming';
 import { outlookOf } from '$core/rates/outlook/six-year-outlook';
+import { removalSentence } from '$core/rates/phosphorus-potassium/removal-compared';
 import { tenureAdvice } from '$core/rates/phosphorus-potassium/tenure-advice';
 import { readSoilPh } from '$core/reading/ph-scale';
 import { siteTargetPh } from '$core/reading/target-ph';
@@ -46,12 +47,14 @@ export const load: PageServerLoad = ({ params }) => {
 	const fieldYear = fieldYearOf(params);
 	const { advice } = fieldYear;
 	const { units } = readSettings(theBook());
+	const library = currentLibrary();
 	const rows = ROWS.map((row) => rowOf(row, advice, units));
 	const guides = (advice?.answer.rates ?? []).filter(({ applies }) => applies).map(({ packTitle }) => packTitle);
 	return {
 		goalPage: goalPage(fieldYear),
 		rows,
 		guides: [...new Set(guides)],
+		removal: advice && removalSentence(library.packs, library.crops, advice.crop.id),
 		tenure: tenureAdvice(fieldYear.field.tenure ?? undefined),
 		outlooks: advice ? outlooks(advice, units) : [],
 		nextCrop: advice?.request.nextCrop,
@@ -77,6 +80,7 @@ function rowOf({ nutrient, name, unit, always }: (typeof ROWS)[number], advice: 
 			answer: inSystem(rate.worksheet, units),
 			cost: inSystem(rate.cost, units),
 			approximate: rate.approximate,
+			simulated: rate.simulated === true,
 			of: nutrient === 'lime' ? limeText(rate.worksheet) : undefined,
 			stands: rate.stands,
 			total: rate.seasonTotal && inSystem(rate.seasonTotal, units),

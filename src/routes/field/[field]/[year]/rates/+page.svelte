@@ -26,7 +26,7 @@
 
 	async function chooseGuide(guide: string): Promise<void> {
 		const choices = data.rows.flatMap(({ nutrient, opinions }) => {
-			const own = opinions.find((opinion) => opinion.guide === guide && opinion.answer.applies);
+			const own = opinions.find((opinion) => opinion.guide === guide && opinion.answer.applies && !opinion.simulated);
 			return own ? [{ nutrient, method: own.method }] : [];
 		});
 		problem = (await post(base, { label: `Chose ${guide} throughout`, choices })) ?? '';
@@ -52,6 +52,7 @@
 			</div>
 		{/if}
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+		{#if data.removal}<p class="soft small">{data.removal}</p>{/if}
 		{#each shown as row (row.nutrient)}
 			{@const outlook = data.outlooks.find(({ nutrient }) => nutrient === row.nutrient)}
 			{#if outlook}

@@ -12,11 +12,16 @@ const asChoose = validator<ChooseAction>('actions#/definitions/ChooseAction');
 const asUnchoose = validator<UnchooseAction>('actions#/definitions/UnchooseAction');
 
 export const POST: RequestHandler = ({ request, params }) =>
-	answerJson(request, asChoose, ({ label, choices, nitrogen }) => {
+	answerJson(request, asChoose, ({ label, choices, nitrogen, confirmSimulated }) => {
 		const { goal, answer } = adviceOf(params);
 		for (const { nutrient, method, bothYears } of choices) {
 			if (method === undefined) continue;
 			const rate = answer.rates.find((candidate) => candidate.method === method && candidate.nutrient === nutrient);
+			if (rate?.simulated && !confirmSimulated) {
+				throw new ActionError(
+					`${rate.worksheet.label} is a simulated curve, measured on no field: confirm that you want to go by it.`
+				);
+			}
 			if (rate?.stands === 'for this dressing') {
 				throw new ActionError(
 					`${method} gives one dressing, not the nitrogen of the season. Take it into the season instead.`
