@@ -180,6 +180,15 @@ function requestOf(file: string): unknown {
 		field: { areaAcres: 62, textureClass: 'silt loam' },
 		sample: JSON.parse(reports[0]!.report),
 		crop: { id: 'corn-grain', yieldGoal: 160, previousCrop: 'soybean' },
-		nitrogenRate: 160.6
+		nitrogenRate: 160.6,
+		// The lime that is bought where none is named.
+		limingMaterial: {
+			name: 'Agricultural lime, calcitic',
+			neutralizingValuePercent: 90,
+			passing: [
+				{ mesh: 8, percent: 95 },
+				{ mesh: 60, percent: 48 }
+			]
+		}
 	};
 }

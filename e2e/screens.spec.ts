@@ -26,7 +26,7 @@ test('weather, house rules, products, orders, calibration and the maps can be us
 	page,
 	app
 }) => {
-	test.setTimeout(180_000);
+	test.setTimeout(600_000);
 	for (const path of ['/weather', '/house-rules', '/products', '/orders', '/calibration', '/map']) {
 		await page.goto(app.server.origin + path);
 		await hydrated(page);
@@ -39,7 +39,7 @@ test('weather, house rules, products, orders, calibration and the maps can be us
 });
 
 test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits the window', async ({ page, app }) => {
-	test.setTimeout(180_000);
+	test.setTimeout(600_000);
 	for (const path of ['/', '/import', '/guides', '/curves', '/curves/fit', '/guides/wheat-sulfur']) {
 		await page.goto(app.server.origin + path);
 		await hydrated(page);
@@ -62,7 +62,7 @@ test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits th
 });
 
 test('every field of the district opens on every word without an error', async ({ page, app }) => {
-	test.setTimeout(180_000);
+	test.setTimeout(600_000);
 	const errors: string[] = [];
 	page.on('pageerror', ({ message }) => errors.push(message));
 	page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));

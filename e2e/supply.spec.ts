@@ -155,7 +155,7 @@ test('orders over the book, a dealer, one mix for two fields, sheets and work or
 	for (const words of [
 		'Crow Acre: Side-dress at V5 to V7',
 		'Order 3-5',
-		'420.9 lb/ac',
+		'267.9 lb/ac',
 		'Urea left on the surface loses ammonia',
 		'Applied on',
 		'Follow the label'
