@@ -23,6 +23,7 @@ import blendAnswer from '../../../schemas/blend-answer.schema.json';
 import blendRequest from '../../../schemas/blend-request.schema.json';
 import additives from '../../../schemas/additives.schema.json';
 import ground from '../../../schemas/ground.schema.json';
+import plausibility from '../../../schemas/plausibility.schema.json';
 import manures from '../../../schemas/manures.schema.json';
 import seasonLimits from '../../../schemas/season-limits.schema.json';
 import houseRules from '../../../schemas/house-rules.schema.json';
@@ -50,6 +51,7 @@ const SCHEMAS = [
 	blendRequest,
 	blendAnswer,
 	manures,
+	plausibility,
 	ground,
 	additives,
 	seasonLimits,

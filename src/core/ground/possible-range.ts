@@ -1,24 +1,36 @@
-import type { Analyte } from '../schema-types';
+import plausibility from '../../../packs/reference/plausibility.json';
+import type { Analyte, CropId, Plausibility, TextureClass } from '../schema-types';
 
-/** Values outside these cannot come from soil: common practice. */
-const RANGES: Partial<Record<Analyte, readonly [low: number, high: number]>> = {
-	pH: [3, 10],
-	bufferPh: [3, 9],
-	OM: [0, 60],
-	OC: [0, 35],
-	clay: [0, 100],
-	carbonate: [0, 100],
-	bulkDensity: [0.1, 2.2],
-	CEC: [0.5, 250],
-	satCa: [0, 120],
-	satMg: [0, 120],
-	satK: [0, 120],
-	satNa: [0, 120],
-	satH: [0, 120],
-	satAl: [0, 120]
-};
+/** The one table of what is unusual and what is impossible; a test holds it to schemas/plausibility.schema.json. */
+const TABLE = plausibility as unknown as Plausibility;
+
+type Range = readonly [low: number, high: number];
 
 /** The lowest and highest value soil can have, in the canonical unit; undefined where there is no bound. */
-export function possibleRange(analyte: Analyte): readonly [low: number, high: number] | undefined {
-	return RANGES[analyte];
+export function possibleRange(analyte: Analyte): Range | undefined {
+	return TABLE.analytes[analyte]?.possible as unknown as Range | undefined;
+}
+
+/** Outside these a soil test is questioned; undefined where there is no bound. */
+export function usualRange(analyte: Analyte): Range | undefined {
+	return TABLE.analytes[analyte]?.usual as unknown as Range | undefined;
+}
+
+/** Percent of clay that a texture class may have. */
+export function clayOf(texture: TextureClass): Range {
+	return TABLE.clayByTexture[texture] as unknown as Range;
+}
+
+/**
+ * What is wrong with a yield goal.
+ * @param goal in the crop's usual unit per acre
+ * @returns whether it is impossible or unusual, with the bounds; undefined where nothing is wrong or nothing is known
+ */
+export function goalFault(crop: CropId, goal: number): { fault: 'impossible' | 'unusual'; bounds: Range } | undefined {
+	const range = TABLE.goals[crop];
+	if (!range) return undefined;
+	const outside = ([low, high]: number[]) => goal < low! || goal > high!;
+	if (outside(range.possible)) return { fault: 'impossible', bounds: range.possible as unknown as Range };
+	if (range.usual && outside(range.usual)) return { fault: 'unusual', bounds: range.usual as unknown as Range };
+	return undefined;
 }

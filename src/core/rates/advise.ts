@@ -10,6 +10,7 @@ import type { AdviseAnswer, AdviseRequest, Crop, Outlook, RateNutrient } from '.
 import { HA_PER_ACRE } from '../units/factors';
 import { tidy } from '../units/display';
 import { inSystem } from '../units/rate-units';
+import { checkGoal } from './check-goal';
 import { inputReaders } from './input-readers';
 import { limingOf } from './lime/liming';
 import { outlookOf } from './outlook/six-year-outlook';
@@ -26,6 +27,9 @@ export interface Knowledge {
 	packs: PackSet;
 	crops: readonly Crop[];
 }
+
+/** Rounding of one of two areas, share: judgement. */
+const SAME_AREA = 0.01;
 
 /** What rates are given for, in the order in which they are read. */
 export const RATE_NUTRIENTS: readonly RateNutrient[] = [
@@ -115,6 +119,8 @@ function cropOf(id: string, crops: readonly Crop[], path: string): Crop {
 /** The request as the rules see it. */
 export function siteOf(request: AdviseRequest, crops: readonly Crop[], today: string): Site {
 	const crop = cropOf(request.crop.id, crops, '/crop/id');
+	checkGoal(crop, request.crop.yieldGoal, '/crop/yieldGoal');
+	checkArea(request.field);
 	return {
 		crop,
 		yieldGoal: request.crop.yieldGoal,
@@ -139,6 +145,15 @@ export function siteOf(request: AdviseRequest, crops: readonly Crop[], today: st
 		limeDepthIn: request.limeDepthIn,
 		limingMaterial: request.limingMaterial
 	};
+}
+
+/** Two areas that disagree are a slip in one of them. */
+function checkArea({ areaAcres: acres, areaHa }: AdviseRequest['field']): void {
+	if (acres === undefined || areaHa === undefined) return;
+	const other = areaHa / HA_PER_ACRE;
+	if (Math.abs(other - acres) <= SAME_AREA * acres) return;
+	const message = `must agree with areaAcres (${tidy(acres * HA_PER_ACRE)} ha), or be left out; got ${areaHa}`;
+	throw new InputError([{ path: '/field/areaHa', message }]);
 }
 
 /** Acres of the field, from whichever unit was given; undefined where neither was. */

@@ -175,3 +175,41 @@ describe('removal side by side', () => {
 		expect(removalTable(library.packs, library.crops, 'tri-state-1995')).toEqual([]);
 	});
 });
+
+describe('sulfur goes with the nitrogen of its stage', () => {
+	const programme = [
+		{ nitrogen: 40, placement: '2x2 band' as const, daysFromPlanting: 0, applied: false },
+		{ nitrogen: 80, placement: 'row-base stream' as const, daysFromPlanting: 38, applied: false },
+		{ nitrogen: 40, placement: 'row-base stream' as const, daysFromPlanting: 55, applied: false }
+	];
+	const rate = (stage: string, planned: boolean) =>
+		rateOf(
+			{ ...cornRequest(), nitrogenRate: 160, ...(planned ? { programme } : {}) },
+			`sulfur-practice/with-nitrogen-${stage}`
+		);
+	it('not three times with that of the whole season', () => {
+		expect(rate('early', true).rate).toBeCloseTo(40 / 10, 9);
+		expect(rate('mid-season', true).rate).toBeCloseTo(80 / 8, 9);
+		expect(rate('late', true).rate).toBeCloseTo(40 / 5, 9);
+	});
+	it('and says what it stands for while no passes are planned', () => {
+		const { rate: all, worksheet } = rate('late', false);
+		expect(all).toBe(32);
+		expect(JSON.stringify(worksheet)).toContain('this is the sulfur if all of the nitrogen goes on late');
+	});
+});
+
+it('straw and stover that leave stand in maintenance', () => {
+	const of = (method: string, residueRemovedPercent: number) => {
+		const request = cornRequestWith({ K: { value: 130, unit: 'ppm' } });
+		request.crop.residueRemovedPercent = residueRemovedPercent;
+		return rateOf(request, method);
+	};
+	// 160 bu, half of the stover, 1.1 lb K2O a bushel in it (IPNI, from memory)
+	expect(of('tri-state-1995/potassium', 50).rate! - of('tri-state-1995/potassium', 0).rate!).toBeCloseTo(
+		160 * 1.1 * 0.5,
+		6
+	);
+	const { worksheet } = of('tri-state-1995/potassium', 50);
+	expect(JSON.stringify(worksheet)).toContain('straw or stover takes off');
+});

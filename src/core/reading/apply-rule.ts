@@ -1,9 +1,10 @@
-import { figure, notApplicable, withCaution, type Answer, type Figure } from '../figure/figure';
+import { figure, notApplicable, withCaution, type Answer, type Figure, type NotApplicable } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import type { RuleFigures } from '../packs/rule-kind';
 import { formatNumber } from '../units/display';
 import { FURROW_BULK_DENSITY } from '../units/factors';
 import { measuredDensity } from './read-result';
+import { ORGANIC_PERCENT, readOrganicMatter } from './organic-matter';
 import { sitesByLayer } from './layers-to-lime';
 import { readSoilPh } from './ph-scale';
 import type { Site } from './site';
@@ -23,9 +24,24 @@ export function applyRule(compiled: CompiledRule, site: Site, readers: Partial<I
 			`Choose another guide, or add ${site.crop.name.toLowerCase()} to a copy of it.`
 		);
 	}
+	if (rule.gives === 'lime') {
+		const organic = organicSoil(site);
+		if (organic) return organic;
+	}
 	if (kind.byLayer) return sumOverLayers(compiled, site, readers);
 	if (kind.byZone && site.inSeason.strips) return meanOverZones(compiled, site, readers);
 	return applyOnce(compiled, site, readers);
+}
+
+/** On organic soil the lime lines of mineral soil do not hold. */
+function organicSoil({ layers }: Site): NotApplicable | undefined {
+	const organicMatter = readOrganicMatter(layers);
+	if (!organicMatter.applies || organicMatter.value <= ORGANIC_PERCENT) return undefined;
+	return notApplicable(
+		'lime',
+		`organic matter of ${formatNumber(organicMatter.value, '%')} % makes this an organic soil, and the lime lines were made for mineral soils`,
+		'On organic soil lime only well below pH 5.3 in water, by a guide of your own: there is little aluminium to fear.'
+	);
 }
 
 /** Mean of the zones by area; by number where one of them has no area. */

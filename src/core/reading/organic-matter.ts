@@ -3,6 +3,9 @@ import { OM_PER_OC } from '../units/factors';
 import { readResult } from './read-result';
 import type { SoilLayer } from './soil-layers';
 
+/** Organic matter above which a soil is organic, %: common practice. */
+export const ORGANIC_PERCENT = 20;
+
 /** Organic matter, %: measured, or organic carbon x 1.72 (common practice). */
 export function readOrganicMatter(layers: readonly SoilLayer[]): Answer {
 	const measured = readResult(layers, 'OM');

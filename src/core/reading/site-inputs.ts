@@ -1,4 +1,4 @@
-import { figure, notApplicable, type Answer } from '../figure/figure';
+import { figure, notApplicable, withCaution, type Answer } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import type { InputName } from '../packs/rule-kind';
 import type { PhScale } from '../schema-types';
@@ -72,11 +72,40 @@ function readTargetPh(site: Site, compiled: CompiledRule): Answer {
 	return figure({ label: 'target pH of the guide', value: target.ph, unit: 'pH', basis, citation });
 }
 
-function readNitrogenRate({ nitrogenRate }: Site): Answer {
+/** A part of the season by days from planting. */
+interface StageDays {
+	name: string;
+	fromDay?: number;
+	beforeDay?: number;
+}
+
+/**
+ * The nitrogen settled on; for a rule of one stage that of the passes in it, or all of it, with a caution, where no passes are planned.
+ */
+function readNitrogenRate({ nitrogenRate, programme, crop }: Site, { parametersFor }: CompiledRule): Answer {
 	if (nitrogenRate === undefined) {
 		return notApplicable('nitrogen', 'no nitrogen rate is settled on', 'Choose the nitrogen rate first.');
 	}
-	return figure({ label: 'nitrogen settled on', value: nitrogenRate, unit: 'lb/ac', basis: 'adviser' });
+	const { stage } = (parametersFor(crop.id) ?? {}) as { stage?: StageDays };
+	const all = figure({ label: 'nitrogen settled on', value: nitrogenRate, unit: 'lb/ac', basis: 'adviser' });
+	if (!stage) return all;
+	if (!programme || programme.length === 0) {
+		return withCaution(all, `No passes are planned: this is the sulfur if all of the nitrogen goes on ${stage.name}.`);
+	}
+	const { fromDay = -Infinity, beforeDay = Infinity } = stage;
+	const parts = programme.filter(
+		({ daysFromPlanting = 0 }) => daysFromPlanting >= fromDay && daysFromPlanting < beforeDay
+	);
+	return figure({
+		label: `nitrogen that goes on ${stage.name}`,
+		value: parts.reduce((sum, { nitrogen }) => sum + nitrogen, 0),
+		unit: 'lb/ac',
+		formula: 'sum of the passes of this stage',
+		inputs: parts.map(({ label, nitrogen }) =>
+			figure({ label: label ?? 'pass', value: nitrogen, unit: 'lb/ac', basis: 'adviser' })
+		),
+		basis: 'adviser'
+	});
 }
 
 /** The value of a figure, or NaN for a reason why there is none: how `compute`, and nothing else, sees an input. */

@@ -12,13 +12,14 @@ import type { Site } from './site';
 export function siteTargetPh({ targetPh, targetPhScale = 'water', crop }: Site, scale: PhScale): Answer {
 	const label = 'target pH';
 	const band = crop.preferredPh?.scale === scale ? crop.preferredPh : undefined;
+	const most = highestTarget(crop, scale);
 	const name = crop.name.toLowerCase();
 	if (targetPh !== undefined && targetPhScale === scale) {
-		if (band && targetPh > band.high) {
+		if (targetPh > most) {
 			return notApplicable(
 				label,
-				`the target of ${formatNumber(targetPh, 'pH')} is above ${formatNumber(band.high, 'pH')}, the most for ${name}: liming past it ties up zinc, iron and manganese`,
-				`Set a target of ${formatNumber(band.high, 'pH')} or less, or write your own rate with the reason.`
+				`the target of ${formatNumber(targetPh, 'pH')} is above ${formatNumber(most, 'pH')}, the most for ${name}: liming past it ties up zinc, iron and manganese`,
+				`Set a target of ${formatNumber(most, 'pH')} or less, or write your own rate with the reason.`
 			);
 		}
 		return figure({ label, value: targetPh, unit: 'pH', basis: 'adviser' });
@@ -31,4 +32,16 @@ export function siteTargetPh({ targetPh, targetPhScale = 'water', crop }: Site, 
 		);
 	}
 	return figure({ label, value: band.target, unit: 'pH', basis: band.basis, citation: band.citation });
+}
+
+/** No crop is limed past these where its own band is not known: common practice. */
+const HIGHEST = { water: 7, cacl2: 6.5 } as const;
+/** pH in CaCl2 reads lower than in water by this at least; used only as the bound of a target, never to convert. Common practice. */
+const LEAST_BELOW_WATER = 0.5;
+
+/** The highest pH that liming may aim for on a scale: the top of the crop's band, on the other scale by the least they differ. */
+export function highestTarget({ preferredPh: band }: Site['crop'], scale: PhScale): number {
+	if (!band) return HIGHEST[scale];
+	if (band.scale === scale) return band.high;
+	return scale === 'cacl2' ? band.high - LEAST_BELOW_WATER : band.high + 2 * LEAST_BELOW_WATER;
 }

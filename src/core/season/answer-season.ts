@@ -10,6 +10,7 @@ import { checkSeason } from './checks/check-season';
 import type { PlanContext } from './plan-context';
 import { runSeason, seasonDates, type SeasonKnowledge } from './run-season';
 import { isSandy } from './sandy';
+import { checkGoal } from '../rates/check-goal';
 import { dateFault } from './season-span';
 import { stageDates } from './stages/stage-dates';
 import { seasonWeather, shiftDate } from './weather/season-weather';
@@ -28,6 +29,8 @@ export interface RuleKnowledge extends SeasonKnowledge {
  */
 export function answerSeason(request: SeasonRequest, knowledge: RuleKnowledge): SeasonAnswer {
 	checkDates(request, knowledge);
+	const asked = knowledge.crops.find(({ id }) => id === request.crop.id);
+	if (asked) checkGoal(asked, request.crop.yieldGoal, '/crop/yieldGoal');
 	const run = runSeason(request, knowledge);
 	const context = contextOf(request, knowledge);
 	const { start, harvest } = seasonDates(request, knowledge);

@@ -190,6 +190,12 @@ describe('what it brings and how long it lasts', () => {
 		expect(payBack.applies && payBack.value).toBeCloseTo(gain - (4.72 * 32) / years, 1);
 		expect(payBack.applies && payBack.cautions.join()).toContain('Illustrative');
 	});
+	it('on ground rented by the year is paid by one year, and says whose the rest is', () => {
+		const rented = liming({ nitrogenRate: 160.6, field: { ...field, tenure: 'rented by the year' as const } }).payBack;
+		const owned = liming({ nitrogenRate: 160.6 }).payBack;
+		expect(rented.applies && owned.applies && rented.value).toBeLessThan((owned as { value: number }).value);
+		expect(rented.applies && rented.cautions.join()).toContain('stays with the owner');
+	});
 	it('lasts less long under more nitrogen', () => {
 		const years = (nitrogenRate: number) => {
 			const { yearsUntilNext } = liming({ nitrogenRate });

@@ -302,14 +302,26 @@ function payBack(
 		inputs: [rate, tonPrice],
 		basis: 'adviser'
 	});
+	// What is left when a lease of one year ends stays with the owner.
+	const yearly = site.field.tenure === 'rented by the year';
+	const paidOver = yearly ? 1 : Math.max(1, years.value);
 	return figure({
 		label,
-		value: gain.value - cost.value / Math.max(1, years.value),
+		value: gain.value - cost.value / paidOver,
 		unit: '$/ac',
-		formula: 'worth of the yield - cost / years it lasts (one at least)',
+		formula: yearly
+			? 'worth of the yield - cost, paid by one year’s rent'
+			: 'worth of the yield - cost / years it lasts (one at least)',
 		inputs: [gain, cost, years],
 		basis: 'memory',
 		citation: table.rule.citation,
-		cautions: ['Illustrative: one old rotation on one site gives the yields, and the goal stands for the yield now.']
+		cautions: [
+			'Illustrative: one old rotation on one site gives the yields, and the goal stands for the yield now.',
+			...(yearly
+				? [
+						'Rented by the year: lime that lasts longer stays with the owner; share its cost, or have it written into the lease.'
+					]
+				: [])
+		]
 	});
 }

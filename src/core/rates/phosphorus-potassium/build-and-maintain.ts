@@ -2,6 +2,7 @@ import type { FromSchema } from 'json-schema-to-ts';
 import { figure, type Figure } from '../../figure/figure';
 import { atCec, cecLine } from '../../packs/cec-line';
 import type { RuleFigures, RuleKind, RuleWords } from '../../packs/rule-kind';
+import { residueParameter, strawLine, strawTaken } from './straw';
 import { formatNumber } from '../../units/display';
 
 const parameters = {
@@ -19,6 +20,7 @@ const parameters = {
 		criticalLevelPpm: cecLine,
 		buildPerPpm: { ...cecLine, description: 'lb/ac a year for each ppm below the critical level' },
 		removalPerYield: { type: 'number', minimum: 0, description: 'lb of the oxide in each unit of yield' },
+		...residueParameter,
 		maintenanceExtra: { type: 'number', minimum: 0, description: 'lb/ac added to removal' },
 		maintenanceWidthPpm: { type: 'number', minimum: 0, description: 'full maintenance this far above critical' },
 		drawdownWidthPpm: { type: 'number', exclusiveMinimum: 0, description: 'then falling to nothing over this' },
@@ -37,13 +39,15 @@ export const buildAndMaintain: RuleKind<Parameters> = {
 	kind: 'build-and-maintain',
 	byFurrowSlice: true,
 	parameters,
-	needs: (p) =>
-		p.criticalLevelPpm.perCec === undefined && p.buildPerPpm.perCec === undefined
-			? ['soilTest', 'yieldGoal']
-			: ['soilTest', 'yieldGoal', 'cec'],
-	compute(p, { soilTest, yieldGoal, cec }) {
+	needs: (p) => [
+		'soilTest',
+		'yieldGoal',
+		...(p.criticalLevelPpm.perCec === undefined && p.buildPerPpm.perCec === undefined ? [] : (['cec'] as const)),
+		...(p.residuePerYield === undefined ? [] : (['residueShare'] as const))
+	],
+	compute(p, { soilTest, yieldGoal, cec, residueShare }) {
 		const excess = soilTest - atCec(p.criticalLevelPpm, cec);
-		const maintenance = yieldGoal * p.removalPerYield + p.maintenanceExtra;
+		const maintenance = yieldGoal * p.removalPerYield + strawTaken(p, yieldGoal, residueShare) + p.maintenanceExtra;
 		const rate = positivePart(-excess) * atCec(p.buildPerPpm, cec) + maintenance * maintenanceShare(p, excess);
 		return p.maximum !== undefined && rate > p.maximum ? p.maximum : rate;
 	},
@@ -105,14 +109,15 @@ function cecFigure(
 	});
 }
 
-function maintenanceFigure(p: Parameters, { yieldGoal }: RuleFigures, words: RuleWords): Figure {
+function maintenanceFigure(p: Parameters, { yieldGoal, residueShare }: RuleFigures, words: RuleWords): Figure {
+	const straw = strawLine(p, yieldGoal, residueShare, words.unit);
 	const extra = p.maintenanceExtra > 0 ? ` + ${p.maintenanceExtra}` : '';
 	return figure({
 		label: extra ? 'maintenance' : 'the crop takes off',
-		value: yieldGoal.value * p.removalPerYield + p.maintenanceExtra,
+		value: yieldGoal.value * p.removalPerYield + (straw[0]?.value ?? 0) + p.maintenanceExtra,
 		unit: words.unit,
-		formula: `yield goal x ${p.removalPerYield}${extra}`,
-		inputs: [yieldGoal],
+		formula: `yield goal x ${p.removalPerYield}${straw.length > 0 ? ' + straw or stover' : ''}${extra}`,
+		inputs: [yieldGoal, ...straw],
 		basis: words.basis,
 		citation: words.citation
 	});

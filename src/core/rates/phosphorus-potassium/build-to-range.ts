@@ -1,6 +1,7 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import { figure } from '../../figure/figure';
 import { atCec, cecLine } from '../../packs/cec-line';
+import { residueParameter, strawLine, strawTaken } from './straw';
 import { sourceOf, type RuleKind } from '../../packs/rule-kind';
 
 const parameters = {
@@ -26,6 +27,7 @@ const parameters = {
 		lbPerPpm: { ...cecLine, description: 'lb/ac of the oxide that raise the test by 1 ppm' },
 		buildYears: { type: 'number', minimum: 1, description: 'years over which a shortfall is built up' },
 		removalPerYield: { type: 'number', minimum: 0, description: 'lb of the oxide in each unit of yield' },
+		...residueParameter,
 		maximum: { type: 'number', exclusiveMinimum: 0, description: 'lb/ac, never more in a year' }
 	}
 } as const;
@@ -40,19 +42,22 @@ export const buildToRange: RuleKind<Parameters> = {
 	kind: 'build-to-range',
 	byFurrowSlice: true,
 	parameters,
-	needs: (p) =>
-		p.ranges.length > 1 || p.lbPerPpm.perCec !== undefined
-			? ['soilTest', 'yieldGoal', 'cec']
-			: ['soilTest', 'yieldGoal'],
-	compute(p, { soilTest, yieldGoal, cec }) {
+	needs: (p) => [
+		'soilTest',
+		'yieldGoal',
+		...(p.ranges.length > 1 || p.lbPerPpm.perCec !== undefined ? (['cec'] as const) : []),
+		...(p.residuePerYield === undefined ? [] : (['residueShare'] as const))
+	],
+	compute(p, { soilTest, yieldGoal, cec, residueShare }) {
 		if (p.ranges.length > 1 && Number.isNaN(cec)) return NaN;
 		const { lowPpm, highPpm } = rangeAt(p, cec);
-		const removal = yieldGoal * p.removalPerYield;
+		const removal = yieldGoal * p.removalPerYield + strawTaken(p, yieldGoal, residueShare);
 		const full = (Math.max(0, lowPpm - soilTest) * atCec(p.lbPerPpm, cec)) / p.buildYears + removal;
 		if (soilTest > highPpm) return Number.isNaN(full) ? NaN : 0;
 		return p.maximum !== undefined && full > p.maximum ? p.maximum : full;
 	},
-	explain(p, { soilTest, yieldGoal, cec }, words) {
+	explain(p, { soilTest, yieldGoal, cec, residueShare }, words) {
+		const straw = strawLine(p, yieldGoal, residueShare, words.unit);
 		const source = sourceOf(words);
 		const { lowPpm, highPpm, cecBelow } = rangeAt(p, cec?.value ?? NaN);
 		const byCec = p.ranges.length > 1;
@@ -69,10 +74,10 @@ export const buildToRange: RuleKind<Parameters> = {
 		const high = bound('high end of the range', highPpm);
 		const removal = figure({
 			label: 'the crop takes off',
-			value: yieldGoal.value * p.removalPerYield,
+			value: yieldGoal.value * p.removalPerYield + (straw[0]?.value ?? 0),
 			unit: words.unit,
-			formula: `yield goal x ${p.removalPerYield}`,
-			inputs: [yieldGoal],
+			formula: `yield goal x ${p.removalPerYield}${straw.length > 0 ? ' + straw or stover' : ''}`,
+			inputs: [yieldGoal, ...straw],
 			...source
 		});
 		const answer = { label: words.title, unit: words.unit, ...source, cautions: words.cautions };

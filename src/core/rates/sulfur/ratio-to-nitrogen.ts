@@ -6,10 +6,23 @@ const parameters = {
 	type: 'object',
 	additionalProperties: false,
 	required: ['nitrogenPerSulfur'],
-	properties: { nitrogenPerSulfur: { type: 'number', exclusiveMinimum: 0, description: 'lb N to each lb S' } }
+	properties: {
+		nitrogenPerSulfur: { type: 'number', exclusiveMinimum: 0, description: 'lb N to each lb S' },
+		stage: {
+			type: 'object',
+			additionalProperties: false,
+			required: ['name'],
+			description: 'The nitrogen it goes with: that of the passes on these days from planting',
+			properties: {
+				name: { type: 'string' },
+				fromDay: { type: 'integer' },
+				beforeDay: { type: 'integer' }
+			}
+		}
+	}
 } as const;
 
-/** Never nitrogen without sulfur: S, lb/ac = nitrogen settled on / N:S ratio. Common practice. */
+/** Never nitrogen without sulfur: S, lb/ac = nitrogen, of the stage where one is named, / N:S ratio. Common practice. */
 export const ratioToNitrogen: RuleKind<FromSchema<typeof parameters>> = {
 	kind: 'ratio-to-nitrogen',
 	parameters,

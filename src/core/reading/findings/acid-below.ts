@@ -1,5 +1,6 @@
 import { formatNumber } from '../../units/display';
 import { ACID_BELOW, aluminiumShare, readProfile } from '../acid-layers';
+import { ORGANIC_PERCENT, readOrganicMatter } from '../organic-matter';
 import { PH_SCALE_NAME } from '../ph-scale';
 import type { ReportCheck } from './finding';
 
@@ -55,6 +56,9 @@ export const askForLayers: ReportCheck = ({ site: { layers } }) => {
 
 /** Aluminium by pH in a layer that is not hidden, or by the lab's own share. */
 export const aluminium: ReportCheck = ({ site: { layers } }) => {
+	const organicMatter = readOrganicMatter(layers);
+	// Organic soil holds little aluminium, however acid.
+	if (organicMatter.applies && organicMatter.value > ORGANIC_PERCENT) return [];
 	const { scale, layers: profile } = readProfile(layers);
 	const surface = profile[0];
 	const share = aluminiumShare(layers);

@@ -1,7 +1,9 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import type { AdviseRequest, Finding } from '../../schema-types';
+import { validator } from '../../check/validator';
+import type { AdviseRequest, Finding, Plausibility } from '../../schema-types';
 import { cornRequest, cornRequestWith, library } from '../../testing.test-help';
-import { siteOf } from '../../rates/advise';
+import { advise, siteOf } from '../../rates/advise';
 import { cationExchangeCapacity } from '../cec';
 import { readReport } from './read-report';
 
@@ -49,8 +51,12 @@ describe('each finding fires, and its near miss does not', () => {
 			const request = cornRequestWith({ 'NO3-N': { value: 5, unit: 'ppm' } });
 			return { ...request, sample: { ...request.sample, date } };
 		};
-		expect(codes(withNitrate('2026-10-20'))).toContain('old-nitrate');
-		expect(codes(withNitrate('2026-10-21'))).not.toContain('old-nitrate');
+		// In autumn and winter what was taken since September still holds.
+		expect(codes(withNitrate('2026-08-20'))).toContain('old-nitrate');
+		expect(codes(withNitrate('2026-10-01'))).not.toContain('old-nitrate');
+		const june = (date: string) => ({ ...withNitrate(date), asOf: '2026-06-20' });
+		expect(codes(june('2026-05-20'))).toContain('old-nitrate');
+		expect(codes(june('2026-05-21'))).not.toContain('old-nitrate');
 		expect(codes(sampled('2026-10-12'))).not.toContain('old-nitrate');
 	});
 
@@ -89,7 +95,8 @@ describe('each finding fires, and its near miss does not', () => {
 	it('pH on the CaCl2 scale alone, which is then held against nothing', () => {
 		const chloride = cornRequestWith({ pH: { method: 'cacl2', value: 5.2, unit: 'pH' } });
 		expect(codes(chloride)).toContain('ph-other-scale');
-		expect(codes(chloride)).not.toContain('ph-low');
+		// Against the line of its own scale, never against the crop's band in water.
+		expect(findings(chloride).find(({ code }) => code === 'ph-low')?.text).toContain('lime is called for below 5.5');
 		chloride.sample.layers[0]!.results.push({ analyte: 'pH', method: 'water', value: 5.9, unit: 'pH' });
 		expect(codes(chloride)).not.toContain('ph-other-scale');
 	});
@@ -238,5 +245,104 @@ describe('held against what is known already', () => {
 		expect(codes(cornRequestWith({ Zn: { method: 'dtpa', value: 0.9, unit: 'ppm' } }))).not.toContain('short-zn');
 		const peat = cornRequestWith({ OM: { value: 30, unit: '%' } });
 		expect(codes(peat)).toContain('ask-for-metals');
+	});
+});
+
+describe('what is unusual is questioned, what is impossible refused', () => {
+	const find = (request: AdviseRequest, code: string) => findings(request).find((one) => one.code === code);
+	const withGoal = (yieldGoal: number) => ({ ...cornRequest(), crop: { ...cornRequest().crop, yieldGoal } });
+	const withLayers = (...layers: AdviseRequest['sample']['layers']) => ({
+		...cornRequest(),
+		sample: { layers: [...cornRequest().sample.layers, ...layers] }
+	});
+	const nitrate = (top: number, bottom: number, ppm: number) => ({
+		top,
+		bottom,
+		depthUnit: 'in' as const,
+		results: [{ analyte: 'NO3-N' as const, value: ppm, unit: 'ppm' as const }]
+	});
+
+	it('the table is whole: every crop has its goals, every range is one', () => {
+		const table = validator<Plausibility>('plausibility')(
+			JSON.parse(readFileSync('packs/reference/plausibility.json', 'utf8'))
+		);
+		for (const { id } of library.crops) expect(table.goals[id], id).toBeDefined();
+		for (const { usual, possible } of [...Object.values(table.goals), ...Object.values(table.analytes)]) {
+			expect(possible[0]!).toBeLessThan(possible[1]!);
+			if (usual) expect(usual[0]! >= possible[0]! && usual[1]! <= possible[1]!).toBe(true);
+		}
+	});
+	it('a goal of 100,000 bu of corn is refused, 320 is questioned, 300 is not', () => {
+		expect(() => findings(withGoal(100_000))).toThrow('/crop/yieldGoal must be 1 to 700 bu/ac for corn; got 100000');
+		expect(find(withGoal(320), 'unusual-goal')).toMatchObject({ severity: 'mind' });
+		expect(find(withGoal(300), 'unusual-goal')).toBeUndefined();
+	});
+	it('two areas that disagree are refused', () => {
+		const of = (areaHa: number) => findings({ ...cornRequest(), field: { areaAcres: 40, areaHa } });
+		expect(() => of(40)).toThrow('/field/areaHa must agree with areaAcres');
+		expect(() => of(16.19)).not.toThrow();
+	});
+	it('organic soil has no lime by the lines of mineral soil, and no aluminium', () => {
+		const acid = { method: 'water' as const, value: 4.4, unit: 'pH' as const };
+		const peat = cornRequestWith({ OM: { value: 35, unit: '%' }, pH: acid });
+		expect(find(peat, 'unusual-OM')?.remedy).toContain('organic soil');
+		expect(find(peat, 'aluminium')).toBeUndefined();
+		expect(find(cornRequestWith({ pH: acid }), 'aluminium')).toBeDefined();
+		const lime = advise(peat, library, '2026-11-20').rates.filter(({ nutrient }) => nutrient === 'lime');
+		expect(lime.every(({ applies, reason }) => !applies && reason!.includes('organic soil'))).toBe(true);
+	});
+	it.each([
+		[
+			'buffer-below-ph',
+			{ bufferPh: { method: 'smp', value: 5.2, unit: 'pH' } },
+			{ bufferPh: { method: 'smp', value: 5.7, unit: 'pH' } }
+		],
+		['unusual-EC', { EC: { value: 4.5, unit: 'dS/m' } }, { EC: { value: 3.9, unit: 'dS/m' } }],
+		[
+			'unusual-P',
+			{ P: { method: 'bray-p1', value: 190, unit: 'ppm' } },
+			{ P: { method: 'bray-p1', value: 140, unit: 'ppm' } }
+		]
+	] as const)('%s', (code, wrong, right) => {
+		expect(find(cornRequestWith(wrong), code)).toMatchObject({ severity: 'mind' });
+		expect(find(cornRequestWith(right), code)).toBeUndefined();
+	});
+	it('clay that the named texture has not', () => {
+		const of = (percent: number) => ({
+			...cornRequestWith({ clay: { value: percent, unit: '%' } }),
+			field: { textureClass: 'silt loam' as const }
+		});
+		expect(find(of(38), 'texture-against-clay')?.text).toContain('38 % clay does not go with silt loam (0 to 27 %)');
+		expect(find(of(22), 'texture-against-clay')).toBeUndefined();
+	});
+	it('overlapping layers, nitrate from below alone, and much of it beside rates that do not see it', () => {
+		expect(find(withLayers(nitrate(0, 12, 5), nitrate(6, 18, 5)), 'overlapping-layers')?.text).toContain(
+			'both give nitrate-N'
+		);
+		expect(find(withLayers(nitrate(0, 12, 5), nitrate(12, 24, 5)), 'overlapping-layers')).toBeUndefined();
+		expect(find(withLayers(nitrate(24, 36, 5)), 'nitrate-from-below')).toBeDefined();
+		expect(find(withLayers(nitrate(0, 24, 5)), 'nitrate-from-below')).toBeUndefined();
+		expect(find(withLayers(nitrate(0, 24, 45)), 'much-nitrate')?.text).toContain('324 lb of mineral N');
+		expect(find(withLayers(nitrate(0, 24, 20)), 'much-nitrate')).toBeUndefined();
+	});
+	it('a sample of tomorrow, and a test of another year', () => {
+		expect(find(sampled('2026-11-21'), 'sample-in-future')).toBeDefined();
+		expect(find(sampled('2026-11-20'), 'sample-in-future')).toBeUndefined();
+		const tested = (date: string) => ({
+			...cornRequest(),
+			inSeason: { nitrate: { date, nitratePpm: 12, depthIn: 12 } }
+		});
+		expect(find(tested('2025-06-05'), 'test-of-other-year')).toBeDefined();
+		expect(find(tested('2026-06-05'), 'test-of-other-year')).toBeUndefined();
+	});
+	it('pH too low and targets too high on either scale, for every crop', () => {
+		const chloride = (value: number) => cornRequestWith({ pH: { method: 'cacl2', value, unit: 'pH' } });
+		expect(find(chloride(4.9), 'ph-low')?.text).toContain('pH 4.9 in CaCl2 is low for most crops');
+		expect(find(chloride(5.6), 'ph-low')).toBeUndefined();
+		const aimed = (targetPh: number) => ({ ...chloride(4.9), targetPh, targetPhScale: 'cacl2' as const });
+		expect(find(aimed(6.4), 'target-above-band')?.text).toContain('above 6.3');
+		expect(find(aimed(6.2), 'target-above-band')).toBeUndefined();
+		const flax = { ...cornRequest(), crop: { id: 'flax' as const, yieldGoal: 30 }, targetPh: 7.4 };
+		expect(find(flax, 'target-above-band')?.text).toContain('above 7');
 	});
 });

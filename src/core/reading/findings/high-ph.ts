@@ -10,8 +10,8 @@ const FREE_LIME_PH = 7.3;
 /** dS/m above which salts are at work, and % sodium of CEC above which structure is at risk: common practice. */
 const SALTY_EC = 2;
 const SODIUM_PERCENT = 5;
-/** % organic matter below which carbonate at the surface speaks of lost topsoil: common practice. */
-const THIN_TOPSOIL_PERCENT = 2.5;
+/** % organic matter below which carbonate at the surface speaks of lost topsoil; calcareous prairie has more: judgement. */
+const THIN_TOPSOIL_PERCENT = 1.5;
 
 /** High pH is a diagnosis, not a lime line: drainage, lost topsoil, or a soil to be managed around. */
 export const highPh: ReportCheck = ({ site: { layers, crop }, cec }) => {

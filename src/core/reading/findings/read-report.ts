@@ -15,6 +15,16 @@ import { otherDepth } from './other-depth';
 import { phOtherScale } from './ph-other-scale';
 import { phLow } from './ph-low';
 import { targetAboveBand } from './over-liming';
+import {
+	bufferBelowPh,
+	muchNitrate,
+	nitrateFromBelow,
+	oddDates,
+	overlappingLayers,
+	textureAgainstClay,
+	unusualGoal,
+	unusualTests
+} from './plausible';
 import { tiedUpMetals } from './tied-up-metals';
 import { unitSlip } from './unit-slip';
 
@@ -37,7 +47,15 @@ const CHECKS: readonly ReportCheck[] = [
 	cationBalance,
 	tiedUpMetals,
 	lightGround,
-	otherDepth
+	otherDepth,
+	unusualGoal,
+	unusualTests,
+	bufferBelowPh,
+	overlappingLayers,
+	nitrateFromBelow,
+	muchNitrate,
+	oddDates,
+	textureAgainstClay
 ];
 
 /** Everything the report lacks or gets wrong, each with its remedy, the gravest first. */

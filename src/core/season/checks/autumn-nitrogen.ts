@@ -3,6 +3,7 @@ import type { Pass, PassCheck } from '../../schema-types';
 import { passNutrient } from '../pass-nutrients';
 import { depthOf, liesOf } from '../placement-facts';
 import { productOf, type PlanContext } from '../plan-context';
+import { harvestYear } from '../stages/stage-dates';
 import { springOf } from '../spring';
 import { coldSoilDate } from '../weather/cold-soil-date';
 import { knownDays } from '../weather/known-weather';
@@ -26,16 +27,25 @@ const SOIL_FOLLOWS_DAYS = 7;
 export const autumnNitrogenCheck: SeasonCheck = (passes, context) =>
 	passes.flatMap((pass) => (isAutumn(pass, context) ? (complaint(pass, context) ?? []) : []));
 
-function isAutumn(pass: Pass, { plantingDate, products }: PlanContext): boolean {
-	const waits = pass.date < plantingDate && Number(pass.date.slice(5, 7)) >= 9;
+/** Before planting it waits; on light ground it waits also where a crop sown in autumn stands. */
+function isAutumn(pass: Pass, context: PlanContext): boolean {
+	const { plantingDate, products } = context;
+	const sown = plantingDate < `${harvestYear(plantingDate)}-01-01` && isLight(context);
+	const waits =
+		Number(pass.date.slice(5, 7)) >= 9 &&
+		(pass.date < plantingDate || (sown && pass.date < `${harvestYear(plantingDate)}-01-01`));
 	return waits && passNutrient(pass, productOf(pass, products), 'N') > LEAST_LB;
 }
 
+function isLight({ sandy, cec }: PlanContext): boolean {
+	return sandy || (cec !== undefined && cec < LIGHT_CEC);
+}
+
 function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
-	const { cec, sandy, station, products } = context;
+	const { cec, station, products } = context;
 	const toSpring = movedTo(pass, springOf(context));
 	const base = { rule: 'autumn-nitrogen', pass: pass.id, basis: 'practice' as const };
-	if (sandy || (cec !== undefined && cec < LIGHT_CEC)) {
+	if (isLight(context)) {
 		const why = cec !== undefined && cec < LIGHT_CEC ? `CEC ${formatNumber(cec, 'meq/100 g')}` : 'sandy ground';
 		const text = `No nitrogen in autumn on light ground (${why}): it washes out over winter.`;
 		return { ...base, severity: 'stop', text, remedies: [toSpring] };

@@ -22,6 +22,7 @@ import { dormantCropCheck } from './dormant-crop';
 import { latePhosphatePotashCheck } from './late-phosphate-potash';
 import { sideDressMethodCheck } from './side-dress-method';
 import { stripBandDepthCheck } from './strip-band-depth';
+import { afterHarvestCheck } from './after-harvest';
 import { allUpFrontCheck } from './all-up-front';
 import { ammoniaGroundCheck } from './ammonia-ground';
 import { frozenGroundCheck } from './frozen-ground';
@@ -79,6 +80,7 @@ const CHECKS: readonly SeasonCheck[] = [
 	latePhosphatePotashCheck,
 	sideDressMethodCheck,
 	stripBandDepthCheck,
+	afterHarvestCheck,
 	totalsCheck
 ];
 

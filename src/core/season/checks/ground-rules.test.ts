@@ -511,6 +511,25 @@ const CASES: RuleCase[] = [
 		nearMiss: nitrogen('urea', 60, { date: '2027-03-10', placement: 'top-dress' }),
 		change: { cropId: 'winter-wheat', manured: true },
 		missChange: { manured: false }
+	},
+	{
+		rule: 'after-harvest',
+		name: 'urea after the corn is off',
+		fires: nitrogen('urea', 60, { date: '2027-10-20' }),
+		severity: 'mind',
+		says: 'it feeds the next crop',
+		nearMiss: nitrogen('urea', 60, { date: '2027-09-10' }),
+		noRemedy: true
+	},
+	{
+		rule: 'autumn-nitrogen',
+		name: 'on light ground also on wheat that was just sown',
+		fires: nitrogen('ammonium-sulfate', 60, { date: '2026-10-10' }),
+		severity: 'stop',
+		says: 'No nitrogen in autumn on light ground (CEC 4)',
+		nearMiss: nitrogen('ammonium-sulfate', 60, { date: '2026-10-10' }),
+		change: { cropId: 'winter-wheat', cec: 4 },
+		missChange: { cec: 14 }
 	}
 ];
 

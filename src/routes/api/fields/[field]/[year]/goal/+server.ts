@@ -1,6 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { InputError } from '$core/check/problem';
 import { plantingFault } from '$core/season/season-span';
+import { checkGoal } from '$core/rates/check-goal';
+import { currentLibrary } from '$lib/server/current-library';
 import { validator } from '$core/check/validator';
 import type { GoalAction } from '$core/schema-types';
 import { answerJson } from '$lib/server/answer';
@@ -16,6 +18,8 @@ export const POST: RequestHandler = ({ request, params }) =>
 	answerJson(request, asGoal, (goal) => {
 		if (!findField(theBook(), params.field)) error(404, 'There is no such field in this book.');
 		const year = yearOf(params.year);
+		const crop = currentLibrary().crops.find(({ id }) => id === goal.crop);
+		if (crop) checkGoal(crop, goal.yieldGoal, '/yieldGoal');
 		const fault = goal.plantingDate && plantingFault(goal.plantingDate, year);
 		if (fault) throw new InputError([{ path: '/plantingDate', message: fault }]);
 		setGoal(theBook(), params.field, year, {
