@@ -42,7 +42,14 @@ test('prices move the optimum at once, without a page load; two years of prices 
 	await best.getByRole('button', { name: /Most profit: 157\.5/ }).click();
 	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText('the next pound just pays');
 	await page.keyboard.press('Escape');
-	await nitrogen.getByRole('button', { name: 'Choose least left behind' }).click();
+	const choose = nitrogen.getByRole('button', { name: 'Choose least left behind' });
+	const sure = page.getByRole('dialog', { name: 'Go by a simulated curve?' });
+	await choose.click();
+	await expect(sure).toContainText('measured on no field');
+	await sure.getByRole('button', { name: 'Cancel' }).click();
+	await expect(page.getByRole('link', { name: /^Rates N 161 / })).toBeVisible();
+	await choose.click();
+	await sure.getByRole('button', { name: 'Choose it all the same' }).click();
 	await expect(page.getByRole('link', { name: /^Rates N 138 / })).toBeVisible();
 	await page.reload();
 	await hydrated(page);

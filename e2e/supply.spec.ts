@@ -113,6 +113,11 @@ test('own products are typed in or come as CSV, whole or not at all, and the cat
 	await own.getByRole('button', { name: 'Keep the product' }).click();
 	await expect(own.getByRole('alert')).toHaveText('A liquid needs its density, lb/gal.');
 	await own.getByLabel('Density, lb/gal').fill('11.1');
+	await own.getByLabel('N, %', { exact: true }).fill('90');
+	await own.getByLabel('P2O5, %', { exact: true }).fill('18');
+	await own.getByRole('button', { name: 'Keep the product' }).click();
+	await expect(own.getByRole('alert')).toContainText('come to 108 % by weight');
+	await own.getByLabel('N, %', { exact: true }).fill('9');
 	await own.getByRole('button', { name: 'Keep the product' }).click();
 	await expect(page.getByRole('row', { name: /^Liquid 9-18-9 your own 9/ })).toBeVisible();
 	await page

@@ -76,6 +76,7 @@ describe('own products', () => {
 		['id,name\na,b', 'has no column “state”'],
 		['id,name,state,placements,N\nown,Own,dry,broadcast,much', 'line 2/analysis/N'],
 		['id,name,state,placements\nown,Own,solid,broadcast', 'line 2/state'],
+		['id,name,state,placements,N,P2O5\nown,Own,dry,broadcast,60,41', '60 N + 41 P2O5 come to 101 % by weight'],
 		['id,name,state,placements,N\nown,Own,dry,broadcast,20\nown,Own,dry,broadcast,20', '"own" stands on line 2 already']
 	])('a file with a fault gives nothing: %#', (csv, says) => {
 		let told = '';

@@ -4,6 +4,7 @@ import { InputError, type Problem } from '../../check/problem';
 import type { Product } from '../../schema-types';
 import { NUTRIENTS } from '../../season/pass-nutrients';
 import { plainNumber } from '../../units/display';
+import { checkAnalysis } from './check-analysis';
 
 const FORMS = ['nitrate', 'ammonium', 'urea'] as const;
 const HEADERS = [
@@ -59,7 +60,7 @@ export function readProductCsv(text: string): Product[] {
 	const products = rows.map((cells, at) => {
 		const cell = (name: string) => cells[heads.indexOf(name)] ?? '';
 		try {
-			return asProduct(productOf(cell));
+			return checkAnalysis(asProduct(productOf(cell)));
 		} catch (error) {
 			if (!(error instanceof InputError)) throw error;
 			const place = `line ${at + 2}`;

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { ProductAction } from '$core/schema-types';
+import { checkAnalysis } from '$core/supply/catalogue/check-analysis';
 import { answerJson } from '$lib/server/answer';
 import { theLibrary } from '$lib/server/knowledge';
 import { keepOwnProducts, listOwnProducts } from '$lib/server/stores/own-products';
@@ -17,6 +18,7 @@ export const POST: RequestHandler = ({ request }) =>
 			const message = `“${product.name}” is in the shipped catalogue; give yours a name of its own`;
 			throw new InputError([{ path: '/product/name', message }]);
 		}
+		checkAnalysis(product);
 		const known = listOwnProducts(theBook()).find(({ name }) => name === product.name);
 		const id = known?.id ?? `own-${randomUUID().slice(0, 8)}`;
 		keepOwnProducts(theBook(), [{ ...product, id, own: true }], `Put ${product.name} into the catalogue`);
