@@ -2,6 +2,7 @@ import { figure, type Answer } from '../figure/figure';
 import type { Pass, Product, SeasonRequest } from '../schema-types';
 import type { Alternative } from './alternatives';
 import { checkSeason } from './checks/check-season';
+import { modelledCapacityCheck } from './checks/modelled-capacity';
 import { passCost, planCost, type PriceOf } from './pass-cost';
 import { passNutrient } from './pass-nutrients';
 import { productOf, type PlanContext } from './plan-context';
@@ -32,13 +33,14 @@ export function compareProgrammes(
 ): ComparedProgramme[] {
 	return alternatives.map(({ name, passes }) => {
 		const nitrogen = nitrogenPasses(passes, context.products);
-		const checks = checkSeason(passes, context);
+		const run = runSeason({ ...request, passes: [...passes] }, knowledge);
+		const checks = [...checkSeason(passes, context), ...modelledCapacityCheck(run, context)];
 		return {
 			name,
 			passes,
 			trips: tripCount(nitrogen),
 			cost: nitrogenCost(nitrogen, context.products, priceOf),
-			balance: runSeason({ ...request, passes: [...passes] }, knowledge).balance,
+			balance: run.balance,
 			stops: checks.filter(({ severity }) => severity === 'stop').length,
 			minds: checks.filter(({ severity }) => severity === 'mind').length
 		};

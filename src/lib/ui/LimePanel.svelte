@@ -2,6 +2,7 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import { formatNumber } from '$core/units/display';
 	import type { PageData } from '../../routes/field/[field]/[year]/rates/$types';
 	import { numberOrUndefined } from './numbers';
 	import { post } from './post';
@@ -19,6 +20,14 @@
 	let problem = $state('');
 
 	const cheapest = $derived(Math.min(...lime.materials.flatMap(({ price }) => (price.applies ? [price.value] : []))));
+
+	/** The guide limes again long before all is used up: the two years are told apart by their pH. */
+	const untilTrigger = $derived.by(() => {
+		const next = lime.liming?.yearsUntilNext;
+		const [start, trigger] = next?.applies ? next.inputs : [];
+		if (!start?.applies || !trigger?.applies) return 'Until the guide limes again';
+		return `From pH ${formatNumber(start.value, 'pH')} to ${formatNumber(trigger.value, 'pH')}, where the guide limes again`;
+	});
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
@@ -55,14 +64,14 @@
 				>{/if}
 		</div>
 		<div>
-			<span class="soft small">How long it lasts (illustrative)</span>
+			<span class="soft small">Until all of it is used up (illustrative)</span>
 			{#if lime.liming.yearsItLasts.applies}<strong><Quantity answer={lime.liming.yearsItLasts} /></strong>
 				<span class="soft small">{lime.liming.yearsItLasts.cautions[0]}</span>{:else}<span
 					>{lime.liming.yearsItLasts.reason}. {lime.liming.yearsItLasts.remedy}</span
 				>{/if}
 		</div>
 		<div>
-			<span class="soft small">Until pH is back at the trigger (illustrative)</span>
+			<span class="soft small">{untilTrigger} (illustrative)</span>
 			{#if lime.liming.yearsUntilNext.applies}<strong><Quantity answer={lime.liming.yearsUntilNext} /></strong
 				>{:else}<span>{lime.liming.yearsUntilNext.reason}. {lime.liming.yearsUntilNext.remedy}</span>{/if}
 		</div>

@@ -69,7 +69,10 @@ export const cationShare: RuleKind<Parameters> = {
 			label: words.title,
 			value: capped ? p.maximum! : full,
 			unit: words.unit,
-			formula: `lacking ppm x 0.3 x inches sampled${oxide}${capped ? `, at most ${p.maximum}` : ''}`,
+			formula:
+				lack.value === 0
+					? 'the share now is at its target or above'
+					: `lacking ppm x 0.3 x inches sampled${oxide}${capped ? `, at most ${p.maximum}` : ''}`,
 			inputs: [lack, sampledDepthIn],
 			...source,
 			cautions: words.cautions

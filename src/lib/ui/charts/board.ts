@@ -82,7 +82,13 @@ export function nitrogenBase({ axis: time, capacity }: BoardYear, unit: RunAnswe
 		lineStyle,
 		...more
 	});
-	const label = { ...text('N the soil can hold', look.stop, 'top'), show: true, align: 'left', fontSize: 11 };
+	const label = {
+		...text('N the soil can hold', look.stop, 'top'),
+		show: true,
+		align: 'left',
+		offset: [8, 0],
+		fontSize: 11
+	};
 	const holds = capacity?.map((pounds, day) => ({
 		value: [day, inUnit(pounds, unit)],
 		...(day === 0 ? { label } : {})
