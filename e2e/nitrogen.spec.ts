@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import Database from 'better-sqlite3';
 import { expect, hydrated, test } from './app';
 
 const trial = (name: string) => readFileSync(`demo/trials/${name}.csv`, 'utf8');
@@ -267,4 +268,21 @@ test('another crop in the goal brings its usual yield; the one it came with stay
 	await expect(page.getByLabel('Yield goal, bu/ac')).toHaveValue('150');
 	await page.getByLabel('Crop', { exact: true }).selectOption('winter-wheat');
 	await expect(page.getByLabel('Yield goal, bu/ac')).toHaveValue('80');
+});
+
+test('without prices most yield stands and can be chosen; the others say that they need prices', async ({
+	page,
+	app
+}) => {
+	const book = new Database(app.bookFile);
+	book.exec('DELETE FROM price');
+	book.close();
+	await app.openField('Kingfisher Bend', 'rates');
+	const nitrogen = page.getByRole('region', { name: 'Nitrogen' });
+	await nitrogen.getByRole('button', { name: 'Yield and return' }).click();
+	await expect(nitrogen.getByText(/Most profit: does not apply: .*price/)).toBeVisible();
+	await expect(nitrogen.getByText(/Least left behind: does not apply: .*price/)).toBeVisible();
+	await nitrogen.getByRole('button', { name: 'Choose most yield' }).click();
+	await page.getByRole('button', { name: 'Choose it all the same' }).click();
+	await expect(page.getByRole('link', { name: /^Rates N 181 / })).toBeVisible();
 });

@@ -38,6 +38,8 @@ export function nitrogenPage(fieldYear: FieldYear, advice: Advice, units: UnitSy
 					simulated: own?.simulated ?? false,
 					observations: own?.observations ?? [],
 					eonrInterval: own?.eonrInterval,
+					/** At the prices in the book; most yield stands without any. */
+					objectives,
 					...response
 				}
 			];

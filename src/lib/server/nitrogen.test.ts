@@ -160,6 +160,16 @@ describe('terms and objective', () => {
 		expect(load(CORN).advice?.request.nitrogen).toBeUndefined();
 		expect(load(CORN).advice?.request.nitrogenRate).toBeCloseTo(160.6, 9);
 	});
+	it('most yield stands without prices; the two that weigh money say that they need them', () => {
+		db.exec('DELETE FROM price');
+		const { rates } = load(CORN).advice!.answer;
+		const { objectives, response } = rates.find(({ method }) => method === 'own-curves/corn-after-soybean')!;
+		expect(response).toBeDefined();
+		expect(objectives!.mostYield).toMatchObject({ applies: true, value: expect.closeTo(181.12, 2) as number });
+		for (const money of [objectives!.mostProfit, objectives!.leastLeft]) {
+			expect(money).toMatchObject({ applies: false, reason: expect.stringContaining('price') as string });
+		}
+	});
 	it('credits count where the guide allows them', () => {
 		setNitrogenTerms(db, load(CORN).goal!, { manureN: 25 });
 		expect(load(CORN).advice?.request.nitrogenRate).toBeCloseTo(135.6, 9);

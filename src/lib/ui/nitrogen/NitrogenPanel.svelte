@@ -55,7 +55,7 @@
 		yieldUnit: nitrogen.crop.yieldUnit
 	});
 	const tolerance = $derived(numberOrUndefined(toleranceText) ?? USUAL_TOLERANCE);
-	const now = $derived(curve && scenario(prices));
+	const now = $derived(curve && !unpriced ? scenario(prices) : undefined);
 	const other = $derived(curve && laidOver ? scenario(others) : undefined);
 	const option = $derived(
 		curve &&
@@ -144,6 +144,20 @@
 		The economic optimum needs the price of {nitrogen.crop.name.toLowerCase()} and of nitrogen.
 		<a href={`/field/${page.fieldId}/${page.year}/supply`}>Enter prices under Supply</a>.
 	</p>
+	<ul class="unpriced">
+		{#each OBJECTIVES as { id, key, name } (id)}
+			{@const rate = source.objectives[key]}
+			<li>
+				{name}:
+				{#if rate.applies}
+					<strong><Quantity answer={inSystem(rate, units)} label={name} /></strong>
+					<button type="button" class="plain" aria-label={`Choose ${name.toLowerCase()}`} onclick={() => choose(id)}
+						>Choose</button
+					>
+				{:else}<span class="soft">does not apply: {rate.reason}. {rate.remedy}</span>{/if}
+			</li>
+		{/each}
+	</ul>
 {:else}
 	{@const { priced } = now}
 	<div class="top">
@@ -279,15 +293,6 @@
 			{/each}
 		</tbody>
 	</table>
-	{#if asking}
-		{@const objective = asking}
-		<SimulatedConfirm
-			title={source.title}
-			confirm={() => void choose(objective, true)}
-			close={() => (asking = undefined)}
-		/>
-	{/if}
-	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	<p>
 		{bandText}
 		{#each [['too much', 'more', priced.tooMuch], ['too little', 'less', priced.tooLittle]] as const as [name, side, miss] (name)}
@@ -307,6 +312,15 @@
 		{/each}
 	</p>
 {/if}
+{#if asking && source}
+	{@const objective = asking}
+	<SimulatedConfirm
+		title={source.title}
+		confirm={() => void choose(objective, true)}
+		close={() => (asking = undefined)}
+	/>
+{/if}
+{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 
 <NitrogenAccount {nitrogen} {units} best={now?.priced.outcomes.mostProfit?.rate} />
 <h3>Timing and credits</h3>
