@@ -282,6 +282,7 @@ test('without prices most yield stands and can be chosen; the others say that th
 	await nitrogen.getByRole('button', { name: 'Yield and return' }).click();
 	await expect(nitrogen.getByText(/Most profit: does not apply: .*price/)).toBeVisible();
 	await expect(nitrogen.getByText(/Least left behind: does not apply: .*price/)).toBeVisible();
+	await expect(nitrogen).toContainText('By Corn after soybean, ▲ simulated, not measured');
 	await nitrogen.getByRole('button', { name: 'Choose most yield' }).click();
 	await page.getByRole('button', { name: 'Choose it all the same' }).click();
 	await expect(page.getByRole('link', { name: /^Rates N 181 / })).toBeVisible();

@@ -21,6 +21,7 @@
 	import NitrogenAccount from './NitrogenAccount.svelte';
 	import NitrogenTerms from './NitrogenTerms.svelte';
 	import PriceSliders from './PriceSliders.svelte';
+	import UnpricedObjectives from './UnpricedObjectives.svelte';
 
 	interface Props {
 		nitrogen: NonNullable<PageData['nitrogen']>;
@@ -144,20 +145,7 @@
 		The economic optimum needs the price of {nitrogen.crop.name.toLowerCase()} and of nitrogen.
 		<a href={`/field/${page.fieldId}/${page.year}/supply`}>Enter prices under Supply</a>.
 	</p>
-	<ul class="unpriced">
-		{#each OBJECTIVES as { id, key, name } (id)}
-			{@const rate = source.objectives[key]}
-			<li>
-				{name}:
-				{#if rate.applies}
-					<strong><Quantity answer={inSystem(rate, units)} label={name} /></strong>
-					<button type="button" class="plain" aria-label={`Choose ${name.toLowerCase()}`} onclick={() => choose(id)}
-						>Choose</button
-					>
-				{:else}<span class="soft">does not apply: {rate.reason}. {rate.remedy}</span>{/if}
-			</li>
-		{/each}
-	</ul>
+	<UnpricedObjectives {source} objectives={OBJECTIVES} {units} choose={(objective) => void choose(objective)} />
 {:else}
 	{@const { priced } = now}
 	<div class="top">
