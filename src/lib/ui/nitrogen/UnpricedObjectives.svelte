@@ -33,3 +33,9 @@
 		</li>
 	{/each}
 </ul>
+
+<style>
+	.mark-about {
+		color: var(--accent-ink);
+	}
+</style>
