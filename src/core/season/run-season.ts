@@ -14,7 +14,8 @@ import type {
 } from '../schema-types';
 import { DAY_MS, KG_HA_PER_LB_AC } from '../units/factors';
 import { dressingOfPass } from './model/dressing-of-pass';
-import { simulateSeason, type SeasonCrop, type SeasonRun, type SeasonSoil } from './model/simulate-season';
+import type { SeasonRun } from './model/season-run';
+import { simulateSeason, type SeasonCrop, type SeasonSoil } from './model/simulate-season';
 import { passNutrient } from './pass-nutrients';
 import { usualPlantingDate } from './propose-programme';
 import { daysToReach } from './model/reach';

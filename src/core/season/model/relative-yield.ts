@@ -1,5 +1,5 @@
 import type { SeasonModel } from '../../schema-types';
-import type { SeasonRun } from './simulate-season';
+import type { SeasonRun } from './season-run';
 
 /**
  * Share of the yield goal by the share of the wanted nitrogen that the crop took up: the first pounds that are missing cost

@@ -1,16 +1,10 @@
 import type { HeldWater, SeasonModel } from '../../schema-types';
 import { layerOf, startCohort, type Cohort, type Dressing } from './dressing';
 import { referenceEvaporation } from './evaporation';
-import { byQ10, denitrifiedPercent, nitrificationAgainst16 } from './rates-by-temperature';
-import {
-	isSaturated,
-	LAYER_CM,
-	LAYERS,
-	moistureShare,
-	soilWaterAtCapacity,
-	waterDay,
-	type SoilWater
-} from './soil-water';
+import { addNitrate, carryNitrateDown, coverDay, denitrify, nitrifyCohort, takeUp } from './nitrogen-moves';
+import { byQ10, nitrificationAgainst16 } from './rates-by-temperature';
+import { emptyRun, TOTALS, type SeasonRun } from './season-run';
+import { isSaturated, LAYER_CM, LAYERS, moistureShare, soilWaterAtCapacity, waterDay } from './soil-water';
 import { ureaDay, type SurfaceSoil } from './urea';
 
 /** Weather as plain numbers, one of each for a day. */
@@ -43,32 +37,6 @@ export interface SeasonCrop {
 	/** Day of the run on which it is harvested. */
 	harvested: number;
 	wantedBy: (day: number) => number;
-}
-
-/** A season day by day; kg N/ha, C, mm. */
-export interface SeasonRun {
-	days: number;
-	soilC: Float64Array;
-	/** Water in the top layer, and whether it was saturated. */
-	waterMm: Float64Array;
-	saturated: Uint8Array;
-	/** Mineral nitrogen in all layers and in dressings that have not turned yet. */
-	inGround: Float64Array;
-	nitrate: Float64Array;
-	/** Totals from the start up to each day. */
-	wanted: Float64Array;
-	takenUp: Float64Array;
-	volatilised: Float64Array;
-	denitrified: Float64Array;
-	leached: Float64Array;
-	mineralised: Float64Array;
-	applied: Float64Array;
-	/** Held by the decay of a killed cover crop on each day. */
-	tiedUp: Float64Array;
-	/** What does not add up on a day: none beyond rounding. */
-	unbalanced: Float64Array;
-	/** Days on which the crop had less than 95 % of what it wanted until then. */
-	shortDays: number;
 }
 
 /** Below this share of what it wanted a crop counts as short: judgement. */
@@ -169,30 +137,6 @@ export function simulateSeason(
 	return run;
 }
 
-const TOTALS = ['wanted', 'takenUp', 'volatilised', 'denitrified', 'leached', 'mineralised', 'applied'] as const;
-
-function emptyRun(days: number): SeasonRun {
-	const series = () => new Float64Array(days);
-	return {
-		days,
-		soilC: series(),
-		waterMm: series(),
-		saturated: new Uint8Array(days),
-		inGround: series(),
-		nitrate: series(),
-		wanted: series(),
-		takenUp: series(),
-		volatilised: series(),
-		denitrified: series(),
-		leached: series(),
-		mineralised: series(),
-		applied: series(),
-		tiedUp: series(),
-		unbalanced: series(),
-		shortDays: 0
-	};
-}
-
 function sum(values: Float64Array): number {
 	return values[0]! + values[1]! + values[2]!;
 }
@@ -207,118 +151,4 @@ function rootedLayers(sincePlanting: number, { roots }: SeasonModel): number {
 function coverShare(growing: boolean, sincePlanting: number, { evaporation }: SeasonModel): number {
 	const { bareShare, fullCoverDays } = evaporation;
 	return growing ? bareShare + (1 - bareShare) * Math.min(1, sincePlanting / fullCoverDays) : bareShare;
-}
-
-/** Drainage carries the nitrate of its layer at its concentration. Returns what left the lowest layer, kg N/ha. */
-function carryNitrateDown(nitrate: Float64Array, mm: Float64Array, drained: Float64Array, apart: Float64Array): number {
-	let from = 0;
-	for (let layer = 0; layer < LAYERS; layer++) {
-		nitrate[layer]! += from;
-		const water = mm[layer]! + drained[layer]!;
-		from = water > 0 ? (nitrate[layer]! * drained[layer]!) / water : 0;
-		nitrate[layer]! -= from;
-		if (water > 0) apart[layer]! *= mm[layer]! / water;
-	}
-	return from;
-}
-
-/** Nitrate of a dressing joins its layer; that of a band between the rows lies apart until roots get there. */
-function addNitrate(cohort: Cohort, kilograms: number, day: number, nitrate: Float64Array, apart: Float64Array): void {
-	const layer = layerOf(cohort);
-	nitrate[layer]! += kilograms;
-	if (isApart(cohort, day)) apart[layer]! += kilograms;
-}
-
-function isApart({ dressing }: Cohort, day: number): boolean {
-	return dressing.reachedOn !== undefined && day < dressing.reachedOn;
-}
-
-/** Ammonium of a dressing that turns to nitrate today, kg N/ha: late in a band, slower with an inhibitor. */
-function nitrifyCohort(cohort: Cohort, soilC: number, moisture: number, model: SeasonModel): number {
-	const { nitrification, nitrificationInhibitor: inhibitor } = model;
-	const warmth = nitrificationAgainst16(nitrification, soilC);
-	let share = 1;
-	if (cohort.lag > 0) {
-		share = Math.max(0, 1 - cohort.lag);
-		cohort.lag = Math.max(0, cohort.lag - 1);
-	}
-	if (cohort.dressing.nitrificationInhibitor) {
-		share *= 1 - inhibitor.share * Math.exp(-cohort.aged / inhibitor.fadesInDaysAt16);
-		cohort.aged += inhibitor.q10 ** ((soilC - 16) / 10);
-	}
-	const turned = cohort.ammonium * Math.min(1, nitrification.perDayAt16 * warmth * moisture * share);
-	cohort.ammonium -= turned;
-	return turned;
-}
-
-/** A killed cereal ties nitrogen of the top layer up first and gives a part of it back later. */
-function coverDay(
-	cover: { held: number },
-	sinceKilled: number,
-	nitrate: Float64Array,
-	ammonium: Float64Array,
-	{ coverCrop }: SeasonModel
-): void {
-	const { tiesUpKgHa, overDays, givesBackShare, thenDays } = coverCrop;
-	if (sinceKilled < 0) return;
-	if (sinceKilled < overDays) {
-		const wanted = tiesUpKgHa / overDays;
-		const fromAmmonium = Math.min(ammonium[0]!, wanted);
-		const fromNitrate = Math.min(nitrate[0]!, wanted - fromAmmonium);
-		ammonium[0]! -= fromAmmonium;
-		nitrate[0]! -= fromNitrate;
-		cover.held += fromAmmonium + fromNitrate;
-	} else if (sinceKilled < overDays + thenDays) {
-		const left = overDays + thenDays - sinceKilled;
-		const goal = tiesUpKgHa * (1 - givesBackShare);
-		const back = Math.max(0, cover.held - goal) / left;
-		cover.held -= back;
-		ammonium[0]! += back;
-	}
-}
-
-/** What a day takes of the nitrate in saturated layers, kg N/ha. */
-function denitrify(nitrate: Float64Array, water: SoilWater, soilC: number, { denitrification }: SeasonModel): number {
-	const percent = denitrifiedPercent(denitrification.percentByC, soilC);
-	let all = 0;
-	for (let layer = 0; layer < LAYERS; layer++) {
-		if (!isSaturated(water, layer)) continue;
-		const lost = (nitrate[layer]! * percent) / 100;
-		nitrate[layer]! -= lost;
-		all += lost;
-	}
-	return all;
-}
-
-/** The crop takes what it wants of what its roots reach, nitrate first; kg N/ha. */
-function takeUp(
-	wanted: number,
-	rooted: number,
-	nitrate: Float64Array,
-	ammonium: Float64Array,
-	cohorts: readonly Cohort[],
-	{ roots }: SeasonModel,
-	{ day, apart }: { day: number; apart: Float64Array }
-): number {
-	let left = Math.max(0, wanted);
-	let taken = 0;
-	for (let layer = 0; layer < LAYERS && left > 0; layer++) {
-		const reach = Math.min(1, Math.max(0, rooted - layer));
-		const within = Math.max(0, nitrate[layer]! - apart[layer]!);
-		const fromNitrate = Math.min(left, within * reach * roots.nitrateShareInReach);
-		nitrate[layer]! -= fromNitrate;
-		const fromAmmonium = Math.min(left - fromNitrate, ammonium[layer]! * reach * roots.ammoniumShareInReach);
-		ammonium[layer]! -= fromAmmonium;
-		left -= fromNitrate + fromAmmonium;
-		taken += fromNitrate + fromAmmonium;
-	}
-	for (const cohort of cohorts) {
-		if (isApart(cohort, day)) continue;
-		const reach = Math.min(1, Math.max(0, rooted - layerOf(cohort)));
-		const own = Math.min(left, cohort.ammonium * reach * roots.ammoniumShareInReach);
-		cohort.ammonium -= own;
-		left -= own;
-		taken += own;
-	}
-	return taken;
 }

@@ -1,9 +1,9 @@
 <!-- Yield and return against nitrogen at prices one can move; what stands around the rate that was chosen. -->
 <script lang="ts">
-	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Checkbox, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { figure } from '$core/figure/figure';
-	import { MISSED_LB, outcomeOf, pricedCurve } from '$core/rates/nitrogen/priced-curve';
+	import { outcomeOf, pricedCurve } from '$core/rates/nitrogen/priced-curve';
 	import { USUAL_TOLERANCE } from '$core/rates/nitrogen/response/objectives';
 	import { testedCurve } from '$core/rates/nitrogen/response/returns';
 	import { coefficientsOf } from '$core/rates/nitrogen/response/models';
@@ -19,7 +19,11 @@
 	import Quantity from '../Quantity.svelte';
 	import SimulatedConfirm from '../SimulatedConfirm.svelte';
 	import NitrogenAccount from './NitrogenAccount.svelte';
+	import { bestSpanText } from './best-span-text';
+	import NitrogenLegend from './NitrogenLegend.svelte';
 	import NitrogenTerms from './NitrogenTerms.svelte';
+	import ObjectivesTable from './ObjectivesTable.svelte';
+	import PricedSpan from './PricedSpan.svelte';
 	import PriceSliders from './PriceSliders.svelte';
 	import UnpricedObjectives from './UnpricedObjectives.svelte';
 
@@ -126,13 +130,7 @@
 	}
 
 	const moved = $derived(prices.grain !== nitrogen.prices.grain || prices.nitrogen !== nitrogen.prices.nitrogen);
-	const bandText = $derived.by(() => {
-		const band = (edges: [number, number]) =>
-			edges.map((edge) => Math.round(valueInSystem(edge, 'lb/ac', units))).join(' to ');
-		const { within1, within5 } = now?.priced ?? {};
-		if (!within1 || !within5) return '';
-		return `Within $1/ac of the best: ${band(within1)} ${unitInSystem('lb/ac', units)}. Within $5/ac: ${band(within5)}.`;
-	});
+	const band = $derived(now ? bestSpanText(now.priced, units) : '');
 </script>
 
 {#if !source || !curve}
@@ -173,18 +171,12 @@
 					{/if}
 				</p>
 			</div>
-			<div class="legend small" aria-hidden="true">
-				<span><i class="yield"></i>yield</span>
-				<span><i class="return"></i>return to nitrogen</span>
-				{#if other}<span><i class="other"></i>return at the other prices</span>{/if}
-				<span><i class="band"></i>within $1 and $5 an acre of the best</span>
-				<span><i class="left"></i>left behind</span>
-			</div>
+			<NitrogenLegend laidOver={other !== undefined} />
 			<Chart
 				{option}
 				height="400px"
 				moving
-				label={`Yield and return against nitrogen. ${bandText} Below it, nitrogen applied less taken off.`}
+				label={`Yield and return against nitrogen. ${band} Below it, nitrogen applied less taken off.`}
 			/>
 		</div>
 		<div class="side">
@@ -228,77 +220,16 @@
 		</div>
 	</div>
 
-	<table class="ledger objectives">
-		<thead>
-			<tr>
-				<th>Wanted</th>
-				<th class="num">N, {unitInSystem('lb/ac', units)}</th>
-				<th class="num">Yield, {nitrogen.crop.yieldUnit}</th>
-				<th class="num">Return to N, {unitInSystem('$/ac', units)}</th>
-				<th class="num">Left behind, {unitInSystem('lb/ac', units)}</th>
-				<th></th>
-			</tr>
-		</thead>
-		<tbody>
-			{#each OBJECTIVES as { id, key, name } (id)}
-				{@const outcome = priced.outcomes[key]}
-				{@const chosen = nitrogen.chosenMethod === source.method && (nitrogen.terms.objective ?? 'most-profit') === id}
-				<tr class:chosen>
-					<td>
-						{name}
-						{#if id === 'least-left'}
-							<span class="give">
-								giving up at most $<TextInput
-									size="sm"
-									hideLabel
-									labelText="Dollars per acre that may be given up"
-									inputmode="decimal"
-									bind:value={toleranceText}
-								/> per acre
-							</span>
-						{/if}
-					</td>
-					{#if outcome}
-						{@const rate = priced.objectives[key]}
-						<td class="num"><strong><Quantity answer={inSystem(rate, units)} bare label={name} /></strong></td>
-						<td class="num"><Quantity answer={outcome.yield} bare /></td>
-						<td class="num"><Quantity answer={inSystem(outcome.returns, units)} bare /></td>
-						<td class="num">
-							{#if outcome.balance.applies}<Quantity answer={inSystem(outcome.balance, units)} bare />{:else}–{/if}
-						</td>
-					{:else}
-						{@const none = priced.objectives[key]}
-						<td colspan="4" class="soft">{none.applies ? '' : `${none.reason}. ${none.remedy}`}</td>
-					{/if}
-					<td>
-						{#if chosen}<span class="chosen-mark">✓ chosen</span>{:else if outcome}
-							<button type="button" class="plain" aria-label={`Choose ${name.toLowerCase()}`} onclick={() => choose(id)}
-								>Choose</button
-							>
-						{/if}
-					</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
-	<p>
-		{bandText}
-		{#each [['too much', 'more', priced.tooMuch], ['too little', 'less', priced.tooLittle]] as const as [name, side, miss] (name)}
-			<span class="miss">
-				{Math.round(valueInSystem(MISSED_LB, 'lb/ac', units))}
-				{unitInSystem('lb/ac', units)}
-				{name}
-				{#if miss.dollars.applies}
-					costs <strong><Quantity answer={inSystem(miss.dollars, units)} /></strong>
-					{#if miss.leftBehind.applies}
-						and leaves <strong><Quantity answer={inSystem(miss.leftBehind, units)} /></strong> {side} in the ground.
-					{/if}
-				{:else}
-					cannot be told: {miss.dollars.reason}.
-				{/if}
-			</span>
-		{/each}
-	</p>
+	<ObjectivesTable
+		{priced}
+		objectives={OBJECTIVES}
+		crop={nitrogen.crop}
+		{units}
+		chosen={nitrogen.chosenMethod === source.method ? (nitrogen.terms.objective ?? 'most-profit') : undefined}
+		bind:toleranceText
+		choose={(objective) => void choose(objective)}
+	/>
+	<PricedSpan {priced} {band} {units} />
 {/if}
 {#if asking && source}
 	{@const objective = asking}
@@ -338,63 +269,10 @@
 		padding-left: 0.7rem;
 		margin: 0.4rem 0 0;
 	}
-	.legend {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.2rem 1.1rem;
-		margin-top: 0.7rem;
-		color: var(--ink-soft);
-	}
-	.legend i {
-		display: inline-block;
-		width: 1.3rem;
-		height: 0;
-		border-top: 3px solid var(--ink);
-		margin-right: 0.4rem;
-		vertical-align: middle;
-	}
-	.legend .return {
-		border-color: var(--action);
-	}
-	.legend .other {
-		border-color: var(--accent);
-		border-top-style: dashed;
-	}
-	.legend .left {
-		border-color: var(--nutrient-n);
-	}
-	.legend .band {
-		border-top-width: 10px;
-		border-color: var(--accent-wash);
-	}
 	.side {
 		display: grid;
 		align-content: start;
 		gap: 0.6rem;
-	}
-	.objectives {
-		margin-top: 0.6rem;
-	}
-	.objectives .chosen td {
-		background: var(--action-wash);
-	}
-	.chosen-mark {
-		color: var(--action);
-		font-weight: 650;
-	}
-	.give {
-		display: inline-flex;
-		align-items: center;
-		gap: 0.3rem;
-		margin-left: 0.4rem;
-		color: var(--ink-soft);
-		font-size: 0.88rem;
-	}
-	.give :global(.bx--text-input) {
-		width: 3.6rem;
-	}
-	.miss {
-		margin-right: 0.5rem;
 	}
 	.problem {
 		color: var(--stop);

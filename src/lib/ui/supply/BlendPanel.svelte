@@ -2,13 +2,10 @@
 <script lang="ts">
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { passNutrients } from '$core/season/pass-figures';
-	import { productOf } from '$core/season/plan-context';
 	import type { BlendAnswer, BlendRequest, LoadSizes, Nutrient, Pass, Product } from '$core/schema-types';
 	import { formatNumber, formatQuantity } from '$core/units/display';
-	import { LB_PER_SHORT_TON } from '$core/units/factors';
 	import { batchesFor, type Batches } from '$core/supply/blend/batches';
-	import { apartPairs } from '$core/supply/blend/apart-pairs';
+	import { demandOf, mixPasses, mixRequest, shelfOf } from '$core/supply/blend/mix';
 	import { shortDate } from '../dates';
 	import { numberOrUndefined } from '../numbers';
 	import { ask, post } from '../post';
@@ -29,9 +26,7 @@
 	let replaced = $state<Record<string, boolean>>(
 		untrack(() => Object.fromEntries(open.map(({ id, placement }) => [id, placement === 'broadcast'])))
 	);
-	const shelf = $derived(
-		products.filter(({ id, lime, state, manure }) => prices.has(id) && !lime && state === 'dry' && !manure)
-	);
+	const shelf = $derived(shelfOf(products, prices));
 	let off = $state<Record<string, boolean>>({});
 	let tolerance = $state('');
 	let most = $state('');
@@ -50,15 +45,7 @@
 	let busy = $state(false);
 
 	const going = $derived(open.filter(({ id }) => replaced[id]));
-	const demand = $derived.by(() => {
-		const sum: Partial<Record<Nutrient, number>> = {};
-		for (const pass of going) {
-			for (const { nutrient, pounds } of passNutrients(pass, productOf(pass, products))) {
-				sum[nutrient] = (sum[nutrient] ?? 0) + pounds.value;
-			}
-		}
-		return sum;
-	});
+	const demand = $derived(demandOf(going, products));
 	const nameOf = (id: string) => products.find((product) => product.id === id)?.name ?? id;
 	const pounds = (value: number) => formatNumber(Math.round(value * 10) / 10, 'lb/ac');
 
@@ -78,13 +65,13 @@
 		let whole: number | undefined;
 		let plant: { batch: number; weigh: number } | undefined;
 		try {
-			const percent = read(tolerance, 'Tolerance', 50);
-			const count = read(most, 'At most so many products', 60);
-			const minimumUse = read(least, 'Least use', 10_000);
-			const ceilings = {
+			request = mixRequest(use, prices, demand, {
+				tolerancePercent: read(tolerance, 'Tolerance', 50),
+				maxProducts: read(most, 'At most so many products', 60),
+				minimumUse: read(least, 'Least use', 10_000),
 				chloride: read(chloride, 'Chloride', 10_000),
 				salt: read(salt, 'Salt', 10_000)
-			};
+			});
 			if (how === 'steps') whole = read(step, 'Steps', 1000);
 			else {
 				const batch = read(batchLb, 'One batch', 1_000_000);
@@ -92,24 +79,6 @@
 				if (!batch || !weigh) throw new RangeError('Say how much a batch holds and in what steps it is weighed.');
 				plant = { batch, weigh };
 			}
-			const limits = Object.fromEntries(Object.entries(ceilings).filter(([, most]) => most !== undefined));
-			const pairs = apartPairs(use);
-			request = {
-				products: use.map(({ id, name, analysis, chloridePercent, saltIndex }) => ({
-					id,
-					name,
-					analysis,
-					pricePerLb: prices.get(id)! / LB_PER_SHORT_TON,
-					...(chloridePercent === undefined ? {} : { chloridePercent }),
-					...(saltIndex === undefined ? {} : { saltIndex })
-				})),
-				demand,
-				...(percent === undefined ? {} : { tolerance: percent / 100 }),
-				...(count ? { maxProducts: Math.round(count) } : {}),
-				...(minimumUse === undefined ? {} : { minimumUse }),
-				...(Object.keys(limits).length > 0 ? { ceilings: limits } : {}),
-				...(pairs.length > 0 ? { apart: pairs } : {})
-			};
 		} catch (error) {
 			problem = (error as Error).message;
 			return;
@@ -139,23 +108,12 @@
 	);
 
 	async function adopt({ uses }: BlendAnswer): Promise<void> {
-		const [first] = [...going].sort((a, b) => a.date.localeCompare(b.date));
 		const whole =
 			uses === bought?.uses
 				? ` ${inSteps} at ${formatQuantity(bought.cost!, '$/ac')}; exact ${exact!.uses.map(({ id, rate }) => `${pounds(rate)} ${nameOf(id)}`).join(', ')} at ${formatQuantity(exact!.cost!, '$/ac')}.`
 				: '';
 		const reason = `Least-cost mix in place of ${going.map(({ label }) => label).join(', ')}.${whole}`;
-		const added = uses.map(({ id, rate }, at): Pass => ({
-			id: `mix-${at}`,
-			date: first!.date,
-			label: uses.length > 1 ? `Mix, part ${at + 1}` : 'Mix',
-			product: id,
-			rate: Math.round(rate * 1000) / 1000,
-			unit: 'lb/ac',
-			placement: first!.placement,
-			reason,
-			...(uses.length > 1 ? { trip: `mix-${first!.date}` } : {})
-		}));
+		const added = mixPasses(uses, going, reason);
 		problem = (await post(url, { label: 'Put a mix into the plan', removed: going.map(({ id }) => id), added })) ?? '';
 		if (!problem) exact = bought = undefined;
 	}

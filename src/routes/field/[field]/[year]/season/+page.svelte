@@ -1,26 +1,26 @@
 <script lang="ts">
-	import { Button, Select, SelectItem } from 'carbon-components-svelte';
-	import { goto } from '$app/navigation';
+	import { Button } from 'carbon-components-svelte';
 	import { notApplicable } from '$core/figure/figure';
 	import { isStabilised, nitrogenRoom } from '$core/season/pass-ceiling';
 	import { productOf } from '$core/season/plan-context';
 	import { stageOn } from '$core/season/stages/stage-dates';
-	import { tripOf, withItsTrip } from '$core/season/trips';
+	import { passKept, passMoved, programmeTaken, remedyTaken, type PlanChange } from '$core/season/plan/plan-change';
+	import { tripOf } from '$core/season/trips';
 	import type { Pass, Remedy } from '$core/schema-types';
 	import { inSystem } from '$core/units/rate-units';
 	import Board from '$lib/ui/board/Board.svelte';
 	import CheckList from '$lib/ui/board/CheckList.svelte';
 	import HarvestBalance from '$lib/ui/board/HarvestBalance.svelte';
 	import { boardYear, liveSeason, programmesBeside, withMoved } from '$lib/ui/board/live-season';
+	import NoPasses from '$lib/ui/board/NoPasses.svelte';
 	import PassPanel from '$lib/ui/board/PassPanel.svelte';
 	import PassTable from '$lib/ui/board/PassTable.svelte';
 	import ProgrammeTable from '$lib/ui/board/ProgrammeTable.svelte';
+	import SeasonHead from '$lib/ui/board/SeasonHead.svelte';
 	import SeasonSums from '$lib/ui/board/SeasonSums.svelte';
-	import { longDate } from '$lib/ui/dates';
 	import NeedsSample from '$lib/ui/NeedsSample.svelte';
 	import PassForm from '$lib/ui/PassForm.svelte';
 	import { ask, post } from '$lib/ui/post';
-	import Quantity from '$lib/ui/Quantity.svelte';
 	import StressPanel from '$lib/ui/StressPanel.svelte';
 	import type { PageData } from './$types';
 
@@ -83,61 +83,26 @@
 		notes = answer?.notes ?? [];
 	}
 
-	async function change(label: string, removed: string[], added: Pass[]): Promise<string | undefined> {
-		const failed = await post(`${base}/passes`, { label, removed, added });
+	async function change(made: PlanChange): Promise<string | undefined> {
+		const failed = await post(`${base}/passes`, made);
 		problem = failed ?? '';
 		if (!failed) editing = undefined;
 		return failed;
 	}
 
-	async function applyRemedy({ label, passes }: Remedy, id: string | undefined): Promise<void> {
-		const pass = kept.find((one) => one.id === id);
-		const { removed, added } = pass ? withItsTrip(pass, passes, kept) : { removed: [], added: passes };
-		await change(label, removed, added);
-	}
+	const applyRemedy = (remedy: Remedy, id: string | undefined) => change(remedyTaken(remedy, id, kept));
+	const remove = ({ id, label }: Pass) => change({ label: `Removed ${label}`, removed: [id], added: [] });
 
 	async function keepMoved(): Promise<void> {
 		const going = moved;
 		if (!going) return;
-		if (going.date !== going.pass.date) {
-			const passes = tripOf(going.pass, kept);
-			await change(
-				`Moved ${going.pass.label} to ${going.date}`,
-				passes.map(({ id }) => id),
-				passes.map((pass) => ({ ...pass, date: going.date }))
-			);
-		}
+		const made = passMoved(going.pass, going.date, kept);
+		if (made) await change(made);
 		if (moved === going) moved = undefined;
-	}
-
-	/** Keeps what the form gives: a new pass, a changed one, or one more product of a trip. */
-	async function keepForm(pass: Pass): Promise<string | undefined> {
-		const { pass: before, tripOf: lead } = editing ?? {};
-		if (before) {
-			const { removed, added } = withItsTrip(before, [pass], kept);
-			return change(`Changed ${pass.label}`, removed, added);
-		}
-		if (!lead) return change(`Added ${pass.label}`, [], [pass]);
-		const trip = lead.trip ?? lead.id;
-		const both = [
-			{ ...lead, trip },
-			{ ...pass, date: lead.date, trip }
-		];
-		return change(`Added ${pass.label} to ${lead.label}`, [lead.id], both);
 	}
 
 	async function setDone(pass: Pass, isDone: boolean): Promise<void> {
 		problem = (await post(`${base}/done`, { pass: pass.id, doneOn: isDone ? pass.date : null })) ?? '';
-	}
-
-	async function take({ name, passes }: { name: string; passes: Pass[] }): Promise<void> {
-		const gone = kept.filter((pass) => !done.has(pass.id) && !passes.some(({ id }) => id === pass.id));
-		const added = passes.filter((pass) => !kept.some(({ id }) => id === pass.id));
-		await change(
-			`Took the programme “${name}”`,
-			gone.map(({ id }) => id),
-			added
-		);
 	}
 </script>
 
@@ -152,30 +117,7 @@
 			<Button size="small" href={`/field/${data.fieldId}/${data.year}/rates`}>Set the goal under Rates</Button>
 		</div>
 	{:else}
-		<div class="head">
-			<div>
-				<h1>The season of {season.cropName.toLowerCase()}</h1>
-				<p class="soft">
-					{#if !season.ground.context.crop.perennial}Planting {longDate(season.plantingDate)}.{/if} On one day the ground
-					takes
-					{#if season.ceiling.applies}<Quantity answer={season.ceiling} /> of nitrogen.{:else}an unknown amount of
-						nitrogen, because
-						{season.ceiling.reason}.{/if}
-					{#if records.length > 0}Drag a pass, or choose it and use the arrow keys.{/if}
-				</p>
-			</div>
-			<Select
-				size="sm"
-				inline
-				labelText="in a made-up year that is"
-				selected={season.ground.kind}
-				on:update={({ detail }) => void goto(`?weather=${detail}`, { noScroll: true, keepFocus: true })}
-			>
-				<SelectItem value="normal" text="normal" />
-				<SelectItem value="wet" text="wet" />
-				<SelectItem value="dry" text="dry" />
-			</Select>
-		</div>
+		<SeasonHead {season} />
 
 		<div class="desk">
 			<section aria-label="The board">
@@ -212,22 +154,7 @@
 
 			<div class="side">
 				{#if records.length === 0}
-					<div class="empty">
-						<h2>No passes yet</h2>
-						{#if season.chosen.length === 0}
-							<p>
-								Choose rates first; the program then proposes passes that put them on, split by what the ground can
-								hold.
-							</p>
-							<Button size="small" href={`/field/${data.fieldId}/${data.year}/rates`}>To the rates</Button>
-						{:else}
-							<p>
-								The program can propose passes for the chosen rates, split by what the ground can hold. You change what
-								you like.
-							</p>
-							<Button size="small" onclick={propose}>Propose passes</Button>
-						{/if}
-					</div>
+					<NoPasses hasRates={season.chosen.length > 0} rates={`/field/${data.fieldId}/${data.year}/rates`} {propose} />
 				{:else if chosen && chosenPass}
 					<PassPanel
 						pass={chosenPass}
@@ -246,7 +173,7 @@
 						apply={applyRemedy}
 						edit={() => (editing = { pass: chosen.plan })}
 						addProduct={() => (editing = { tripOf: chosen.plan })}
-						remove={() => change(`Removed ${chosen.plan.label}`, [chosen.plan.id], [])}
+						remove={() => remove(chosen.plan)}
 						setDone={(isDone) => setDone(chosen.plan, isDone)}
 					/>
 				{/if}
@@ -275,7 +202,12 @@
 					</section>{/if}
 			</div>
 			{#if programmes.length > 0 && live.run}
-				<ProgrammeTable {programmes} unit={live.run.unit} kind={season.ground.kind} {take} />
+				<ProgrammeTable
+					{programmes}
+					unit={live.run.unit}
+					kind={season.ground.kind}
+					take={(programme) => change(programmeTaken(programme, kept, done))}
+				/>
 			{/if}
 			{#if season.hasStress}<StressPanel url={`${base}/seasons`} />{/if}
 			<PassTable
@@ -284,7 +216,7 @@
 				severityOf={(id) => live.checks.find(({ pass }) => pass === id)?.severity}
 				choose={(id) => (chosenId = id)}
 				edit={(pass) => (editing = { pass })}
-				remove={(pass) => void change(`Removed ${pass.label}`, [pass.id], [])}
+				remove={(pass) => void remove(pass)}
 				{setDone}
 			/>
 			<p class="section">
@@ -301,22 +233,12 @@
 		catalogue={data.catalogue}
 		units={data.units}
 		plantingDate={season.plantingDate}
-		keep={keepForm}
+		keep={(pass) => change(passKept(pass, editing ?? {}, kept))}
 		close={() => (editing = undefined)}
 	/>
 {/if}
 
 <style>
-	.head {
-		display: flex;
-		justify-content: space-between;
-		align-items: flex-start;
-		gap: 0.5rem 2rem;
-		flex-wrap: wrap;
-	}
-	.head p {
-		margin-bottom: 0.2rem;
-	}
 	.desk {
 		display: grid;
 		grid-template-columns: minmax(0, 1fr) 20rem;

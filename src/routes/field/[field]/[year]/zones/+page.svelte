@@ -1,18 +1,20 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { Button } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { PlacedPoint, ZoneFacts } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
+	import { zoneGoals } from '$core/zones/zone-goals';
 	import BoundaryPart from '$lib/ui/map/BoundaryPart.svelte';
 	import { cutZone } from '$lib/ui/map/cut-zone';
+	import GoalsByYield from '$lib/ui/map/GoalsByYield.svelte';
 	import GroundMap, { type MapMode } from '$lib/ui/map/GroundMap.svelte';
 	import { pointsOf } from '$lib/ui/map/layer-points';
 	import LayersPart from '$lib/ui/map/LayersPart.svelte';
 	import Legend from '$lib/ui/map/Legend.svelte';
 	import MapFile from '$lib/ui/map/MapFile.svelte';
+	import MapTools from '$lib/ui/map/MapTools.svelte';
 	import PointsPart from '$lib/ui/map/PointsPart.svelte';
 	import PrescriptionsPart from '$lib/ui/map/PrescriptionsPart.svelte';
 	import ZoneFactsForm from '$lib/ui/map/ZoneFactsForm.svelte';
@@ -123,33 +125,8 @@
 		if (!failed) editing = undefined;
 		return failed;
 	}
-	/** The field's goal shared out by a yield layer: goal x mean of the zone / mean of all ground. Common practice. */
-	const goals = $derived.by(() => {
-		if (data.yieldGoal === undefined || data.zones.length === 0) return undefined;
-		const yields = data.zones.map(({ name, areaAcres }) => ({ name, areaAcres, known: data.means[name]?.yield }));
-		const layerName = yields[0]!.known?.layer;
-		if (yields.some(({ known }) => !known)) return undefined;
-		const acres = yields.reduce((sum, { areaAcres }) => sum + areaAcres, 0);
-		const mean = yields.reduce((sum, { areaAcres, known }) => sum + areaAcres * known!.mean, 0) / acres;
-		return {
-			layerName,
-			by: new Map(yields.map(({ name, known }) => [name, Math.round((data.yieldGoal! * known!.mean) / mean)]))
-		};
-	});
+	const goals = $derived(zoneGoals(data.yieldGoal, data.zones, (zone) => data.means[zone]?.yield));
 
-	async function setGoals(): Promise<void> {
-		const zones = data.zones.map(({ name, shape, facts }) => ({
-			name,
-			shape,
-			facts: { ...facts, yieldGoal: goals!.by.get(name)! }
-		}));
-		problem =
-			(await post(`/api/fields/${data.fieldId}/zones`, {
-				label: `Set the goals of the zones by ${goals!.layerName}`,
-				zones,
-				year: data.year
-			})) ?? '';
-	}
 	const edited = $derived(data.zones.find(({ name }) => name === editing));
 </script>
 
@@ -160,21 +137,7 @@
 	</div>
 	<div class="split">
 		<div class="left">
-			<div class="tools" role="toolbar" aria-label="Map">
-				<Button
-					size="small"
-					kind={mode === 'measure' ? 'primary' : 'ghost'}
-					onclick={() => setMode(mode === 'measure' ? 'look' : 'measure')}>Measure a line</Button
-				>
-				<Button
-					size="small"
-					kind={mode === 'measure area' ? 'primary' : 'ghost'}
-					onclick={() => setMode(mode === 'measure area' ? 'look' : 'measure area')}>Measure an area</Button
-				>
-				<span role="status"
-					>{measured || (mode.startsWith('measure') ? 'Click along it; click twice at the end.' : '')}</span
-				>
-			</div>
+			<MapTools {mode} {measured} {setMode} />
 			<div class="map">
 				<GroundMap
 					name={data.name}
@@ -239,14 +202,13 @@
 			</section>
 		</div>
 	</div>
-	{#if goals}
-		<p class="goals">
-			By {goals.layerName} the field’s goal shares out as {[...goals.by]
-				.map(([name, goal]) => `${goal} in ${name}`)
-				.join(', ')}.
-			<button type="button" class="plain" onclick={setGoals}>Set these goals</button>
-		</p>
-	{/if}
+	{#if goals}<GoalsByYield
+			{goals}
+			fieldId={data.fieldId}
+			year={data.year}
+			zones={data.zones}
+			failed={(why) => (problem = why)}
+		/>{/if}
 	{#if data.zones.length > 0}<ZoneRates
 			zones={data.rates}
 			chosen={data.chosen}
@@ -280,9 +242,6 @@
 {/if}
 
 <style>
-	.goals {
-		margin-top: 1.4rem;
-	}
 	.heads {
 		align-items: baseline;
 		justify-content: space-between;
@@ -296,12 +255,6 @@
 	.left {
 		position: sticky;
 		top: 4rem;
-	}
-	.tools {
-		display: flex;
-		align-items: center;
-		gap: 0.4rem;
-		margin-bottom: 0.3rem;
 	}
 	.map {
 		position: relative;

@@ -1,0 +1,62 @@
+import { describe, expect, test } from 'vitest';
+import type { Pass } from '../../schema-types';
+import { passKept, passMoved, programmeTaken, remedyTaken } from './plan-change';
+
+function pass(id: string, more: Partial<Pass> = {}): Pass {
+	return {
+		id,
+		date: '2027-04-20',
+		label: id,
+		product: 'urea',
+		rate: 100,
+		unit: 'lb/ac',
+		placement: 'broadcast',
+		reason: '',
+		...more
+	};
+}
+
+describe('changes of a plan', () => {
+	const potash = pass('potash', { trip: 't' });
+	const urea = pass('urea', { trip: 't' });
+	const later = pass('later', { date: '2027-06-10' });
+	const kept = [potash, urea, later];
+
+	test('a pass takes its trip along to another day, and nothing else', () => {
+		const change = passMoved(urea, '2027-05-02', kept);
+		expect(change?.removed).toEqual(['potash', 'urea']);
+		expect(change?.added.map(({ id, date }) => `${id} ${date}`)).toEqual(['potash 2027-05-02', 'urea 2027-05-02']);
+		expect(passMoved(urea, urea.date, kept)).toBeUndefined();
+	});
+
+	test('a remedy takes the place of its pass; for none it is put beside the plan', () => {
+		const two = [pass('a'), pass('b', { date: '2027-05-20' })];
+		expect(remedyTaken({ label: 'Split it', passes: two }, 'later', kept)).toEqual({
+			label: 'Split it',
+			removed: ['later'],
+			added: two
+		});
+		expect(remedyTaken({ label: 'Add sulfur', passes: two }, undefined, kept).removed).toEqual([]);
+	});
+
+	test('one more product joins the trip of the first on its day', () => {
+		const change = passKept(pass('sulfur', { date: '2027-01-01' }), { tripOf: later }, kept);
+		expect(change.removed).toEqual(['later']);
+		expect(change.added.map(({ id, date, trip }) => [id, date, trip])).toEqual([
+			['later', '2027-06-10', 'later'],
+			['sulfur', '2027-06-10', 'later']
+		]);
+		expect(passKept(pass('new'), {}, kept)).toMatchObject({ label: 'Added new', removed: [] });
+		expect(passKept(pass('later', { rate: 50 }), { pass: later }, kept)).toMatchObject({
+			label: 'Changed later',
+			removed: ['later'],
+			added: [{ rate: 50 }]
+		});
+	});
+
+	test('a programme leaves what is done and does not write twice what stands already', () => {
+		const change = programmeTaken({ name: 'all in spring', passes: [urea, pass('new')] }, kept, new Set(['potash']));
+		expect(change.removed).toEqual(['later']);
+		expect(change.added.map(({ id }) => id)).toEqual(['new']);
+	});
+});
