@@ -46,6 +46,18 @@ module.exports = {
 			to: { path: '^src/(routes|lib/ui)/' }
 		},
 		{
+			name: 'interface-knows-no-routes',
+			severity: 'error',
+			from: { path: '^src/lib/ui/' },
+			to: { path: '^src/routes/' }
+		},
+		{
+			name: 'workers-know-no-server',
+			severity: 'error',
+			from: { path: '^src/workers/' },
+			to: { path: '^src/(lib/server|routes)/' }
+		},
+		{
 			name: 'interface-knows-no-database',
 			severity: 'error',
 			from: { path: '^src/lib/ui/' },

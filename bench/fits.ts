@@ -7,7 +7,7 @@ import { fitTrial } from '../src/core/rates/nitrogen/response/answer-fit';
 import { withoutBlocks } from '../src/core/rates/nitrogen/response/block-term';
 import { bootstrapOptimum } from '../src/core/rates/nitrogen/response/bootstrap';
 import { rateMeans } from '../src/core/rates/nitrogen/response/rate-means';
-import { responseModel } from '../src/core/rates/nitrogen/response/models';
+import { responseModel } from '../src/core/rates/nitrogen/response/shapes/models';
 import { typescriptWorker } from './typescript-worker';
 
 const SECONDS = 1;

@@ -1,9 +1,9 @@
 // Rates of five nutrients over a million cells in a worker, and kriging from 200 points to 100,000 cells. Prints JSON.
 import { isMainThread, parentPort } from 'node:worker_threads';
 import { cornRequest, library } from '../src/core/testing.test-help';
-import { gridOf } from '../src/core/zones/field-grid';
-import { rateSurface, type CellValues } from '../src/core/zones/rate-surface';
-import { surfaceOf } from '../src/core/zones/surface';
+import { gridOf } from '../src/core/zones/surface/field-grid';
+import { rateSurface, type CellValues } from '../src/core/zones/surface/rate-surface';
+import { surfaceOf } from '../src/core/zones/surface/surface';
 import { medianMs } from './median-ms';
 import { typescriptWorker } from './typescript-worker';
 

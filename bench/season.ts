@@ -1,7 +1,7 @@
 // One season of the shipped request, and 200 seasons of three programmes in a worker. Prints JSON.
 import { isMainThread, parentPort } from 'node:worker_threads';
 import { readFileSync } from 'node:fs';
-import { runSeason } from '../src/core/season/run-season';
+import { runSeason } from '../src/core/season/model/run-season';
 import type { SeasonRequest } from '../src/core/schema-types';
 import { library } from '../src/core/testing.test-help';
 import { medianMs } from './median-ms';

@@ -6,7 +6,7 @@ import path from 'node:path';
 import { insideTest } from '../src/core/ground/shapes/inside';
 import { planeAt } from '../src/core/ground/shapes/local-plane';
 import { boundsOf, type Shape } from '../src/core/ground/shapes/shape';
-import { readPrescription } from '../src/lib/server/prescription-file/read-prescription';
+import { readPrescription } from '../src/lib/server/files/prescription-file/read-prescription';
 
 const SWATH_M = 12;
 const STEP_M = 6;

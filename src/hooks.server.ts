@@ -1,5 +1,5 @@
 import type { Handle, HandleServerError } from '@sveltejs/kit';
-import { hostVerdict } from '$lib/server/host-check';
+import { hostVerdict } from '$lib/server/http/host-check';
 
 export const handle: Handle = async ({ event, resolve }) => {
 	const verdict = hostVerdict(event.request.headers.get('host'), event.url, process.env.ORIGIN);

@@ -1,5 +1,5 @@
 import { undoable } from '$lib/server/book/act';
-import { planningYear } from '$lib/server/planning-year';
+import { planningYear } from '$lib/server/field/planning-year';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
 import { today } from '$lib/server/today';

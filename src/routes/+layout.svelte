@@ -5,12 +5,12 @@
 	import { goto, beforeNavigate } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, type Snippet } from 'svelte';
-	import FieldFinder from '$lib/ui/FieldFinder.svelte';
-	import KeysHelp from '$lib/ui/KeysHelp.svelte';
-	import { post } from '$lib/ui/post';
-	import Worksheet from '$lib/ui/Worksheet.svelte';
-	import { worksheet } from '$lib/ui/worksheet.svelte';
-	import { WORDS } from '$lib/ui/words';
+	import FieldFinder from '$lib/ui/frame/FieldFinder.svelte';
+	import KeysHelp from '$lib/ui/frame/KeysHelp.svelte';
+	import { post } from '$lib/ui/forms/post';
+	import Worksheet from '$lib/ui/figure/Worksheet.svelte';
+	import { worksheet } from '$lib/ui/figure/worksheet.svelte';
+	import { WORDS } from '$lib/ui/frame/words';
 	import type { LayoutData } from './$types';
 
 	const { data, children }: { data: LayoutData; children: Snippet } = $props();

@@ -1,6 +1,6 @@
 import { addDays, format, parseISO } from 'date-fns';
 import { currentLibrary } from '$lib/server/current-library';
-import { planningYear } from '$lib/server/planning-year';
+import { planningYear } from '$lib/server/field/planning-year';
 import { listDue, listRoster } from '$lib/server/stores/roster';
 import { theBook } from '$lib/server/the-book';
 import { today } from '$lib/server/today';

@@ -2,9 +2,9 @@
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { formatNumber } from '$core/units/display';
-	import { ageText, shortDate } from '$lib/ui/dates';
-	import Severity from '$lib/ui/Severity.svelte';
-	import NewField from '$lib/ui/NewField.svelte';
+	import { ageText, shortDate } from '$lib/ui/forms/dates';
+	import Severity from '$lib/ui/figure/Severity.svelte';
+	import NewField from '$lib/ui/frame/NewField.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -1,8 +1,8 @@
 import type { Shape } from '$core/ground/shapes/shape';
 import type { PlacedPoint } from '$core/schema-types';
-import type { SurfaceMethod } from '$core/zones/surface';
-import type { ZoneCount } from '$core/zones/cell-zones';
-import type { Variogram, VariogramBin } from '$core/zones/variogram';
+import type { SurfaceMethod } from '$core/zones/surface/surface';
+import type { ZoneCount } from '$core/zones/shapes/cell-zones';
+import type { Variogram, VariogramBin } from '$core/zones/surface/variogram';
 
 /** A surface of one layer, or zones of several, over a field. A later request takes the place of an earlier one. */
 export type GroundMessage = { id: number; boundary: Shape; cellM: number } & (

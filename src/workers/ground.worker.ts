@@ -1,11 +1,11 @@
 // Surfaces and zones of a field, away from the page.
-import { groupCells, zoneCounts } from '$core/zones/cell-zones';
-import { gridOf } from '$core/zones/field-grid';
-import { gridZones } from '$core/zones/grid-zones';
-import { mergeSlivers } from '$core/zones/merge-slivers';
-import { LEAST_TO_KRIGE, MOST_TO_KRIGE, surfaceOf, type Surface } from '$core/zones/surface';
-import { coarser } from '$core/zones/thin-points';
-import { zoneShapes } from '$core/zones/zone-shapes';
+import { groupCells, zoneCounts } from '$core/zones/shapes/cell-zones';
+import { gridOf } from '$core/zones/surface/field-grid';
+import { gridZones } from '$core/zones/shapes/grid-zones';
+import { mergeSlivers } from '$core/zones/shapes/merge-slivers';
+import { LEAST_TO_KRIGE, MOST_TO_KRIGE, surfaceOf, type Surface } from '$core/zones/surface/surface';
+import { coarser } from '$core/zones/surface/thin-points';
+import { zoneShapes } from '$core/zones/shapes/zone-shapes';
 import { M2_PER_ACRE } from '$core/units/factors';
 import type { GroundMessage, GroundTold } from './ground-messages';
 

@@ -1,6 +1,6 @@
 import type { MovedRate } from '$core/rates/moved-rates';
 import type { LineProblem } from '$core/packs/read-pack-text';
-import type { OpenFields } from '$lib/server/open-fields';
+import type { OpenFields } from '$core/rates/open-fields';
 
 /** What the page asks of the worker. A later request takes the place of one that is still running. */
 export type GuideRequest =

@@ -5,7 +5,7 @@ import type { CompiledRule } from '$core/packs/pack';
 import { ruleKinds } from '$core/rates/kinds';
 import { movedRates } from '$core/rates/moved-rates';
 import { ratesOfMany, type ManyRates } from '$core/rates/rates-of-many';
-import type { OpenFields } from '$lib/server/open-fields';
+import type { OpenFields } from '$core/rates/open-fields';
 import type { ExampleOutcome, GuideAnswer, GuideRequest } from './guide-messages';
 
 let open: OpenFields | undefined;

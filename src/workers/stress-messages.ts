@@ -1,5 +1,5 @@
-import type { SeasonKnowledge } from '$core/season/run-season';
-import type { StressOutcome, TriedProgramme } from '$core/season/stress-test';
+import type { SeasonKnowledge } from '$core/season/model/run-season';
+import type { StressOutcome, TriedProgramme } from '$core/season/model/stress-test';
 
 /** What a stress test needs: the plan and its alternatives, and what the model stands on. */
 export interface StressSetup {

@@ -1,5 +1,5 @@
 // Tries programmes over many made-up seasons. Cancelled by ending the worker.
-import { stressTest } from '$core/season/stress-test';
+import { stressTest } from '$core/season/model/stress-test';
 import type { StressRequest, StressTold } from './stress-messages';
 
 /** Seasons between two reports. */

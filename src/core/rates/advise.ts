@@ -1,10 +1,10 @@
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { CompiledRule, PackSet } from '../packs/pack';
-import { baseSaturation, cationExchangeCapacity } from '../reading/cec';
+import { baseSaturation, cationExchangeCapacity } from '../reading/soil/cec';
 import { readReport } from '../reading/findings/read-report';
 import { readHoldingRoom } from '../reading/holding-room';
 import type { Site } from '../reading/site';
-import { soilLayers } from '../reading/soil-layers';
+import { soilLayers } from '../reading/soil/soil-layers';
 import { InputError } from '../check/problem';
 import type { AdviseAnswer, AdviseRequest, Crop, Outlook, RateNutrient } from '../schema-types';
 import { HA_PER_ACRE } from '../units/factors';

@@ -5,9 +5,9 @@ import { readEffectiveFraction, readLimeDepth } from './lime/liming-material';
 import { readCredits } from './nitrogen/credits';
 import { readPlacedNitrogen } from './nitrogen/placed-programme';
 import { readRootZoneNitrate } from './nitrogen/root-zone-nitrate';
-import { readCriticalNitrate, readSidedressNitrate } from './nitrogen/sidedress-nitrate';
-import { readEfficiency, readYieldRich, readYieldWithout } from './nitrogen/strip-yields';
-import { readLeastDressing, readTillers } from './nitrogen/tiller-count';
+import { readCriticalNitrate, readSidedressNitrate } from './nitrogen/in-season/sidedress-nitrate';
+import { readEfficiency, readYieldRich, readYieldWithout } from './nitrogen/in-season/strip-yields';
+import { readLeastDressing, readTillers } from './nitrogen/in-season/tiller-count';
 import { readTimingFactor } from './nitrogen/timing-factor';
 
 /** How every input of a rate rule is found on a site. */

@@ -1,6 +1,6 @@
 import type { CompiledRule, PackSet } from '../packs/pack';
 import { noNumbers, type InputName, type RuleNumbers } from '../packs/rule-kind';
-import { cationExchangeCapacity } from '../reading/cec';
+import { cationExchangeCapacity } from '../reading/soil/cec';
 import { readReport } from '../reading/findings/read-report';
 import { sitesByLayer } from '../reading/layers-to-lime';
 import type { Site } from '../reading/site';

@@ -2,7 +2,7 @@ import { figure, notApplicable, type Answer } from '../figure/figure';
 import { rulesGiving, type PackSet } from '../packs/pack';
 import { applyRule } from './apply-rule';
 import type { HoldingParameters } from './holding-limit';
-import { mineralNitrogen } from './mineral-nitrogen';
+import { mineralNitrogen } from './soil/mineral-nitrogen';
 import type { CropId } from '../schema-types';
 import type { Site } from './site';
 import { siteInputs } from './site-inputs';

@@ -1,9 +1,9 @@
 import type { CompiledRule } from '../packs/pack';
-import { alone } from './read-result';
-import { readSoilPh } from './ph-scale';
+import { alone } from './soil/read-result';
+import { readSoilPh } from './soil/ph-scale';
 import type { Site } from './site';
 import { scaleOf } from './site-inputs';
-import type { SoilLayer } from './soil-layers';
+import type { SoilLayer } from './soil/soil-layers';
 
 /**
  * The site once for each layer that gives a pH on the rule's scale, cut off at the depth to be limed. What a layer

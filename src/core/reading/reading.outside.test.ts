@@ -4,11 +4,11 @@ import { noNumbers } from '../packs/rule-kind';
 import { FURROW_BULK_DENSITY, KG_HA_PER_LB_AC, LB_AC_PER_PPM_INCH, T_HA_PER_SHORT_TON_AC } from '../units/factors';
 import type { CropId, Result } from '../schema-types';
 import { library } from '../testing.test-help';
-import { cationExchangeCapacity } from './cec';
-import { mineralNitrogen } from './mineral-nitrogen';
-import { readResult } from './read-result';
-import { soilNitrate } from './soil-pounds';
-import { soilLayers } from './soil-layers';
+import { cationExchangeCapacity } from './soil/cec';
+import { mineralNitrogen } from './soil/mineral-nitrogen';
+import { readResult } from './soil/read-result';
+import { soilNitrate } from './soil/soil-pounds';
+import { soilLayers } from './soil/soil-layers';
 
 const layer = (bottom: number, results: Result[]) =>
 	soilLayers({ layers: [{ top: 0, bottom, depthUnit: 'in', results }] });

@@ -4,16 +4,16 @@ import { InputError } from '../check/problem';
 import type { Layer, Result, Sample } from '../schema-types';
 import { cornRequest, library } from '../testing.test-help';
 import { advise, siteOf } from '../rates/advise';
-import { baseSaturation, cationExchangeCapacity } from './cec';
-import { mineralNitrogen } from './mineral-nitrogen';
-import { soilNitrate } from './soil-pounds';
-import { readResult } from './read-result';
-import { allResults } from './all-results';
-import { readTrends } from './trends';
-import { readProfile } from './acid-layers';
-import { readSoilPh } from './ph-scale';
+import { baseSaturation, cationExchangeCapacity } from './soil/cec';
+import { mineralNitrogen } from './soil/mineral-nitrogen';
+import { soilNitrate } from './soil/soil-pounds';
+import { readResult } from './soil/read-result';
+import { allResults } from './soil/all-results';
+import { readTrends } from './soil/trends';
+import { readProfile } from './soil/acid-layers';
+import { readSoilPh } from './soil/ph-scale';
 import { readResponseCurve } from './response-curve';
-import { soilLayers } from './soil-layers';
+import { soilLayers } from './soil/soil-layers';
 
 const sample = (...layers: [top: number, bottom: number, results: Result[], unit?: 'in' | 'cm'][]): Sample => ({
 	layers: layers.map(([top, bottom, results, depthUnit = 'in']): Layer => ({ top, bottom, depthUnit, results }))

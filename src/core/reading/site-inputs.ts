@@ -3,13 +3,13 @@ import type { CompiledRule } from '../packs/pack';
 import type { InputName } from '../packs/rule-kind';
 import type { PhScale } from '../schema-types';
 import { CM_PER_IN } from '../units/factors';
-import { cationExchangeCapacity } from './cec';
-import { readBulkDensity, readClay } from './clay-and-density';
-import { readOrganicCarbon, readOrganicMatter } from './organic-matter';
-import { readSoilPh } from './ph-scale';
-import { readResult } from './read-result';
+import { cationExchangeCapacity } from './soil/cec';
+import { readBulkDensity, readClay } from './soil/clay-and-density';
+import { readOrganicCarbon, readOrganicMatter } from './soil/organic-matter';
+import { readSoilPh } from './soil/ph-scale';
+import { readResult } from './soil/read-result';
 import type { Site } from './site';
-import { readSoilTest, sampledDepth } from './soil-test';
+import { readSoilTest, sampledDepth } from './soil/soil-test';
 import { siteTargetPh } from './target-ph';
 
 /** How each input that a rule may ask for is found on a site. */

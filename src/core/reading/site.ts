@@ -1,5 +1,5 @@
 import type { AdviseRequest, Crop, InSeason, NitrogenPass, NitrogenTerms, StripZone } from '../schema-types';
-import type { SoilLayer } from './soil-layers';
+import type { SoilLayer } from './soil/soil-layers';
 
 /** A field, its soil and its crop as every rule sees them: complete, checked, layers from the top down. */
 export interface Site {

@@ -1,7 +1,7 @@
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { PhScale } from '../schema-types';
 import { formatNumber } from '../units/display';
-import { PH_SCALE_NAME } from './ph-scale';
+import { PH_SCALE_NAME } from './soil/ph-scale';
 import type { Site } from './site';
 
 /**

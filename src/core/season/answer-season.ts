@@ -5,13 +5,13 @@ import { holdingAllowances, roomLeft } from '../reading/holding-room';
 import type { SeasonAnswer, SeasonLimits, SeasonRequest, ScheduleExtras } from '../schema-types';
 import { DAY_MS } from '../units/factors';
 import { gravestFirst } from '../figure/gravest-first';
-import { modelledCapacityCheck } from './checks/modelled-capacity';
+import { modelledCapacityCheck } from './checks/ground/modelled-capacity';
 import { checkSeason } from './checks/check-season';
-import type { PlanContext } from './plan-context';
-import { runSeason, seasonDates, type SeasonKnowledge } from './run-season';
-import { isSandy } from './sandy';
+import type { PlanContext } from './plan/plan-context';
+import { runSeason, seasonDates, type SeasonKnowledge } from './model/run-season';
+import { isSandy } from './plan/sandy';
 import { checkGoal } from '../rates/check-goal';
-import { dateFault } from './season-span';
+import { dateFault } from './plan/season-span';
 import { stageDates } from './stages/stage-dates';
 import { seasonWeather, shiftDate } from './weather/season-weather';
 

@@ -1,13 +1,13 @@
 import { notApplicable, type Figure, type Answer } from '../figure/figure';
 import type { Chosen } from '../rates/choose';
-import { cautionsFor, planCautions } from '../season/hazards';
-import { planCost } from '../season/pass-cost';
-import { gallonsPerAcre, passNutrients, passPounds, passRate, wholeField } from '../season/pass-figures';
-import { productOf } from '../season/plan-context';
-import { byTrip } from '../season/trips';
-import { prescriptionTotal } from '../zones/prescription-totals';
+import { cautionsFor, planCautions } from '../season/plan/hazards';
+import { planCost } from '../season/plan/pass/pass-cost';
+import { gallonsPerAcre, passNutrients, passPounds, passRate, wholeField } from '../season/plan/pass/pass-figures';
+import { productOf } from '../season/plan/plan-context';
+import { byTrip } from '../season/plan/trips';
+import { prescriptionTotal } from '../zones/prescription/prescription-totals';
 import { tripLoading } from '../supply/trip-loading';
-import { seasonTotals } from '../season/season-totals';
+import { seasonTotals } from '../season/plan/season-totals';
 import type {
 	AdviseRequest,
 	CautionList,

@@ -1,5 +1,5 @@
 import type { SheetContent } from '../schema-types';
-import { placementText } from '../season/placement-text';
+import { placementText } from '../season/plan/placement-text';
 import { formatQuantity } from '../units/display';
 import { inSystem } from '../units/rate-units';
 import { prescriptionText, quantityText } from './sheet-table';

@@ -1,5 +1,5 @@
 import type { Answer } from '../figure/figure';
-import { placementText } from '../season/placement-text';
+import { placementText } from '../season/plan/placement-text';
 import type { SheetContent } from '../schema-types';
 import { formatQuantity, plainNumber } from '../units/display';
 import { inSystem, type UnitSystem } from '../units/rate-units';

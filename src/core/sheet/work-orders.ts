@@ -1,5 +1,5 @@
 import type { SheetContent, TripLoading } from '../schema-types';
-import { byTrip } from '../season/trips';
+import { byTrip } from '../season/plan/trips';
 
 type SheetPass = SheetContent['passes'][number];
 

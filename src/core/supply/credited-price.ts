@@ -1,6 +1,6 @@
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { Nutrient, Product } from '../schema-types';
-import { nutrientContent } from '../season/pass-nutrients';
+import { nutrientContent } from '../season/plan/pass/pass-nutrients';
 import { LB_PER_SHORT_TON } from '../units/factors';
 
 /**

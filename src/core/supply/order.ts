@@ -1,6 +1,6 @@
 import type { Additive, Pass, Product } from '../schema-types';
-import { additivesOf } from '../season/pass-cost';
-import { poundsPerAcre } from '../season/pass-nutrients';
+import { additivesOf } from '../season/plan/pass/pass-cost';
+import { poundsPerAcre } from '../season/plan/pass/pass-nutrients';
 import { LB_PER_SHORT_TON } from '../units/factors';
 
 /** An open pass of a field, as an order sees it. */

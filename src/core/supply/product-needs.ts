@@ -1,9 +1,9 @@
 import { figure, type Answer, type Figure } from '../figure/figure';
 import type { Nutrient, Pass, Product } from '../schema-types';
 import { LB_PER_SHORT_TON } from '../units/factors';
-import { gallonsPerAcre, passPounds, wholeField } from '../season/pass-figures';
-import { nutrientContent } from '../season/pass-nutrients';
-import { productOf } from '../season/plan-context';
+import { gallonsPerAcre, passPounds, wholeField } from '../season/plan/pass/pass-figures';
+import { nutrientContent } from '../season/plan/pass/pass-nutrients';
+import { productOf } from '../season/plan/plan-context';
 
 /** What a plan still needs of one product. */
 export interface ProductNeed {

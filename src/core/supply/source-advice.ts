@@ -1,7 +1,7 @@
 import type { Pass, Product } from '../schema-types';
 import { formatNumber } from '../units/display';
-import { passNutrient } from '../season/pass-nutrients';
-import { productOf, type PlanContext } from '../season/plan-context';
+import { passNutrient } from '../season/plan/pass/pass-nutrients';
+import { productOf, type PlanContext } from '../season/plan/plan-context';
 
 /** What speaks for another source in a pass. */
 export interface SourceAdvice {

@@ -2,7 +2,7 @@
 // nutrient and manure. Mixes against SciPy stand in blend/blend.outside.test.ts.
 import { describe, expect, it } from 'vitest';
 import { library } from '../testing.test-help';
-import { productFor } from '../season/pass-nutrients';
+import { productFor } from '../season/plan/pass/pass-nutrients';
 import {
 	distanceForLoad,
 	groundSpeed,

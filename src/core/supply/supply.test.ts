@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Pass } from '../schema-types';
-import { planContext } from '../season/plan-context.test-help';
+import { planContext } from '../season/plan/plan-context.test-help';
 import { library } from '../testing.test-help';
 import { countBack, cupsPerPalm } from './calibration/rates';
 import { bestSwath, swathResults } from './calibration/spread-pattern';

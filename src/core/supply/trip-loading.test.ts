@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { library } from '../testing.test-help';
 import type { Pass } from '../schema-types';
-import { productOf } from '../season/plan-context';
+import { productOf } from '../season/plan/plan-context';
 import { batchesFor } from './blend/batches';
 import { treatedAcres } from './order';
 import { tripLoading, type LoadedPass } from './trip-loading';

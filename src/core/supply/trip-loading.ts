@@ -1,5 +1,5 @@
 import type { LoadSizes, Pass, Product, TripLoading } from '../schema-types';
-import { poundsPerAcre } from '../season/pass-nutrients';
+import { poundsPerAcre } from '../season/plan/pass/pass-nutrients';
 import { apartPairs } from './blend/apart-pairs';
 import { loadsFor } from './loads';
 

@@ -3,10 +3,10 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { inverseDistance, inverseDistanceErrors } from './inverse-distance';
-import { ordinaryKriging } from './kriging';
-import type { PlanePoints } from './sample-points';
-import type { Variogram } from './variogram';
+import { inverseDistance, inverseDistanceErrors } from './surface/inverse-distance';
+import { ordinaryKriging } from './surface/kriging';
+import type { PlanePoints } from './surface/sample-points';
+import type { Variogram } from './surface/variogram';
 
 const FIXTURES = path.resolve('src/core/zones/fixtures');
 const read = <T>(name: string) => JSON.parse(readFileSync(path.join(FIXTURES, name), 'utf8')) as T;

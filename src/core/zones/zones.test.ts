@@ -5,21 +5,21 @@ import type { Shape } from '../ground/shapes/shape';
 import { figure, notApplicable } from '../figure/figure';
 import { advise } from '../rates/advise';
 import { cornRequest, library } from '../testing.test-help';
-import { asApplied } from './as-applied';
-import { groupCells, zoneCounts } from './cell-zones';
-import { cellAt, gridOf, middleOf, positionOf } from './field-grid';
-import { gridZones } from './grid-zones';
-import { mergeSlivers, patchesOf } from './merge-slivers';
-import { rateSurface } from './rate-surface';
-import { settableRates } from './set-rates';
-import { surfaceOf } from './surface';
-import { thinPoints } from './thin-points';
-import { flatAgainstVariable } from './variable-rates';
-import { fitVariogram, measuredVariogram, semivariance } from './variogram';
+import { asApplied } from './prescription/as-applied';
+import { groupCells, zoneCounts } from './shapes/cell-zones';
+import { cellAt, gridOf, middleOf, positionOf } from './surface/field-grid';
+import { gridZones } from './shapes/grid-zones';
+import { mergeSlivers, patchesOf } from './shapes/merge-slivers';
+import { rateSurface } from './surface/rate-surface';
+import { settableRates } from './prescription/set-rates';
+import { surfaceOf } from './surface/surface';
+import { thinPoints } from './surface/thin-points';
+import { flatAgainstVariable } from './prescription/variable-rates';
+import { fitVariogram, measuredVariogram, semivariance } from './surface/variogram';
 import { zoneMeans } from './zone-means';
 import { zoneRequest } from './zone-request';
-import { passesInZone } from './zone-passes';
-import { zoneShapes } from './zone-shapes';
+import { passesInZone } from './prescription/zone-passes';
+import { zoneShapes } from './shapes/zone-shapes';
 
 const ring = (x: number, y: number, w: number, h: number) => [
 	[x, y],

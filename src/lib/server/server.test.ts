@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../core/check/problem';
-import { answerJson } from './answer';
+import { answerJson } from './http/answer';
 import { ActionError } from './book/action-error';
-import { hostVerdict } from './host-check';
-import { planningYear } from './planning-year';
+import { hostVerdict } from './http/host-check';
+import { planningYear } from './field/planning-year';
 
 describe('which hosts are served', () => {
 	const origin = 'http://127.0.0.1:4173';

@@ -4,14 +4,14 @@ import { productRows, readProductCsv } from '../../core/supply/catalogue/product
 import type { InputError } from '../../core/check/problem';
 import { manureProduct } from '../../core/supply/manure/manure-product';
 import { orderOf } from '../../core/supply/order';
-import { cautionsFor } from '../../core/season/hazards';
+import { cautionsFor } from '../../core/season/plan/hazards';
 import { workOrders } from '../../core/sheet/work-orders';
 import { sheetDifferences } from '../../core/sheet/sheet-differences';
 import type { BookDocument, Pass, SheetContent } from '../../core/schema-types';
 import { openBook } from './book/open-book';
 import { fillBook } from './book/fill-book';
 import { libraryOf } from './current-library';
-import { loadFieldYear } from './field-year';
+import { loadFieldYear } from './field/field-year';
 import { theLibrary } from './knowledge';
 import { listFields } from './stores/fields';
 import { changePasses, findFieldYear, setGoal } from './stores/field-years';

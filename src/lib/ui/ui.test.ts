@@ -4,11 +4,11 @@ import { profileChart } from './charts/profile';
 import { trendChart } from './charts/trend';
 import { phStrip } from './charts/ph-strip';
 import { responseCurve } from './charts/response-curve';
-import { ageText, longDate, shortDate } from './dates';
-import { numberOrUndefined } from './numbers';
-import { nutrientColor } from './nutrient-color';
-import { basisText } from './basis-text';
-import { unitText } from './unit-text';
+import { ageText, longDate, shortDate } from './forms/dates';
+import { numberOrUndefined } from './forms/numbers';
+import { nutrientColor } from './figure/nutrient-color';
+import { basisText } from './figure/basis-text';
+import { unitText } from './figure/unit-text';
 import { figure } from '../../core/figure/figure';
 
 describe('a typed number', () => {

@@ -13,8 +13,8 @@
 	import { acresPerLoad } from '$core/supply/loads';
 	import { figure } from '$core/figure/figure';
 	import { KG_PER_LB } from '$core/units/factors';
-	import PanTest from '$lib/ui/calibration/PanTest.svelte';
-	import Sum from '$lib/ui/calibration/Sum.svelte';
+	import PanTest from '$lib/ui/supply/calibration/PanTest.svelte';
+	import Sum from '$lib/ui/supply/calibration/Sum.svelte';
 
 	const BY = ['planted acre', 'treated band'] as const;
 </script>

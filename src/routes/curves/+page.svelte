@@ -4,9 +4,9 @@
 	import { formatNumber } from '$core/units/display';
 	import Chart from '$lib/ui/charts/Chart.svelte';
 	import { trialChart } from '$lib/ui/charts/trial';
-	import { cropWords, curveText } from '$lib/ui/curves/curve-text';
-	import { post } from '$lib/ui/post';
-	import Quantity from '$lib/ui/Quantity.svelte';
+	import { cropWords, curveText } from '$lib/ui/rates/curves/curve-text';
+	import { post } from '$lib/ui/forms/post';
+	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { FileUploaderButton, InlineNotification, Toggle } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
-	import { post } from '$lib/ui/post';
-	import ProblemList from '$lib/ui/guide/ProblemList.svelte';
-	import { sendGuide, type GuideProblem } from '$lib/ui/guide/send-guide';
+	import { post } from '$lib/ui/forms/post';
+	import ProblemList from '$lib/ui/rates/guide/ProblemList.svelte';
+	import { sendGuide, type GuideProblem } from '$lib/ui/rates/guide/send-guide';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -2,8 +2,8 @@
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { HouseRules, NoGo } from '$core/schema-types';
-	import { numberOrUndefined } from '$lib/ui/numbers';
-	import { post } from '$lib/ui/post';
+	import { numberOrUndefined } from '$lib/ui/forms/numbers';
+	import { post } from '$lib/ui/forms/post';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { FileUploaderDropContainer, InlineNotification } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
-	import { longDate } from '$lib/ui/dates';
-	import { post } from '$lib/ui/post';
-	import { sendFile } from '$lib/ui/send-file';
+	import { longDate } from '$lib/ui/forms/dates';
+	import { post } from '$lib/ui/forms/post';
+	import { sendFile } from '$lib/ui/forms/send-file';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

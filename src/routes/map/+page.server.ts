@@ -1,4 +1,4 @@
-import { planningYear } from '$lib/server/planning-year';
+import { planningYear } from '$lib/server/field/planning-year';
 import { listRoster } from '$lib/server/stores/roster';
 import { theBook } from '$lib/server/the-book';
 import { today } from '$lib/server/today';

@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { TextInput } from 'carbon-components-svelte';
 	import { formatNumber } from '$core/units/display';
-	import FieldsMap from '$lib/ui/map/FieldsMap.svelte';
+	import FieldsMap from '$lib/ui/ground/map/FieldsMap.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -1,7 +1,7 @@
 import { figure } from '$core/figure/figure';
 import { orderOf, treatedAcres } from '$core/supply/order';
 import { currentLibrary } from '$lib/server/current-library';
-import { planningYear } from '$lib/server/planning-year';
+import { planningYear } from '$lib/server/field/planning-year';
 import { LB_PER_SHORT_TON } from '$core/units/factors';
 import { readDealers } from '$lib/server/stores/dealers';
 import { listOpenPasses } from '$lib/server/stores/order-passes';
@@ -10,7 +10,7 @@ import { newestSheets } from '$lib/server/stores/sheets';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
 import { today } from '$lib/server/today';
-import { yearOf } from '$lib/server/params';
+import { yearOf } from '$lib/server/http/params';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ url }) => {

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { Button, Checkbox } from 'carbon-components-svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
-	import { longDate } from '$lib/ui/dates';
-	import { ask, post } from '$lib/ui/post';
+	import { longDate } from '$lib/ui/forms/dates';
+	import { ask, post } from '$lib/ui/forms/post';
 	import type { CommonBlend } from '$core/supply/blend/common-blend';
-	import Quantity from '$lib/ui/Quantity.svelte';
+	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import CommonMix from '$lib/ui/supply/CommonMix.svelte';
 	import type { PageData } from './$types';
 

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
-	import { NUTRIENTS } from '$core/season/pass-nutrients';
+	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import { formatNumber } from '$core/units/display';
-	import { ask, post } from '$lib/ui/post';
+	import { ask, post } from '$lib/ui/forms/post';
 	import ProductForm from '$lib/ui/supply/ProductForm.svelte';
 	import ManureForm from '$lib/ui/supply/ManureForm.svelte';
 	import type { PageData } from './$types';

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { formatNumber } from '$core/units/display';
-	import { longDate, shortDate } from '$lib/ui/dates';
-	import { post } from '$lib/ui/post';
-	import OutlookForm from '$lib/ui/weather/OutlookForm.svelte';
-	import WeatherFileForm from '$lib/ui/weather/WeatherFileForm.svelte';
+	import { longDate, shortDate } from '$lib/ui/forms/dates';
+	import { post } from '$lib/ui/forms/post';
+	import OutlookForm from '$lib/ui/season/weather/OutlookForm.svelte';
+	import WeatherFileForm from '$lib/ui/season/weather/WeatherFileForm.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -1,8 +1,8 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule, PackSet } from '../../packs/pack';
-import { readBulkDensity, readClay } from '../../reading/clay-and-density';
-import { readOrganicCarbon } from '../../reading/organic-matter';
-import { readSoilPh } from '../../reading/ph-scale';
+import { readBulkDensity, readClay } from '../../reading/soil/clay-and-density';
+import { readOrganicCarbon } from '../../reading/soil/organic-matter';
+import { readSoilPh } from '../../reading/soil/ph-scale';
 import type { Site } from '../../reading/site';
 import { scaleOf, siteInputs } from '../../reading/site-inputs';
 import { formatNumber } from '../../units/display';

@@ -2,8 +2,8 @@ import { figure, notApplicable, type Answer, type Figure } from '../../figure/fi
 import type { CompiledRule, PackSet } from '../../packs/pack';
 import { rulesGiving } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
-import { baseSaturation, cationExchangeCapacity } from '../../reading/cec';
-import { readSoilPh } from '../../reading/ph-scale';
+import { baseSaturation, cationExchangeCapacity } from '../../reading/soil/cec';
+import { readSoilPh } from '../../reading/soil/ph-scale';
 import type { Site } from '../../reading/site';
 import { scaleOf, siteInputs } from '../../reading/site-inputs';
 import { noNumbers } from '../../packs/rule-kind';

@@ -1,6 +1,6 @@
 import { InputError, type Problem } from '../../check/problem';
 import type { ResponseCurve } from '../../schema-types';
-import { coefficientsOf, responseModel } from './response/models';
+import { coefficientsOf, responseModel } from './response/shapes/models';
 
 /**
  * What no schema sees of a response curve: the coefficients its model needs, a range that is one, and a shape that

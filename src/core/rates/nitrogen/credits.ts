@@ -1,8 +1,8 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
-import { readOrganicMatter } from '../../reading/organic-matter';
-import { soilNitrate, soilSulfate } from '../../reading/soil-pounds';
+import { readOrganicMatter } from '../../reading/soil/organic-matter';
+import { soilNitrate, soilSulfate } from '../../reading/soil/soil-pounds';
 import type { Site } from '../../reading/site';
 
 /** The credits a guide allows, so that nothing is credited twice: only these are taken off. */

@@ -7,7 +7,7 @@ import { inSystem, type UnitSystem } from '../../units/rate-units';
 import { inputReaders } from '../input-readers';
 import { nitrogenBalance } from './balance';
 import { objectivesOf } from './response/economic-response';
-import { readYieldRich } from './strip-yields';
+import { readYieldRich } from './in-season/strip-yields';
 
 type Parts = Pick<Rate, 'objectives' | 'response' | 'seasonTotal' | 'zones' | 'stands'>;
 

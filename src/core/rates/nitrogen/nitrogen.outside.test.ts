@@ -3,13 +3,13 @@
 import { describe, expect, it } from 'vitest';
 import { figure } from '../../figure/figure';
 import { noNumbers, type InputName } from '../../packs/rule-kind';
-import { passAcidity } from '../../season/pass-acidity';
-import { uptakeAt } from '../../season/uptake';
+import { passAcidity } from '../../season/plan/pass/pass-acidity';
+import { uptakeAt } from '../../season/model/uptake';
 import type { AdviseRequest, CropId, Pass } from '../../schema-types';
 import { cornRequest, library } from '../../testing.test-help';
 import { advise } from '../advise';
 import { nitrogenBalance } from './balance';
-import { coefficientsOf } from './response/models';
+import { coefficientsOf } from './response/shapes/models';
 import { mostProfitRate, mostYieldRate, testedCurve } from './response/returns';
 
 function compute(method: string, crop: CropId, inputs: Partial<Record<InputName, number>>): number {

@@ -1,6 +1,6 @@
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
-import { mineralNitrogen } from '../../reading/mineral-nitrogen';
+import { mineralNitrogen } from '../../reading/soil/mineral-nitrogen';
 import type { Site } from '../../reading/site';
 import type { NitrogenPass } from '../../schema-types';
 import { formatNumber } from '../../units/display';

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { figure, type Figure } from '../../figure/figure';
 import { library } from '../../testing.test-help';
 import { pricedCurve } from './priced-curve';
-import { coefficientsOf } from './response/models';
+import { coefficientsOf } from './response/shapes/models';
 import { returnToNitrogen, testedCurve, type TestedCurve } from './response/returns';
 
 const corn = library.crops.find(({ id }) => id === 'corn-grain')!;

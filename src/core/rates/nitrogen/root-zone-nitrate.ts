@@ -1,7 +1,7 @@
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import type { Site } from '../../reading/site';
-import { DEPTH_SLACK_IN, poundsByLayer } from '../../reading/soil-pounds';
+import { DEPTH_SLACK_IN, poundsByLayer } from '../../reading/soil/soil-pounds';
 import { LB_AC_PER_PPM_INCH } from '../../units/factors';
 
 /** As deep as roots of a field crop are sampled. */

@@ -2,9 +2,9 @@ import { figure, notApplicable, type Answer, type Figure } from '../../figure/fi
 import { atCec } from '../../packs/cec-line';
 import type { CompiledRule, PackSet } from '../../packs/pack';
 import { noNumbers } from '../../packs/rule-kind';
-import { cationExchangeCapacity } from '../../reading/cec';
+import { cationExchangeCapacity } from '../../reading/soil/cec';
 import type { Site } from '../../reading/site';
-import { readSoilTest } from '../../reading/soil-test';
+import { readSoilTest } from '../../reading/soil/soil-test';
 import type { CropId, LabMethod, Outlook } from '../../schema-types';
 import { inputReaders } from '../input-readers';
 

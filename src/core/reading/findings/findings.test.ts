@@ -4,7 +4,7 @@ import { validator } from '../../check/validator';
 import type { AdviseRequest, Finding, Plausibility } from '../../schema-types';
 import { cornRequest, cornRequestWith, library } from '../../testing.test-help';
 import { advise, siteOf } from '../../rates/advise';
-import { cationExchangeCapacity } from '../cec';
+import { cationExchangeCapacity } from '../soil/cec';
 import { readReport } from './read-report';
 
 function findings(request: AdviseRequest): Finding[] {

@@ -3,8 +3,8 @@ import { analyteName } from '../../ground/analyte-names';
 import { clayOf, goalFault, usualRange } from '../../ground/possible-range';
 import type { Analyte } from '../../schema-types';
 import { formatNumber } from '../../units/display';
-import { mineralNitrogen } from '../mineral-nitrogen';
-import { readResult } from '../read-result';
+import { mineralNitrogen } from '../soil/mineral-nitrogen';
+import { readResult } from '../soil/read-result';
 import { canonicalUnit } from '../../units/result-units';
 import type { Finding, ReportCheck } from './finding';
 

@@ -1,20 +1,20 @@
 import { gravestFirst } from '../../figure/gravest-first';
-import { acidBelow, aluminium, askForLayers } from './acid-below';
-import { cationBalance } from './cation-balance';
-import { cationsOverCec } from './cations-over-cec';
+import { acidBelow, aluminium, askForLayers } from './ph/acid-below';
+import { cationBalance } from './cations/cation-balance';
+import { cationsOverCec } from './cations/cations-over-cec';
 import type { Finding, ReportCheck, ReportContext } from './finding';
-import { highPh } from './high-ph';
+import { highPh } from './ph/high-ph';
 import { impossibleValue } from './impossible-value';
-import { labShares } from './lab-shares';
-import { lightGround } from './light-ground';
-import { missingBufferPh } from './missing-buffer-ph';
-import { missingCec } from './missing-cec';
+import { labShares } from './cations/lab-shares';
+import { lightGround } from './cations/light-ground';
+import { missingBufferPh } from './ph/missing-buffer-ph';
+import { missingCec } from './cations/missing-cec';
 import { oldNitrate } from './old-nitrate';
 import { oldSample } from './old-sample';
 import { otherDepth } from './other-depth';
-import { phOtherScale } from './ph-other-scale';
-import { phLow } from './ph-low';
-import { targetAboveBand } from './over-liming';
+import { phOtherScale } from './ph/ph-other-scale';
+import { phLow } from './ph/ph-low';
+import { targetAboveBand } from './ph/over-liming';
 import {
 	bufferBelowPh,
 	muchNitrate,

@@ -1,7 +1,7 @@
 import { formatNumber } from '../../units/display';
 import { analyteName } from '../../ground/analyte-names';
-import { readOrganicMatter } from '../organic-matter';
-import { readResult } from '../read-result';
+import { readOrganicMatter } from '../soil/organic-matter';
+import { readResult } from '../soil/read-result';
 import type { ReportCheck } from './finding';
 
 /**

@@ -1,7 +1,7 @@
 import type { Analyte } from '../../schema-types';
 import { analyteName } from '../../ground/analyte-names';
 import { formatNumber } from '../../units/display';
-import { readInLayer, readResult } from '../read-result';
+import { readInLayer, readResult } from '../soil/read-result';
 import type { Finding, ReportCheck } from './finding';
 
 /** ppm above which a value was more likely in other units: common practice. */

@@ -7,8 +7,8 @@ import type { CropId, Pass } from '../../schema-types';
 import { library } from '../../testing.test-help';
 import { knownWeather } from '../weather/known-weather';
 import { shiftDate } from '../weather/season-weather';
-import { planContext } from '../plan-context.test-help';
-import { productOf } from '../plan-context';
+import { planContext } from '../plan/plan-context.test-help';
+import { productOf } from '../plan/plan-context';
 import { checkSeason } from './check-season';
 
 const asPlan = validator<{ passes: Pass[] }>('plan');

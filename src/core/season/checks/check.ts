@@ -1,5 +1,5 @@
 import type { Pass, PassCheck } from '../../schema-types';
-import type { PlanContext } from '../plan-context';
+import type { PlanContext } from '../plan/plan-context';
 
 export type { PassCheck };
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Pass, PassCheck, WeatherDay } from '../../schema-types';
 import { library } from '../../testing.test-help';
-import type { PlanContext } from '../plan-context';
-import { planContext } from '../plan-context.test-help';
+import type { PlanContext } from '../plan/plan-context';
+import { planContext } from '../plan/plan-context.test-help';
 import type { KnownWeather } from '../weather/known-weather';
 import { shiftDate } from '../weather/season-weather';
 import { checkSeason } from './check-season';

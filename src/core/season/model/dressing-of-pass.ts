@@ -1,7 +1,7 @@
 import { CM_PER_IN, KG_HA_PER_LB_AC } from '../../units/factors';
 import type { Pass, Product } from '../../schema-types';
-import { passNutrient } from '../pass-nutrients';
-import { depthOf, liesOf } from '../placement-facts';
+import { passNutrient } from '../plan/pass/pass-nutrients';
+import { depthOf, liesOf } from '../plan/placement-facts';
 import type { Dressing } from './dressing';
 
 /**

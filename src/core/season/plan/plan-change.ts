@@ -1,5 +1,5 @@
 import type { Pass, Remedy } from '../../schema-types';
-import { tripKey, tripOf, withItsTrip } from '../trips';
+import { tripKey, tripOf, withItsTrip } from './trips';
 
 /** One change of a plan, as it is kept and undone: what goes, what comes, and its name in the history. */
 export interface PlanChange {

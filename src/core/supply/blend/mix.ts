@@ -1,6 +1,6 @@
 import type { BlendRequest, Nutrient, Pass, Product } from '../../schema-types';
-import { productOf } from '../../season/plan-context';
-import { passNutrients } from '../../season/pass-figures';
+import { productOf } from '../../season/plan/plan-context';
+import { passNutrients } from '../../season/plan/pass/pass-figures';
 import { LB_PER_SHORT_TON } from '../../units/factors';
 import { apartPairs } from './apart-pairs';
 

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { validator } from '../../check/validator';
 import { InputError, type Problem } from '../../check/problem';
 import type { Product } from '../../schema-types';
-import { NUTRIENTS } from '../../season/pass-nutrients';
+import { NUTRIENTS } from '../../season/plan/pass/pass-nutrients';
 import { plainNumber } from '../../units/display';
 import { checkAnalysis } from './check-analysis';
 

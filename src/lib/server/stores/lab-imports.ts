@@ -3,7 +3,7 @@ import type { Database } from 'better-sqlite3';
 import { validator } from '../../../core/check/validator';
 import { applyMapping, guessMapping } from '../../../core/ground/guess-mapping';
 import type { LabDraft, LabMapping } from '../../../core/schema-types';
-import type { LabGrid } from '../lab-file/read-file';
+import type { LabGrid } from '../files/lab-file/read-file';
 
 export interface LabImport {
 	id: string;

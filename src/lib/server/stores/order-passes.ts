@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { Pass, Product } from '../../../core/schema-types';
-import { poundsPerAcre } from '../../../core/season/pass-nutrients';
+import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
 import type { OpenPass } from '../../../core/supply/order';
 
 interface Row {

@@ -1,9 +1,9 @@
 import type { EChartsCoreOption } from 'echarts/core';
-import type { RunAnswer } from '$core/season/run-season';
+import type { RunAnswer } from '$core/season/model/run-season';
 import { DAY_MS, KG_HA_PER_LB_AC, MM_PER_IN } from '$core/units/factors';
 import type { UnitSystem } from '$core/units/rate-units';
-import type { BoardYear } from '../board/live-season';
-import { MARGIN } from '../board/time-axis';
+import type { BoardYear } from '$core/season/live/live-season';
+import { MARGIN } from '../season/board/time-axis';
 import { axis, look, roundEnds, text } from './look';
 
 /** Where the plots stand in their charts, and how high these are, pixels. */

@@ -1,5 +1,5 @@
 import type { EChartsCoreOption } from 'echarts/core';
-import type { ProfileLayer } from '$core/reading/acid-layers';
+import type { ProfileLayer } from '$core/reading/soil/acid-layers';
 import { axis, look } from './look';
 
 interface ProfileChart {

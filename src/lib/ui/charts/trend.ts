@@ -1,5 +1,5 @@
 import type { EChartsCoreOption } from 'echarts/core';
-import type { Trend } from '$core/reading/trends';
+import type { Trend } from '$core/reading/soil/trends';
 import { formatNumber } from '$core/units/display';
 import { look } from './look';
 

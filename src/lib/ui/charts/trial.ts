@@ -1,5 +1,5 @@
 import type { EChartsCoreOption } from 'echarts/core';
-import { coefficientsOf, responseModel } from '$core/rates/nitrogen/response/models';
+import { coefficientsOf, responseModel } from '$core/rates/nitrogen/response/shapes/models';
 import type { Curve, Observation } from '$core/schema-types';
 import { axis, look, roundEnds } from './look';
 

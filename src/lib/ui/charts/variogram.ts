@@ -1,5 +1,5 @@
 import type { EChartsCoreOption } from 'echarts/core';
-import { semivariance, type Variogram, type VariogramBin } from '$core/zones/variogram';
+import { semivariance, type Variogram, type VariogramBin } from '$core/zones/surface/variogram';
 import { axis, look, roundEnds } from './look';
 
 const STEPS = 80;

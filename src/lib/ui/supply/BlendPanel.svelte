@@ -6,9 +6,9 @@
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { batchesFor, type Batches } from '$core/supply/blend/batches';
 	import { demandOf, mixPasses, mixRequest, shelfOf } from '$core/supply/blend/mix';
-	import { shortDate } from '../dates';
-	import { numberOrUndefined } from '../numbers';
-	import { ask, post } from '../post';
+	import { shortDate } from '../forms/dates';
+	import { numberOrUndefined } from '../forms/numbers';
+	import { ask, post } from '../forms/post';
 
 	interface Props {
 		/** Open passes that a mix could replace. */

@@ -4,9 +4,9 @@
 	import { untrack } from 'svelte';
 	import type { ManureAction, ManureHandling, ManureKind } from '$core/schema-types';
 	import { firstYearNitrogen } from '$core/supply/manure/available-nitrogen';
-	import { numberOrUndefined } from '../numbers';
-	import { post } from '../post';
-	import Quantity from '../Quantity.svelte';
+	import { numberOrUndefined } from '../forms/numbers';
+	import { post } from '../forms/post';
+	import Quantity from '../figure/Quantity.svelte';
 
 	interface Props {
 		kinds: readonly ManureKind[];

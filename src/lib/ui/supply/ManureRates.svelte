@@ -6,7 +6,7 @@
 	import { manureRates, type ManureNutrient } from '$core/supply/manure/manure-rate';
 	import { LB_PER_SHORT_TON } from '$core/units/factors';
 	import { formatNumber } from '$core/units/display';
-	import { post } from '../post';
+	import { post } from '../forms/post';
 
 	interface Props {
 		manures: readonly Product[];

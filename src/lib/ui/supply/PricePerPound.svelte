@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Select, SelectItem } from 'carbon-components-svelte';
 	import type { Answer } from '$core/figure/figure';
-	import Quantity from '../Quantity.svelte';
+	import Quantity from '../figure/Quantity.svelte';
 
 	const { compared }: { compared: readonly { nutrient: string; products: { name: string; price: Answer }[] }[] } =
 		$props();

@@ -1,10 +1,10 @@
 <!-- A product of the adviser's own: its card as the label gives it. -->
 <script lang="ts">
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
-	import { NUTRIENTS } from '$core/season/pass-nutrients';
+	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import type { Placement, Product } from '$core/schema-types';
-	import { numberOrUndefined } from '../numbers';
-	import { post } from '../post';
+	import { numberOrUndefined } from '../forms/numbers';
+	import { post } from '../forms/post';
 
 	interface Props {
 		placements: readonly Placement[];

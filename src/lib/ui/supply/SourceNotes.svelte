@@ -1,11 +1,11 @@
 <!-- What the ground and the crop have to say about the sources of a plan. -->
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import { passNutrient, productFor } from '$core/season/pass-nutrients';
-	import { productOf } from '$core/season/plan-context';
+	import { passNutrient, productFor } from '$core/season/plan/pass/pass-nutrients';
+	import { productOf } from '$core/season/plan/plan-context';
 	import type { Nutrient, Pass, Product } from '$core/schema-types';
 	import type { SourceAdvice } from '$core/supply/source-advice';
-	import { post } from '../post';
+	import { post } from '../forms/post';
 
 	interface Props {
 		advice: readonly SourceAdvice[];

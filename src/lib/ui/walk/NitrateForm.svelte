@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { numberOrUndefined } from '../numbers';
+	import { numberOrUndefined } from '../forms/numbers';
 	import DayInput from './DayInput.svelte';
 	import WalkForm from './WalkForm.svelte';
 

@@ -1,12 +1,12 @@
 <!-- What a test in the standing crop says, large, and the button that takes it into the season. -->
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import type { PageData } from '../../../routes/field/[field]/[year]/walk/$types';
-	import { longDate } from '../dates';
-	import Quantity from '../Quantity.svelte';
+	import type { WalkPage } from '$lib/server/pages/walk-page';
+	import { longDate } from '../forms/dates';
+	import Quantity from '../figure/Quantity.svelte';
 	import { foundText } from './found-text';
 
-	type Kind = NonNullable<PageData['walk']>['kinds'][number];
+	type Kind = NonNullable<WalkPage['walk']>['kinds'][number];
 	interface Props {
 		test: Kind['tests'][number];
 		result: NonNullable<Kind['result']>;

@@ -1,7 +1,7 @@
 import { validator } from '$core/check/validator';
 import { advise } from '$core/rates/advise';
 import type { AdviseRequest } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
 import { today } from '$lib/server/today';
 import type { RequestHandler } from './$types';

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { currentLibrary } from '$lib/server/current-library';
-import { loadFieldYear } from '$lib/server/field-year';
-import { yearOf } from '$lib/server/params';
+import { loadFieldYear } from '$lib/server/field/field-year';
+import { yearOf } from '$lib/server/http/params';
 import { theBook } from '$lib/server/the-book';
 import { today } from '$lib/server/today';
 import type { RequestHandler } from './$types';
@@ -14,7 +14,9 @@ export const GET: RequestHandler = ({ url }) => {
 	const fields = url.searchParams.getAll('field').slice(0, MOST_FIELDS);
 	const open = fields.map((field) => {
 		const { advice } = loadFieldYear(theBook(), currentLibrary(), field, year, today());
-		const severities = [...(advice?.answer.findings ?? []), ...(advice?.checks ?? [])].map(({ severity }) => severity);
+		const severities = [...(advice?.answer.findings ?? []), ...(advice?.checks() ?? [])].map(
+			({ severity }) => severity
+		);
 		const count = (wanted: string) => severities.filter((severity) => severity === wanted).length;
 		return [field, { stop: count('stop'), mind: count('mind') }];
 	});

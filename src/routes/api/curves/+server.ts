@@ -1,6 +1,6 @@
 import { validator } from '$core/check/validator';
 import type { CurveAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { checkCurve } from '$core/rates/nitrogen/check-curve';
 import { addCurve } from '$lib/server/stores/response-curves';
 import { theBook } from '$lib/server/the-book';

@@ -1,7 +1,7 @@
 import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { DealerAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
 import { setDealer } from '$lib/server/stores/dealers';
 import { theBook } from '$lib/server/the-book';

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { validator } from '$core/check/validator';
 import type { NewFieldAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { addField, findFields } from '$lib/server/stores/fields';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

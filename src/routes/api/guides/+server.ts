@@ -3,7 +3,7 @@ import { validator } from '$core/check/validator';
 import { readPackText } from '$core/packs/read-pack-text';
 import { ruleKinds } from '$core/rates/kinds';
 import type { GuideAction, PackDocument } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { ActionError } from '$lib/server/book/action-error';
 import { theLibrary } from '$lib/server/knowledge';
 import { saveGuide } from '$lib/server/stores/guides';

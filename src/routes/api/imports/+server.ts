@@ -1,7 +1,7 @@
-import { readLabFile } from '$lib/server/lab-file/read-file';
+import { readLabFile } from '$lib/server/files/lab-file/read-file';
 import { startImport } from '$lib/server/stores/lab-imports';
 import { theBook } from '$lib/server/the-book';
-import { answerFile } from '$lib/server/uploaded-file';
+import { answerFile } from '$lib/server/http/uploaded-file';
 import type { RequestHandler } from './$types';
 
 const LAB_FILE = { megabytes: 5, said: '; no lab file is. Is it the right one?' };

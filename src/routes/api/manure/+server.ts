@@ -3,7 +3,7 @@ import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import { manureProduct } from '$core/supply/manure/manure-product';
 import type { ManureAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
 import { keepOwnProducts, listOwnProducts } from '$lib/server/stores/own-products';
 import { theBook } from '$lib/server/the-book';

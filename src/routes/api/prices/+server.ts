@@ -1,9 +1,9 @@
-import { NUTRIENTS } from '$core/season/pass-nutrients';
-import { TRIP_KINDS } from '$core/season/trip-cost';
+import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
+import { TRIP_KINDS } from '$core/season/plan/pass/trip-cost';
 import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { PricesAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
 import { setPrices } from '$lib/server/stores/prices';
 import { theBook } from '$lib/server/the-book';

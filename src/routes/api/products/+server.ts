@@ -3,7 +3,7 @@ import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { ProductAction } from '$core/schema-types';
 import { checkAnalysis } from '$core/supply/catalogue/check-analysis';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { theLibrary } from '$lib/server/knowledge';
 import { keepOwnProducts, listOwnProducts } from '$lib/server/stores/own-products';
 import { theBook } from '$lib/server/the-book';

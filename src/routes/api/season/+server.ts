@@ -1,7 +1,7 @@
 import { validator } from '$core/check/validator';
 import { answerSeason } from '$core/season/answer-season';
 import type { SeasonRequest } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
 import type { RequestHandler } from './$types';
 

@@ -1,6 +1,6 @@
 import { validator } from '$core/check/validator';
 import type { SettingsAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { setLoads, setPreparedBy, setUnits } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

@@ -1,9 +1,9 @@
 import { validator } from '$core/check/validator';
 import type { SheetsAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { ActionError } from '$lib/server/book/action-error';
-import { issueNow } from '$lib/server/issue-sheet';
-import { fieldYearOf } from '$lib/server/params';
+import { issueNow } from '$lib/server/field/issue-sheet';
+import { fieldYearOf } from '$lib/server/http/params';
 import type { RequestHandler } from './$types';
 
 const asSheets = validator<SheetsAction>('actions#/definitions/SheetsAction');

@@ -2,7 +2,7 @@ import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import { readWeatherCsv } from '$core/season/weather/read-weather-csv';
 import type { WeatherFile } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { addWeather } from '$lib/server/stores/stations';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

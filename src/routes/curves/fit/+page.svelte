@@ -11,11 +11,11 @@
 	} from 'carbon-components-svelte';
 	import { onDestroy, onMount, untrack } from 'svelte';
 	import { readObservations } from '$core/rates/nitrogen/response/read-observations';
-	import CurveForm from '$lib/ui/curves/CurveForm.svelte';
-	import FitTable from '$lib/ui/curves/FitTable.svelte';
-	import TypedCurve from '$lib/ui/curves/TypedCurve.svelte';
-	import { TrialFit } from '$lib/ui/curves/trial-fit.svelte';
-	import { numberOrUndefined } from '$lib/ui/numbers';
+	import CurveForm from '$lib/ui/rates/curves/CurveForm.svelte';
+	import FitTable from '$lib/ui/rates/curves/FitTable.svelte';
+	import TypedCurve from '$lib/ui/rates/curves/TypedCurve.svelte';
+	import { TrialFit } from '$lib/ui/rates/curves/trial-fit.svelte';
+	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

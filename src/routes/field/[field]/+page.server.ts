@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { planningYear } from '$lib/server/planning-year';
+import { planningYear } from '$lib/server/field/planning-year';
 import { today } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 

@@ -3,13 +3,13 @@
 	import { onMount, untrack } from 'svelte';
 	import { beforeNavigate, goto } from '$app/navigation';
 	import type { PackDocument, Rule } from '$core/schema-types';
-	import { longDate } from '$lib/ui/dates';
-	import { nextVersion } from '$lib/ui/guide/leaves';
-	import RuleEditor from '$lib/ui/guide/RuleEditor.svelte';
-	import { sendGuide } from '$lib/ui/guide/send-guide';
-	import { GuideTrial } from '$lib/ui/guide/trial.svelte';
-	import TrialPanel from '$lib/ui/guide/TrialPanel.svelte';
-	import { post } from '$lib/ui/post';
+	import { longDate } from '$lib/ui/forms/dates';
+	import { nextVersion } from '$lib/ui/rates/guide/leaves';
+	import RuleEditor from '$lib/ui/rates/guide/RuleEditor.svelte';
+	import { sendGuide } from '$lib/ui/rates/guide/send-guide';
+	import { GuideTrial } from '$lib/ui/rates/guide/trial.svelte';
+	import TrialPanel from '$lib/ui/rates/guide/TrialPanel.svelte';
+	import { post } from '$lib/ui/forms/post';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

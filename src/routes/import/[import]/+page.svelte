@@ -4,10 +4,10 @@
 	import { untrack } from 'svelte';
 	import { applyMapping } from '$core/ground/guess-mapping';
 	import type { LabDraft } from '$core/schema-types';
-	import ColumnMeanings from '$lib/ui/import/ColumnMeanings.svelte';
-	import LabRows from '$lib/ui/import/LabRows.svelte';
-	import Outcomes from '$lib/ui/import/Outcomes.svelte';
-	import { post } from '$lib/ui/post';
+	import ColumnMeanings from '$lib/ui/ground/import/ColumnMeanings.svelte';
+	import LabRows from '$lib/ui/ground/import/LabRows.svelte';
+	import Outcomes from '$lib/ui/ground/import/Outcomes.svelte';
+	import { post } from '$lib/ui/forms/post';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

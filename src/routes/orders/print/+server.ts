@@ -1,9 +1,9 @@
 import { error } from '@sveltejs/kit';
 import { currentLibrary } from '$lib/server/current-library';
-import { yearOf } from '$lib/server/params';
-import { planningYear } from '$lib/server/planning-year';
-import { orderDocument } from '$lib/server/print/order-document';
-import { pdfFile, pdfOf } from '$lib/server/print/pdf';
+import { yearOf } from '$lib/server/http/params';
+import { planningYear } from '$lib/server/field/planning-year';
+import { orderDocument } from '$lib/server/files/print/order-document';
+import { pdfFile, pdfOf } from '$lib/server/files/print/pdf';
 import { readDealers } from '$lib/server/stores/dealers';
 import { listOpenPasses } from '$lib/server/stores/order-passes';
 import { readSettings } from '$lib/server/stores/settings';

@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
-import { pdfFile, pdfOf } from '$lib/server/print/pdf';
-import { sheetsPdf } from '$lib/server/print/sheet-pdf';
-import { workOrderDocument } from '$lib/server/print/work-order-document';
-import { sheetOf } from '$lib/server/sheet-param';
+import { pdfFile, pdfOf } from '$lib/server/files/print/pdf';
+import { sheetsPdf } from '$lib/server/files/print/sheet-pdf';
+import { workOrderDocument } from '$lib/server/files/print/work-order-document';
+import { sheetOf } from '$lib/server/http/sheet-param';
 import type { RequestHandler } from './$types';
 
 const MOST_SHEETS = 500;

@@ -1,4 +1,4 @@
-import { sheetOf } from '$lib/server/sheet-param';
+import { sheetOf } from '$lib/server/http/sheet-param';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) => {

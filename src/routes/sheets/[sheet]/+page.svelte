@@ -1,5 +1,5 @@
 <script lang="ts">
-	import SheetView from '$lib/ui/SheetView.svelte';
+	import SheetView from '$lib/ui/sheet/SheetView.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -5,7 +5,7 @@ import { formatNumber, tidy } from '../../../units/display';
 import { withoutBlocks } from './block-term';
 import { blocksOf, bootstrapOptimum, noInterval, type OptimumSpread } from './bootstrap';
 import { bestOf, fitAnswer, fitModels, rivalsOf, type Fitted } from './fit-response';
-import { responseModels } from './models';
+import { responseModels } from './shapes/models';
 import { explainObjectives, USUAL_TOLERANCE, type PriceFigures } from './objectives';
 import { rateMeans, type RateMeans } from './rate-means';
 import { testResponse, type ResponseTests } from './response-tests';

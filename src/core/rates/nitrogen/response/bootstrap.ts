@@ -4,7 +4,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Observation, ResponseModelName } from '../../../schema-types';
 import { bestOf, fitModels } from './fit-response';
 import { distinctRates, rateMeans, type RateMeans } from './rate-means';
-import { fitStraightLine } from './straight-line';
+import { fitStraightLine } from './shapes/straight-line';
 
 /** Fewer blocks, plots at a rate, or rates than this say too little for an interval: judgement. */
 const LEAST_BLOCKS = 3;

@@ -1,8 +1,8 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import type { RuleKind, RuleWords } from '../../../packs/rule-kind';
-import { remember } from '../../../reading/remember';
+import { remember } from '../../../reading/soil/remember';
 import type { EconomicResponse, Objective, Objectives } from '../../../schema-types';
-import { coefficientsOf } from './models';
+import { coefficientsOf } from './shapes/models';
 import { explainObjectives, USUAL_TOLERANCE } from './objectives';
 import { leastLeftRate, mostProfitRate, mostYieldRate, testedCurve, type TestedCurve } from './returns';
 

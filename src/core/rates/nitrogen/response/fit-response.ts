@@ -1,8 +1,8 @@
 import type { Fit, ResponseModelName } from '../../../schema-types';
 import { tidy } from '../../../units/display';
-import { namedCoefficients, responseModels } from './models';
+import { namedCoefficients, responseModels } from './shapes/models';
 import type { RateMeans } from './rate-means';
-import type { Coefficients, ResponseModel } from './response-model';
+import type { Coefficients, ResponseModel } from './shapes/response-model';
 import { standardErrors } from './standard-errors';
 
 /** Coefficients of a curve and the variance of the plots about it. */

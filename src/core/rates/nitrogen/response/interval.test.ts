@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import type { Observation, ResponseModelName } from '../../../schema-types';
 import { fitTrial } from './answer-fit';
 import { withoutBlocks } from './block-term';
-import { responseModel } from './models';
+import { responseModel } from './shapes/models';
 
 const RATES = [0, 40, 80, 120, 160, 200];
 const PRICE_RATIO = 0.12;

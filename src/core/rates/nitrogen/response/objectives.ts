@@ -1,7 +1,7 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import type { Objective, Objectives } from '../../../schema-types';
 import { formatNumber } from '../../../units/display';
-import { namedCoefficients } from './models';
+import { namedCoefficients } from './shapes/models';
 import {
 	leastLeftRate,
 	mostProfitRate,

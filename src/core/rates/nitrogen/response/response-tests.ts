@@ -1,5 +1,5 @@
 import jstat from 'jstat';
-import { fitStraightLine } from './straight-line';
+import { fitStraightLine } from './shapes/straight-line';
 import type { RateMeans } from './rate-means';
 
 /** Chance at which a response, or its bend, is taken as real: common practice. */

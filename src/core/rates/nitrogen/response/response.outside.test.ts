@@ -7,7 +7,7 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import type { Observation, ResponseModelName } from '../../../schema-types';
 import { fitTrial } from './answer-fit';
-import { responseModel } from './models';
+import { responseModel } from './shapes/models';
 
 const FIXTURES = path.resolve('src/core/rates/nitrogen/response/fixtures');
 const TRIALS = ['corn-after-soybean', 'corn-after-corn', 'wheat-after-soybean', 'no-response', 'still-rising', 'oats'];

@@ -1,6 +1,6 @@
 import type { ResponseModelName } from '../../../schema-types';
-import { responseModel } from './models';
-import type { Coefficients, ResponseModel } from './response-model';
+import { responseModel } from './shapes/models';
+import type { Coefficients, ResponseModel } from './shapes/response-model';
 
 /** What a pound of nitrogen costs and a unit of yield brings, $. */
 export interface NitrogenPrices {

@@ -1,6 +1,6 @@
 import { Matrix, inverse } from 'ml-matrix';
 import type { RateMeans } from './rate-means';
-import type { Coefficients, ResponseModel } from './response-model';
+import type { Coefficients, ResponseModel } from './shapes/response-model';
 
 /**
  * Standard errors of the coefficients: square roots of the diagonal of rss/(n - 3 - (blocks - 1)) (J'J)^-1, with J the derivatives

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { validator } from '$core/check/validator';
 import type { EmptyAction, GuideUseAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
 import { removeGuide, setGuideOff } from '$lib/server/stores/guides';
 import { theBook } from '$lib/server/the-book';

@@ -1,12 +1,12 @@
 import { validator } from '$core/check/validator';
-import { passNutrients } from '$core/season/pass-figures';
-import { productOf } from '$core/season/plan-context';
+import { passNutrients } from '$core/season/plan/pass/pass-figures';
+import { productOf } from '$core/season/plan/plan-context';
 import { apartPairs } from '$core/supply/blend/apart-pairs';
 import { commonBlend, type SharingField } from '$core/supply/blend/common-blend';
 import { loadSolver } from '$core/supply/blend/solver';
 import { LB_PER_SHORT_TON } from '$core/units/factors';
 import type { MixAction, Nutrient } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { ActionError } from '$lib/server/book/action-error';
 import { currentLibrary } from '$lib/server/current-library';
 import { listOpenPasses } from '$lib/server/stores/order-passes';

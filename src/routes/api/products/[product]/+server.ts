@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { validator } from '$core/check/validator';
 import type { EmptyAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { listOwnProducts, removeOwnProduct } from '$lib/server/stores/own-products';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

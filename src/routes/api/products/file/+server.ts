@@ -2,7 +2,7 @@ import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import { readProductCsv } from '$core/supply/catalogue/product-csv';
 import type { ProductFileAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { theLibrary } from '$lib/server/knowledge';
 import { keepOwnProducts } from '$lib/server/stores/own-products';
 import { theBook } from '$lib/server/the-book';

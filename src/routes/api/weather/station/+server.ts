@@ -1,7 +1,7 @@
 import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { StationAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
 import { useStation } from '$lib/server/stores/stations';
 import { theBook } from '$lib/server/the-book';

@@ -1,24 +1,22 @@
-import { fieldYearOf } from '$lib/server/params';
-import { theBook } from '$lib/server/the-book';
-import { readSettings } from '$lib/server/stores/settings';
+import { deskOf } from '$lib/server/desk';
 import { listSheets } from '$lib/server/stores/sheets';
-import { workLine } from '$lib/server/work-line';
+import { workLine } from '$lib/server/pages/work-line';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ params }) => {
-	const fieldYear = fieldYearOf(params);
+export const load: LayoutServerLoad = ({ params, locals }) => {
+	const desk = deskOf(locals);
+	const fieldYear = desk.fieldYear(params);
 	const { field, advice, year } = fieldYear;
-	const sheets = fieldYear.goal ? listSheets(theBook(), fieldYear.goal.id) : [];
-	const severe = [...(advice?.answer.findings ?? []), ...(advice?.checks ?? [])].filter(
-		({ severity }) => severity !== 'note'
-	);
+	const sheets = fieldYear.goal ? listSheets(desk.book, fieldYear.goal.id) : [];
+	const checks = advice?.checks() ?? [];
+	const severe = [...(advice?.answer.findings ?? []), ...checks].filter(({ severity }) => severity !== 'note');
 	return {
 		title: `${field.name} ${year}`,
 		fieldTitle: `${field.name} · ${field.grower}`,
 		openCautions: severe.length,
 		// The season's checks are what can still be changed; else what the report lacks.
-		cautionsAt: advice?.checks.some(({ severity }) => severity !== 'note') ? 'season' : 'reading',
+		cautionsAt: checks.some(({ severity }) => severity !== 'note') ? 'season' : 'reading',
 		hasSample: fieldYear.sample !== undefined,
-		work: workLine(fieldYear, sheets, readSettings(theBook()).units)
+		work: workLine(fieldYear, sheets, desk.settings.units)
 	};
 };

@@ -1,10 +1,10 @@
 import { error } from '@sveltejs/kit';
-import { boundaryOf, fieldOf } from '$lib/server/field-param';
-import { asGeoJson } from '$lib/server/prescription-file/as-geojson';
-import { asShapefile } from '$lib/server/prescription-file/as-shapefile';
-import { asTable } from '$lib/server/prescription-file/as-table';
-import { asTaskData } from '$lib/server/prescription-file/as-task-data';
-import { prescriptionOf } from '$lib/server/prescription-param';
+import { boundaryOf, fieldOf } from '$lib/server/http/field-param';
+import { asGeoJson } from '$lib/server/files/prescription-file/as-geojson';
+import { asShapefile } from '$lib/server/files/prescription-file/as-shapefile';
+import { asTable } from '$lib/server/files/prescription-file/as-table';
+import { asTaskData } from '$lib/server/files/prescription-file/as-task-data';
+import { prescriptionOf } from '$lib/server/http/prescription-param';
 import type { RequestHandler } from './$types';
 
 /** A prescription as a file: geojson, shapefile, task-data or csv. */

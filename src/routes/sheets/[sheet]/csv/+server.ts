@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { sheetTable } from '$core/sheet/sheet-table';
-import { sheetFile, sheetOf } from '$lib/server/sheet-param';
+import { sheetFile, sheetOf } from '$lib/server/http/sheet-param';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ params }) => {

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { sheetCalendar } from '$lib/server/print/sheet-calendar';
-import { sheetFile, sheetOf } from '$lib/server/sheet-param';
+import { sheetCalendar } from '$lib/server/files/print/sheet-calendar';
+import { sheetFile, sheetOf } from '$lib/server/http/sheet-param';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ params }) => {

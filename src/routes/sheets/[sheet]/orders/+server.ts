@@ -1,6 +1,6 @@
-import { pdfFile, pdfOf } from '$lib/server/print/pdf';
-import { workOrderDocument } from '$lib/server/print/work-order-document';
-import { sheetFileName, sheetOf } from '$lib/server/sheet-param';
+import { pdfFile, pdfOf } from '$lib/server/files/print/pdf';
+import { workOrderDocument } from '$lib/server/files/print/work-order-document';
+import { sheetFileName, sheetOf } from '$lib/server/http/sheet-param';
 import type { RequestHandler } from './$types';
 
 /** The work orders of an issued sheet. */

@@ -1,5 +1,5 @@
-import { sheetPdf } from '$lib/server/print/sheet-pdf';
-import { sheetFile, sheetOf } from '$lib/server/sheet-param';
+import { sheetPdf } from '$lib/server/files/print/sheet-pdf';
+import { sheetFile, sheetOf } from '$lib/server/http/sheet-param';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ params }) => {

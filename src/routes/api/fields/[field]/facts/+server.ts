@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { validator } from '$core/check/validator';
 import type { FactsAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { ActionError } from '$lib/server/book/action-error';
 import { fieldByName, findField, updateField } from '$lib/server/stores/fields';
 import { theBook } from '$lib/server/the-book';

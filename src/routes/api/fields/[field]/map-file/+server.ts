@@ -2,13 +2,13 @@ import { areaAcres } from '$core/ground/shapes/geodesic-area';
 import { shapeProblems } from '$core/ground/shapes/check-shape';
 import type { LayerQuantity } from '$core/schema-types';
 import { ActionError } from '$lib/server/book/action-error';
-import { boundaryOf, fieldOf } from '$lib/server/field-param';
-import type { MapContent } from '$lib/server/map-file/map-content';
-import { readMapFile } from '$lib/server/map-file/read-map-file';
-import { layerOf } from '$lib/server/map-file/take-layer';
+import { boundaryOf, fieldOf } from '$lib/server/http/field-param';
+import type { MapContent } from '$lib/server/files/map-file/map-content';
+import { readMapFile } from '$lib/server/files/map-file/read-map-file';
+import { layerOf } from '$lib/server/files/map-file/take-layer';
 import { addLayers } from '$lib/server/stores/ground-maps';
 import { theBook } from '$lib/server/the-book';
-import { answerFile } from '$lib/server/uploaded-file';
+import { answerFile } from '$lib/server/http/uploaded-file';
 import type { RequestHandler } from './$types';
 
 /** So many shapes are shown to choose from. */

@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { validator } from '$core/check/validator';
-import { soilLayers } from '$core/reading/soil-layers';
+import { soilLayers } from '$core/reading/soil/soil-layers';
 import type { SampleAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { addSample, findField } from '$lib/server/stores/fields';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

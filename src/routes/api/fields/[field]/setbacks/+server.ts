@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { validator } from '$core/check/validator';
 import type { SetbacksAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { findField } from '$lib/server/stores/fields';
 import { setSetbacks } from '$lib/server/stores/house-rules';
 import { theBook } from '$lib/server/the-book';

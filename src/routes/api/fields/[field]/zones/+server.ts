@@ -2,12 +2,12 @@ import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import { shapeProblems } from '$core/ground/shapes/check-shape';
 import type { Shape } from '$core/ground/shapes/shape';
-import { cutByField } from '$core/zones/cut-by-field';
+import { cutByField } from '$core/zones/shapes/cut-by-field';
 import type { ZonesAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
-import { boundaryOf, fieldOf } from '$lib/server/field-param';
+import { answerJson } from '$lib/server/http/answer';
+import { boundaryOf, fieldOf } from '$lib/server/http/field-param';
 import { replaceZones } from '$lib/server/stores/ground-maps';
-import { seasonOf } from '$lib/server/zone-season';
+import { seasonOf } from '$lib/server/field/zone-season';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';
 

@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { validator } from '$core/check/validator';
 import type { EmptyAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
-import { commitImport } from '$lib/server/lab-file/commit-import';
+import { answerJson } from '$lib/server/http/answer';
+import { commitImport } from '$lib/server/files/lab-file/commit-import';
 import { findImport } from '$lib/server/stores/lab-imports';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

@@ -1,4 +1,4 @@
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { saveDraft } from '$lib/server/stores/lab-imports';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

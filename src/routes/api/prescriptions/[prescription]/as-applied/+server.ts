@@ -1,12 +1,12 @@
-import { asApplied } from '$core/zones/as-applied';
-import type { PlacedValue } from '$core/zones/sample-points';
+import { asApplied } from '$core/zones/prescription/as-applied';
+import type { PlacedValue } from '$core/zones/surface/sample-points';
 import { ActionError } from '$lib/server/book/action-error';
-import { readMapFile } from '$lib/server/map-file/read-map-file';
-import { prescriptionOf } from '$lib/server/prescription-param';
+import { readMapFile } from '$lib/server/files/map-file/read-map-file';
+import { prescriptionOf } from '$lib/server/http/prescription-param';
 import { addAsApplied } from '$lib/server/stores/prescriptions';
 import { theBook } from '$lib/server/the-book';
 import { today } from '$lib/server/today';
-import { answerFile } from '$lib/server/uploaded-file';
+import { answerFile } from '$lib/server/http/uploaded-file';
 import type { RequestHandler } from './$types';
 
 const RATE = /rate|applied/i;

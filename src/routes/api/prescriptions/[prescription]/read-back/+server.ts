@@ -1,7 +1,7 @@
-import { prescriptionDifferences } from '$core/zones/prescription-differences';
-import { prescriptionOf } from '$lib/server/prescription-param';
-import { readPrescription } from '$lib/server/prescription-file/read-prescription';
-import { answerFile } from '$lib/server/uploaded-file';
+import { prescriptionDifferences } from '$core/zones/prescription/prescription-differences';
+import { prescriptionOf } from '$lib/server/http/prescription-param';
+import { readPrescription } from '$lib/server/files/prescription-file/read-prescription';
+import { answerFile } from '$lib/server/http/uploaded-file';
 import type { RequestHandler } from './$types';
 
 /** What a file says otherwise than the prescription; nothing is kept. */

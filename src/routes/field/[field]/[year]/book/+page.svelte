@@ -3,10 +3,10 @@
 	import { format, parseISO } from 'date-fns';
 	import { untrack } from 'svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
-	import { longDate } from '$lib/ui/dates';
-	import { numberOrUndefined } from '$lib/ui/numbers';
-	import { post } from '$lib/ui/post';
-	import Quantity from '$lib/ui/Quantity.svelte';
+	import { longDate } from '$lib/ui/forms/dates';
+	import { numberOrUndefined } from '$lib/ui/forms/numbers';
+	import { post } from '$lib/ui/forms/post';
+	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

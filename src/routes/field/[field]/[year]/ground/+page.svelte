@@ -11,14 +11,14 @@
 	import { untrack } from 'svelte';
 	import type { SampleAction } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
-	import { TEXTURE_CLASSES } from '$lib/ui/choices';
-	import { longDate } from '$lib/ui/dates';
-	import GroundMap from '$lib/ui/map/GroundMap.svelte';
-	import { numberOrUndefined } from '$lib/ui/numbers';
-	import { post } from '$lib/ui/post';
-	import SampleForm from '$lib/ui/SampleForm.svelte';
-	import SampleTable from '$lib/ui/SampleTable.svelte';
-	import Setbacks from '$lib/ui/Setbacks.svelte';
+	import { TEXTURE_CLASSES } from '$lib/ui/forms/choices';
+	import { longDate } from '$lib/ui/forms/dates';
+	import GroundMap from '$lib/ui/ground/map/GroundMap.svelte';
+	import { numberOrUndefined } from '$lib/ui/forms/numbers';
+	import { post } from '$lib/ui/forms/post';
+	import SampleForm from '$lib/ui/ground/SampleForm.svelte';
+	import SampleTable from '$lib/ui/ground/SampleTable.svelte';
+	import Setbacks from '$lib/ui/ground/Setbacks.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import GoalForm from '$lib/ui/GoalForm.svelte';
-	import NeedsSample from '$lib/ui/NeedsSample.svelte';
-	import NitrogenPanel from '$lib/ui/nitrogen/NitrogenPanel.svelte';
-	import LimePanel from '$lib/ui/LimePanel.svelte';
-	import OpinionRow from '$lib/ui/OpinionRow.svelte';
-	import OutlookPanel from '$lib/ui/OutlookPanel.svelte';
-	import { post } from '$lib/ui/post';
+	import GoalForm from '$lib/ui/rates/GoalForm.svelte';
+	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
+	import NitrogenPanel from '$lib/ui/rates/nitrogen/NitrogenPanel.svelte';
+	import LimePanel from '$lib/ui/rates/LimePanel.svelte';
+	import OpinionRow from '$lib/ui/rates/OpinionRow.svelte';
+	import OutlookPanel from '$lib/ui/rates/OutlookPanel.svelte';
+	import { post } from '$lib/ui/forms/post';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -5,14 +5,14 @@
 	import { phStrip } from '$lib/ui/charts/ph-strip';
 	import { profileChart } from '$lib/ui/charts/profile';
 	import { trendChart } from '$lib/ui/charts/trend';
-	import { longDate } from '$lib/ui/dates';
-	import Findings from '$lib/ui/Findings.svelte';
-	import GoalForm from '$lib/ui/GoalForm.svelte';
-	import HoldingBar from '$lib/ui/HoldingBar.svelte';
-	import NeedsSample from '$lib/ui/NeedsSample.svelte';
-	import NutrientReading from '$lib/ui/NutrientReading.svelte';
-	import Quantity from '$lib/ui/Quantity.svelte';
-	import { unitText } from '$lib/ui/unit-text';
+	import { longDate } from '$lib/ui/forms/dates';
+	import Findings from '$lib/ui/reading/Findings.svelte';
+	import GoalForm from '$lib/ui/rates/GoalForm.svelte';
+	import HoldingBar from '$lib/ui/reading/HoldingBar.svelte';
+	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
+	import NutrientReading from '$lib/ui/reading/NutrientReading.svelte';
+	import Quantity from '$lib/ui/figure/Quantity.svelte';
+	import { unitText } from '$lib/ui/figure/unit-text';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

@@ -1,63 +1,6 @@
-import { cautionsFor } from '$core/season/hazards';
-import { isCorn } from '$core/season/corn';
-import { formShares } from '$core/season/nitrogen-forms';
-import { productOf } from '$core/season/plan-context';
-import type { YearKind } from '$core/season/weather/generate-weather';
-import { inSystem } from '$core/units/rate-units';
-import { boardGround } from '$lib/server/board-ground';
-import { currentLibrary } from '$lib/server/current-library';
-import { fieldYearOf } from '$lib/server/params';
-import { passView } from '$lib/server/pass-view';
-import { readSettings } from '$lib/server/stores/settings';
-import { theBook } from '$lib/server/the-book';
+import { deskOf } from '$lib/server/desk';
+import { seasonPage } from '$lib/server/pages/season-page';
 import type { PageServerLoad } from './$types';
 
-const KINDS: readonly YearKind[] = ['normal', 'wet', 'dry'];
-
-export const load: PageServerLoad = ({ params, url }) => {
-	const { field, year, advice, goal, prices } = fieldYearOf(params);
-	const library = currentLibrary();
-	const { products, cautions, station } = library;
-	const { units } = readSettings(theBook());
-	const catalogue = products.map(({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
-		id,
-		name,
-		placements,
-		isLime: lime !== undefined,
-		liquid: state === 'liquid' && densityLbPerGal !== undefined,
-		nitrogen: (analysis.N ?? 0) > 0,
-		ammonia: hazards.includes('ammonia'),
-		cautions: hazards.map((hazard) => cautions.cautions[hazard] ?? '').filter(Boolean)
-	}));
-	const base = { fieldId: field.id, year, units, catalogue, hasGoal: goal !== undefined };
-	if (!advice) return { ...base, season: undefined };
-	const { context, passes, costs, chosen, totals, crop, debt } = advice;
-	const { holdingLimit, holdingRoom } = context;
-	const kind = KINDS.find((one) => one === url.searchParams.get('weather')) ?? 'normal';
-	return {
-		...base,
-		season: {
-			cropName: crop.name,
-			plantingDate: context.plantingDate,
-			ceiling: inSystem(holdingRoom.applies ? holdingRoom : holdingLimit, units),
-			debt: inSystem(debt, units),
-			forms: isCorn(crop)
-				? formShares(
-						passes.map(({ plan }) => plan),
-						products
-					)
-				: undefined,
-			ground: boardGround(advice, kind, units, library),
-			prices,
-			station: { name: station.name, simulated: station.simulated },
-			hasStress: context.schedule?.uptake !== undefined,
-			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
-			totals: totals.map((total) => inSystem(total, units)),
-			passes: passes.map((record) => ({
-				...passView(record, products, units),
-				cost: inSystem(costs.get(record.plan.id)!, units),
-				cautions: cautionsFor(productOf(record.plan, products), record.plan, cautions)
-			}))
-		}
-	};
-};
+export const load: PageServerLoad = ({ params, locals, url }) =>
+	seasonPage(deskOf(locals), params, url.searchParams.get('weather'));

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { longDate } from '$lib/ui/dates';
-	import { PRESCRIPTION_FILES } from '$lib/ui/map/prescription-files';
-	import NeedsSample from '$lib/ui/NeedsSample.svelte';
-	import { post } from '$lib/ui/post';
-	import SheetView from '$lib/ui/SheetView.svelte';
+	import { longDate } from '$lib/ui/forms/dates';
+	import { PRESCRIPTION_FILES } from '$lib/ui/ground/zones/prescription-files';
+	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
+	import { post } from '$lib/ui/forms/post';
+	import SheetView from '$lib/ui/sheet/SheetView.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();

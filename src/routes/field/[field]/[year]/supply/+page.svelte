@@ -2,10 +2,10 @@
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { loadsFor } from '$core/supply/loads';
 	import { formatNumber } from '$core/units/display';
-	import { numberOrUndefined } from '$lib/ui/numbers';
+	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import { untrack } from 'svelte';
-	import { post } from '$lib/ui/post';
-	import Quantity from '$lib/ui/Quantity.svelte';
+	import { post } from '$lib/ui/forms/post';
+	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import BlendPanel from '$lib/ui/supply/BlendPanel.svelte';
 	import ManureRates from '$lib/ui/supply/ManureRates.svelte';
 	import PricePerPound from '$lib/ui/supply/PricePerPound.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import { ask, post } from '$lib/ui/post';
-	import NeedsSample from '$lib/ui/NeedsSample.svelte';
+	import { ask, post } from '$lib/ui/forms/post';
+	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import NitrateForm from '$lib/ui/walk/NitrateForm.svelte';
 	import StripsForm from '$lib/ui/walk/StripsForm.svelte';
 	import TestResult from '$lib/ui/walk/TestResult.svelte';

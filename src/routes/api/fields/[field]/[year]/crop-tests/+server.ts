@@ -1,8 +1,8 @@
 import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { CropTestAction, CropTestIdAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
-import { cropTestOf, goalOf } from '$lib/server/params';
+import { answerJson } from '$lib/server/http/answer';
+import { cropTestOf, goalOf } from '$lib/server/http/params';
 import { bookCropTest, removeCropTest } from '$lib/server/stores/crop-tests';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

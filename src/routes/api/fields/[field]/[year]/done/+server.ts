@@ -1,12 +1,12 @@
 import { validator } from '$core/check/validator';
 import type { DoneAction } from '$core/schema-types';
 import { InputError } from '$core/check/problem';
-import { seasonSpan } from '$core/season/season-span';
+import { seasonSpan } from '$core/season/plan/season-span';
 import { currentLibrary } from '$lib/server/current-library';
-import { plantingDateOf } from '$lib/server/field-request';
-import { answerJson } from '$lib/server/answer';
+import { plantingDateOf } from '$lib/server/field/field-request';
+import { answerJson } from '$lib/server/http/answer';
 import { ActionError } from '$lib/server/book/action-error';
-import { goalOf } from '$lib/server/params';
+import { goalOf } from '$lib/server/http/params';
 import { listPasses, markDone } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

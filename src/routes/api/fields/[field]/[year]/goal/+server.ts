@@ -1,12 +1,12 @@
 import { error } from '@sveltejs/kit';
 import { InputError } from '$core/check/problem';
-import { plantingFault } from '$core/season/season-span';
+import { plantingFault } from '$core/season/plan/season-span';
 import { checkGoal } from '$core/rates/check-goal';
 import { currentLibrary } from '$lib/server/current-library';
 import { validator } from '$core/check/validator';
 import type { GoalAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
-import { yearOf } from '$lib/server/params';
+import { answerJson } from '$lib/server/http/answer';
+import { yearOf } from '$lib/server/http/params';
 import { findField } from '$lib/server/stores/fields';
 import { setGoal } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';

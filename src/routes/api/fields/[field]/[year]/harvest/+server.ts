@@ -1,9 +1,9 @@
 import { validator } from '$core/check/validator';
 import { checkGoal } from '$core/rates/check-goal';
 import type { HarvestAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
-import { goalOf } from '$lib/server/params';
+import { goalOf } from '$lib/server/http/params';
 import { bookHarvest } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

@@ -1,7 +1,7 @@
 import { validator } from '$core/check/validator';
 import type { NitrogenTerms } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
-import { goalOf } from '$lib/server/params';
+import { answerJson } from '$lib/server/http/answer';
+import { goalOf } from '$lib/server/http/params';
 import { setNitrogenTerms } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

@@ -1,11 +1,11 @@
 import { InputError } from '$core/check/problem';
 import { validator } from '$core/check/validator';
 import type { PassesAction } from '$core/schema-types';
-import { dateFault } from '$core/season/season-span';
-import { plantingDateOf } from '$lib/server/field-request';
-import { answerJson } from '$lib/server/answer';
+import { dateFault } from '$core/season/plan/season-span';
+import { plantingDateOf } from '$lib/server/field/field-request';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
-import { goalOf } from '$lib/server/params';
+import { goalOf } from '$lib/server/http/params';
 import { changePasses } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

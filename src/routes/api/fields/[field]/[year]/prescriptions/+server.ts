@@ -1,10 +1,10 @@
 import { validator } from '$core/check/validator';
 import type { PrescriptionAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { ActionError } from '$lib/server/book/action-error';
 import { currentLibrary } from '$lib/server/current-library';
-import { makePrescription } from '$lib/server/make-prescription';
-import { fieldYearOf } from '$lib/server/params';
+import { makePrescription } from '$lib/server/field/make-prescription';
+import { fieldYearOf } from '$lib/server/http/params';
 import { listLayers, listZones } from '$lib/server/stores/ground-maps';
 import { addPrescription } from '$lib/server/stores/prescriptions';
 import { readSettings } from '$lib/server/stores/settings';

@@ -1,11 +1,11 @@
 import { validator } from '$core/check/validator';
-import { proposeProgramme } from '$core/season/propose-programme';
+import { proposeProgramme } from '$core/season/propose/propose-programme';
 import type { ProgrammeAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
+import { answerJson } from '$lib/server/http/answer';
 import { ActionError } from '$lib/server/book/action-error';
 import { currentLibrary } from '$lib/server/current-library';
-import { adviceOf } from '$lib/server/params';
-import { placedProgramme } from '$lib/server/placed-programme';
+import { adviceOf } from '$lib/server/http/params';
+import { placedProgramme } from '$lib/server/field/placed-programme';
 import { changePasses, changeSeason } from '$lib/server/stores/field-years';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

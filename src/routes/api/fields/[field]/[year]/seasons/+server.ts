@@ -1,11 +1,11 @@
-import { alternativesTo } from '$core/season/alternatives';
-import { nitrogenCost, nitrogenPasses } from '$core/season/compare-programmes';
-import { inhibitorTwin } from '$core/season/inhibitor-twin';
-import { tripCount } from '$core/season/trips';
-import { answerQuestion } from '$lib/server/answer';
+import { alternativesTo } from '$core/season/propose/alternatives';
+import { nitrogenCost, nitrogenPasses } from '$core/season/propose/compare-programmes';
+import { inhibitorTwin } from '$core/season/model/inhibitor-twin';
+import { tripCount } from '$core/season/plan/trips';
+import { answerQuestion } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
-import { adviceOf } from '$lib/server/params';
-import { seasonRequestOf } from '$lib/server/season-run';
+import { adviceOf } from '$lib/server/http/params';
+import { seasonRequestOf } from '$lib/server/field/season-run';
 import { pricesOn } from '$lib/server/stores/prices';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';

@@ -1,8 +1,8 @@
 import { validator } from '$core/check/validator';
 import type { EmptyAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
-import { issueNow } from '$lib/server/issue-sheet';
-import { fieldYearOf } from '$lib/server/params';
+import { answerJson } from '$lib/server/http/answer';
+import { issueNow } from '$lib/server/field/issue-sheet';
+import { fieldYearOf } from '$lib/server/http/params';
 import type { RequestHandler } from './$types';
 
 const asEmpty = validator<EmptyAction>('actions#/definitions/EmptyAction');

@@ -1,6 +1,6 @@
 import { error, json } from '@sveltejs/kit';
-import { failureResponse } from '$lib/server/answer';
-import { fieldOf } from '$lib/server/field-param';
+import { failureResponse } from '$lib/server/http/answer';
+import { fieldOf } from '$lib/server/http/field-param';
 import { layerPoints, removeLayer } from '$lib/server/stores/ground-maps';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

@@ -1,8 +1,8 @@
 import { validator } from '$core/check/validator';
 import type { ZoneFactsAction } from '$core/schema-types';
-import { answerJson } from '$lib/server/answer';
-import { seasonOf } from '$lib/server/zone-season';
-import { fieldOf } from '$lib/server/field-param';
+import { answerJson } from '$lib/server/http/answer';
+import { seasonOf } from '$lib/server/field/zone-season';
+import { fieldOf } from '$lib/server/http/field-param';
 import { setZoneFacts } from '$lib/server/stores/ground-maps';
 import { theBook } from '$lib/server/the-book';
 import type { RequestHandler } from './$types';

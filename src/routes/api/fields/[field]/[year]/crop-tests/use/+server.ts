@@ -1,9 +1,9 @@
 import { validator } from '$core/check/validator';
 import type { CropTestIdAction } from '$core/schema-types';
-import { afterTest } from '$lib/server/after-test';
-import { answerJson } from '$lib/server/answer';
+import { afterTest } from '$lib/server/field/after-test';
+import { answerJson } from '$lib/server/http/answer';
 import { currentLibrary } from '$lib/server/current-library';
-import { adviceOf, cropTestOf, fieldYearOf } from '$lib/server/params';
+import { adviceOf, cropTestOf, fieldYearOf } from '$lib/server/http/params';
 import { changeSeason } from '$lib/server/stores/field-years';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';

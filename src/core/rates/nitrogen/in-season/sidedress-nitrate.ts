@@ -1,0 +1,56 @@
+import { figure, notApplicable, type Answer } from '../../../figure/figure';
+import type { CompiledRule } from '../../../packs/pack';
+import type { Site } from '../../../reading/site';
+import type { ThresholdParameters } from './nitrate-threshold';
+
+const LABEL = 'nitrate-N in the standing crop';
+/** A core that is an inch longer or shorter is the same test. */
+const DEPTH_SLACK_IN = 1;
+
+/**
+ * Nitrate-N of the test in the standing crop, ppm.
+ * @returns does not apply without a test, on another depth, on a leaf test, or where a fresh band was sampled
+ */
+export function readSidedressNitrate(site: Site, { parametersFor }: CompiledRule): Answer {
+	const { depthIn, leastHeightIn, mostHeightIn } = parametersFor(site.crop.id) as ThresholdParameters;
+	const test = site.inSeason.nitrate;
+	const when = `Take soil from 0 to ${depthIn} in when the crop is ${leastHeightIn} to ${mostHeightIn} in tall.`;
+	if (!test) return notApplicable(LABEL, 'no nitrate test in the standing crop is booked', when);
+	if (test.from === 'leaf') {
+		return notApplicable(LABEL, 'a leaf test tells what the plant has, not what the soil will supply', when);
+	}
+	if (test.freshBand) {
+		return notApplicable(
+			LABEL,
+			'a fresh fertilizer band lies in the sampled zone, so the test says nothing of the soil',
+			'Go by the planned rate, or sample ground without a band.'
+		);
+	}
+	if (Math.abs(test.depthIn - depthIn) > DEPTH_SLACK_IN) {
+		return notApplicable(LABEL, `the test was taken to ${test.depthIn} in, and this one is to ${depthIn} in`, when);
+	}
+	const { cropHeightIn } = test;
+	const offHeight = cropHeightIn !== undefined && (cropHeightIn < leastHeightIn || cropHeightIn > mostHeightIn);
+	return figure({
+		label: `${LABEL}, 0-${test.depthIn} in`,
+		value: test.nitratePpm,
+		unit: 'ppm',
+		basis: 'measured',
+		cautions: offHeight
+			? [`The crop stood ${cropHeightIn} in tall; the test is made for ${leastHeightIn} to ${mostHeightIn} in.`]
+			: []
+	});
+}
+
+/** The critical level, ppm: the lower one after heavy rain or on manured ground, in slope and cut-off alike. */
+export function readCriticalNitrate(site: Site, { rule, parametersFor }: CompiledRule): Answer {
+	const { criticalPpm, wetCriticalPpm } = parametersFor(site.crop.id) as ThresholdParameters;
+	const wet = site.inSeason.nitrate?.wetOrManured === true;
+	return figure({
+		label: wet ? 'critical level after heavy rain or manure' : 'critical level',
+		value: wet ? wetCriticalPpm : criticalPpm,
+		unit: 'ppm',
+		basis: rule.basis,
+		citation: rule.citation
+	});
+}

@@ -1,0 +1,136 @@
+import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
+import type { Analyte } from '../../schema-types';
+import { PPM_PER_MEQ } from '../../units/factors';
+import { formatNumber } from '../../units/display';
+import { methodName } from '../../ground/lab-methods';
+import { readResult } from './read-result';
+import { remember } from './remember';
+import type { SoilLayer } from './soil-layers';
+
+const ASK_FOR_CEC = 'Ask the lab for CEC (a report without it is half a report).';
+const CITATION = 'Common laboratory practice, written from memory';
+const FREE_LIME_PH = 7.3;
+
+type BaseCation = 'Ca' | 'Mg' | 'K' | 'Na';
+
+/** A base cation in meq/100 g: ppm over its ppm in one meq. Does not apply where the report lacks it. */
+export function baseCation(layers: readonly SoilLayer[], cation: BaseCation): Answer {
+	const ppm = readResult(layers, cation);
+	if (!ppm.applies) return ppm;
+	return figure({
+		label: `${cation} held`,
+		value: ppm.value / PPM_PER_MEQ[cation],
+		unit: 'meq/100 g',
+		formula: `ppm / ${PPM_PER_MEQ[cation]}`,
+		inputs: [ppm],
+		basis: 'measured'
+	});
+}
+
+/**
+ * Cation exchange capacity, meq/100 g (2 to 60 in mineral soils): measured if the report has it, else
+ * Ca + Mg + K + Na + acidity, acidity = 12 x (7.0 - SMP or Sikora buffer pH), or (6.6 - Mehlich buffer pH) / 0.25
+ * (common laboratory practice, from memory).
+ * @returns does not apply without Ca, Mg, K and, below pH 7.0, a buffer pH
+ */
+export function cationExchangeCapacity(layers: readonly SoilLayer[]): Answer {
+	return cecOf(layers, findCec);
+}
+
+/** Half of the rules ask for it, of layers that never change. */
+const cecOf = remember<readonly SoilLayer[], Answer>();
+
+function findCec(layers: readonly SoilLayer[]): Answer {
+	const measured = readResult(layers, 'CEC');
+	if (measured.applies || reports(layers, 'CEC')) return measured;
+	const parts: Figure[] = [];
+	for (const cation of ['Ca', 'Mg', 'K'] as const) {
+		const held = baseCation(layers, cation);
+		if (!held.applies) return notApplicable('CEC', `the report gives no CEC, and ${held.reason}`, ASK_FOR_CEC);
+		parts.push(held);
+	}
+	const sodium = baseCation(layers, 'Na');
+	if (sodium.applies) parts.push(sodium);
+	const acidity = exchangeAcidity(layers);
+	if (!acidity.applies) return notApplicable('CEC', `the report gives no CEC, and ${acidity.reason}`, ASK_FOR_CEC);
+	parts.push(acidity);
+	return figure({
+		label: 'CEC by summation',
+		value: parts.reduce((sum, part) => sum + part.value, 0),
+		unit: 'meq/100 g',
+		formula: sodium.applies ? 'Ca + Mg + K + Na + acidity' : 'Ca + Mg + K + acidity',
+		inputs: parts,
+		basis: 'memory',
+		citation: CITATION,
+		cautions: freeLimeCautions(layers)
+	});
+}
+
+/** The lab's own percentages of CEC, used where it gives them alone. */
+const LAB_SHARE = { Ca: 'satCa', Mg: 'satMg', K: 'satK', Na: 'satNa' } as const;
+
+/** Ca, Mg, K and, where reported, Na as percent of CEC; figures by cation. */
+export function baseSaturation(layers: readonly SoilLayer[], cec: Answer): Shares {
+	const known = sharesOf(layers, () => ({ cec, shares: findShares(layers, cec) }));
+	return known.cec === cec ? known.shares : findShares(layers, cec);
+}
+
+type Shares = Partial<Record<BaseCation, Figure>>;
+
+/** Findings, rates and screens all look at the shares of the same report. */
+const sharesOf = remember<readonly SoilLayer[], { cec: Answer; shares: Shares }>();
+
+function findShares(layers: readonly SoilLayer[], cec: Answer): Shares {
+	if (!cec.applies) return {};
+	const shares: Shares = {};
+	for (const cation of ['Ca', 'Mg', 'K', 'Na'] as const) {
+		const held = baseCation(layers, cation);
+		if (!held.applies) {
+			const own = readResult(layers, LAB_SHARE[cation]);
+			if (own.applies) shares[cation] = own;
+			continue;
+		}
+		shares[cation] = figure({
+			label: `${cation} share of CEC`,
+			value: (held.value / cec.value) * 100,
+			unit: '%',
+			formula: `${cation} / CEC x 100`,
+			inputs: [held, cec],
+			basis: 'measured'
+		});
+	}
+	return shares;
+}
+
+function exchangeAcidity(layers: readonly SoilLayer[]): Answer {
+	const label = 'acidity';
+	const smp = readResult(layers, 'bufferPh', ['smp', 'sikora']);
+	const mehlich = readResult(layers, 'bufferPh', ['mehlich']);
+	const given = { label, unit: 'meq/100 g', basis: 'memory', citation: CITATION } as const;
+	if (smp.applies) {
+		const formula = '12 x (7.0 - buffer pH), none at or above 7.0';
+		return figure({ ...given, value: Math.max(0, 12 * (7 - smp.value)), formula, inputs: [smp] });
+	}
+	if (mehlich.applies) {
+		const formula = `(6.6 - ${methodName('mehlich')} buffer pH) / 0.25, none at or above 6.6`;
+		return figure({ ...given, value: Math.max(0, (6.6 - mehlich.value) / 0.25), formula, inputs: [mehlich] });
+	}
+	const soilPh = readResult(layers, 'pH', ['water']);
+	if (soilPh.applies && soilPh.value >= 7) {
+		return figure({ ...given, value: 0, formula: 'none at or above pH 7.0', inputs: [soilPh], basis: 'practice' });
+	}
+	return notApplicable(label, smp.reason, smp.remedy);
+}
+
+function freeLimeCautions(layers: readonly SoilLayer[]): string[] {
+	const soilPh = readResult(layers, 'pH', ['water']);
+	const carbonate = readResult(layers, 'carbonate');
+	if (soilPh.applies && soilPh.value > FREE_LIME_PH) {
+		return [`Free lime is likely at pH ${formatNumber(soilPh.value, 'pH')}: CEC by summation reads high.`];
+	}
+	return carbonate.applies && carbonate.value > 0 ? ['Free lime is present: CEC by summation reads high.'] : [];
+}
+
+function reports(layers: readonly SoilLayer[], analyte: Analyte): boolean {
+	return layers.some(({ results }) => results.some((result) => result.analyte === analyte));
+}

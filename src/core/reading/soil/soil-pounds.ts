@@ -1,0 +1,75 @@
+import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
+import type { Analyte } from '../../schema-types';
+import { densityText, poundsPerPpmInch } from '../../units/result-units';
+import { analyteName } from '../../ground/analyte-names';
+import { measuredDensity, readInLayer } from './read-result';
+import type { SoilLayer } from './soil-layers';
+
+/** Layers written in cm do not meet an inch depth exactly. */
+export const DEPTH_SLACK_IN = 0.5;
+
+/**
+ * Nitrate-N in the soil from the surface down to a depth, lb/ac: 0.3 x inches x ppm, summed over the layers.
+ * Source: common practice (2,000,000 lb of soil in 6 2/3 in).
+ * @param depthIn inches; a layer that reaches deeper counts only down to this
+ * @returns does not apply where nitrate was not measured without a gap down to the depth
+ */
+export function soilNitrate(layers: readonly SoilLayer[], depthIn: number): Answer {
+	return soilPounds(layers, 'NO3-N', depthIn, 'Take a nitrate sample, 0 to 24 in.');
+}
+
+/** Sulfate-S in the soil down to a depth, lb/ac, in the same way. */
+export function soilSulfate(layers: readonly SoilLayer[], depthIn: number): Answer {
+	return soilPounds(layers, 'SO4-S', depthIn, `Have sulfate-S measured from 0 to ${depthIn} in.`);
+}
+
+function soilPounds(layers: readonly SoilLayer[], analyte: Analyte, depthIn: number, remedy: string): Answer {
+	const { parts, reachedIn } = poundsByLayer(layers, analyte, depthIn);
+	const name = analyteName(analyte);
+	const label = `${name}, 0-${depthIn} in`;
+	if (parts.length === 0) return notApplicable(label, `the report gives no ${name}`, remedy);
+	if (reachedIn < depthIn - DEPTH_SLACK_IN) {
+		const reason = `${name} was measured only to ${+reachedIn.toFixed(1)} in, and this needs it to ${depthIn} in`;
+		return notApplicable(label, reason, remedy);
+	}
+	return sumOfLayers(label, parts, []);
+}
+
+/** A line for each layer, summed. */
+export function sumOfLayers(label: string, parts: Figure[], cautions: string[]): Figure {
+	const value = parts.reduce((sum, part) => sum + part.value, 0);
+	return figure({
+		label,
+		value,
+		unit: 'lb/ac',
+		formula: 'sum of the layers',
+		inputs: parts,
+		basis: 'measured',
+		cautions
+	});
+}
+
+/** Pounds of an analyte in each layer from the surface down without a gap, and how deep that reaches. */
+export function poundsByLayer(layers: readonly SoilLayer[], analyte: Analyte, depthIn: number) {
+	const parts: Figure[] = [];
+	let reachedIn = 0;
+	for (const layer of layers) {
+		const ppm = readInLayer(layer, analyte);
+		if (!ppm.applies || layer.topIn > reachedIn + DEPTH_SLACK_IN) continue;
+		const thicknessIn = Math.min(layer.bottomIn, depthIn) - Math.max(layer.topIn, reachedIn);
+		if (thicknessIn <= 0) continue;
+		reachedIn = Math.min(layer.bottomIn, depthIn);
+		const density = measuredDensity(layer);
+		parts.push(
+			figure({
+				label: `${analyte}, ${layer.depthText}`,
+				value: ppm.value * poundsPerPpmInch(density) * thicknessIn,
+				unit: 'lb/ac',
+				formula: `ppm x 0.3${densityText(density)} x ${+thicknessIn.toFixed(2)} in`,
+				inputs: [ppm],
+				basis: 'measured'
+			})
+		);
+	}
+	return { parts, reachedIn };
+}

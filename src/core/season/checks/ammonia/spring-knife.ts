@@ -1,0 +1,36 @@
+import { addDays, format, parseISO } from 'date-fns';
+import type { Pass, Remedy } from '../../../schema-types';
+import { productOf } from '../../plan/plan-context';
+import type { SeasonCheck } from '../check';
+
+/** Knives so soon before seeding are felt in the seedbed, days: judgement. */
+const FELT_DAYS = 21;
+/** Crops sown shallow in narrow rows, which have one chance of a moist seedbed; common practice. */
+const NARROW: ReadonlySet<string> = new Set(['spring-wheat', 'barley', 'oats', 'canola', 'flax']);
+const INSTEAD: readonly { placement: Pass['placement']; words: string }[] = [
+	{ placement: 'side band', words: 'Side band at seeding' },
+	{ placement: 'mid-row band', words: 'Mid-row band at seeding' }
+];
+
+/** A knife pass shortly before a small-seeded crop dries its seedbed. */
+export const springKnifeCheck: SeasonCheck = (passes, { crop, products, plantingDate }) => {
+	if (!NARROW.has(crop.id)) return [];
+	const felt = format(addDays(parseISO(plantingDate), -FELT_DAYS), 'yyyy-MM-dd');
+	return passes.flatMap((pass) => {
+		if (pass.placement !== 'injected' || pass.date < felt || pass.date >= plantingDate) return [];
+		const { placements } = productOf(pass, products);
+		const remedies: Remedy[] = INSTEAD.filter(({ placement }) => placements.includes(placement)).map(
+			({ placement, words }) => ({ label: words, passes: [{ ...pass, placement, date: plantingDate }] })
+		);
+		return [
+			{
+				rule: 'spring-knife',
+				severity: 'mind' as const,
+				pass: pass.id,
+				text: `Knives on ${pass.date} dry and open a seedbed that has one chance: side band, mid-row band, broadcast or in the crop instead.`,
+				basis: 'practice' as const,
+				remedies
+			}
+		];
+	});
+};

@@ -1,0 +1,33 @@
+import { addYears, format, parseISO } from 'date-fns';
+import { limeApplications } from '../../../rates/lime/lime-applications';
+import { productOf } from '../../plan/plan-context';
+import type { SeasonCheck } from '../check';
+
+/** Lime on the surface of ground that is not worked: little at a time, and again. */
+export const surfaceLimeCheck: SeasonCheck = (passes, { products, liming }) =>
+	passes.flatMap((pass) => {
+		if (pass.unit !== 'short ton/ac' || !productOf(pass, products).lime || liming.placement !== 'surface') return [];
+		const { applications, why } = limeApplications(pass.rate, 'surface');
+		if (applications.length < 2) return [];
+		return [
+			{
+				rule: 'surface-lime',
+				severity: 'mind' as const,
+				pass: pass.id,
+				text: why,
+				basis: 'practice' as const,
+				remedies: [
+					{
+						label: `Spread it over ${applications.length} seasons`,
+						passes: applications.map(({ season, rate }) => ({
+							...pass,
+							id: season === 0 ? pass.id : `${pass.id}-${season + 1}`,
+							rate,
+							label: season === 0 ? pass.label : `${pass.label}, part ${season + 1}`,
+							date: format(addYears(parseISO(pass.date), season), 'yyyy-MM-dd')
+						}))
+					}
+				]
+			}
+		];
+	});

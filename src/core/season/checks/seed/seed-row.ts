@@ -1,0 +1,73 @@
+import { formatNumber } from '../../../units/display';
+import type { Pass, PassCheck, Product, Remedy } from '../../../schema-types';
+import { passNutrient } from '../../plan/pass/pass-nutrients';
+import { productOf, type PlanContext } from '../../plan/plan-context';
+import { poundsPerAcre } from '../../plan/pass/pass-nutrients';
+import { isPhosphate, neverWithSeed, phosphateWithSeed, seedRowLimit } from '../../plan/pass/seed-row-limit';
+import type { SeasonCheck } from '../check';
+
+const SLACK_LB = 1e-6;
+const BESIDE: readonly Pass['placement'][] = ['2x2 band', 'side band', 'broadcast'];
+
+/** What must never lie with the seed, and too much salt beside it. Products of one trip add up. */
+export const seedRowCheck: SeasonCheck = (passes, context) => {
+	const inRow = passes.filter(({ placement }) => placement === 'seed row');
+	return inRow.flatMap((pass) => {
+		const product = productOf(pass, context.products);
+		const never = neverWithSeed(product);
+		if (never) return [complaint(pass, product, `${never} with the seed: none at all.`)];
+		return phosphateScale(pass, product, context) ?? tooMuch(pass, product, inRow, context);
+	});
+};
+
+/** A phosphate with the seed of a crop that stands no salt: not one word, but how much does what. */
+function phosphateScale(pass: Pass, product: Product, context: PlanContext): PassCheck[] | undefined {
+	if (!isPhosphate(product)) return undefined;
+	const pounds = poundsPerAcre(pass, product);
+	const scale = phosphateWithSeed(context, pounds);
+	if (!scale || scale.effect === 'harmless') return scale && [];
+	const text = `${formatNumber(pounds, 'lb/ac')} lb of ${product.name} with the seed of ${context.crop.name.toLowerCase()}: ${scale.words}.`;
+	const lower = {
+		label: `Lower it to ${formatNumber(Math.floor(scale.mostLb), 'lb/ac')} lb of product`,
+		passes: [{ ...pass, rate: (pass.rate * Math.floor(scale.mostLb)) / pounds }]
+	};
+	const severity = scale.effect === 'unsure' ? 'mind' : 'stop';
+	return [{ ...complaint(pass, product, text, [lower]), severity }];
+}
+
+function tooMuch(pass: Pass, product: Product, inRow: readonly Pass[], context: PlanContext): PassCheck[] {
+	const saltIn = (one: Pass, card: Product) => passNutrient(one, card, 'N') + passNutrient(one, card, 'K2O');
+	const own = saltIn(pass, product);
+	const together = inRow
+		.filter(({ date }) => date === pass.date)
+		.reduce((sum, one) => sum + saltIn(one, productOf(one, context.products)), 0);
+	const { lbAc, words } = seedRowLimit(context, pass.openerWidthIn);
+	if (own === 0 || together <= lbAc + SLACK_LB) return [];
+	const text = `${formatNumber(together, 'lb/ac')} lb of N and K2O with the seed; ${words}.`;
+	const room = lbAc - (together - own);
+	const lower: Remedy[] =
+		room > 0
+			? [
+					{
+						label: `Lower it to ${formatNumber(room, 'lb/ac')} lb of N and K2O`,
+						passes: [{ ...pass, rate: (pass.rate * room) / own }]
+					}
+				]
+			: [];
+	return [complaint(pass, product, text, lower)];
+}
+
+function complaint(pass: Pass, { placements }: Product, text: string, first: readonly Remedy[] = []): PassCheck {
+	const elsewhere = BESIDE.filter((placement) => placements.includes(placement)).map((placement) => ({
+		label: `Place it: ${placement}`,
+		passes: [{ ...pass, placement }]
+	}));
+	return {
+		rule: 'seed-row',
+		severity: 'stop',
+		pass: pass.id,
+		text,
+		basis: 'practice',
+		remedies: [...first, ...elsewhere]
+	};
+}

@@ -1,0 +1,58 @@
+import { formatNumber } from '../../../units/display';
+import type { Pass, Remedy } from '../../../schema-types';
+import { passNutrient } from '../../plan/pass/pass-nutrients';
+import { productOf, type PlanContext } from '../../plan/plan-context';
+import { dateOf } from '../../propose/propose-programme';
+import type { SeasonCheck } from '../check';
+
+/** Of the season's nitrogen, so much before planting is all up front: judgement. */
+const MOST_SHARE = 0.85;
+/** Less than this in a season is no risk, lb N/ac: judgement. */
+const LEAST_LB = 60;
+/** Ground that holds little, meq/100 g; common practice. */
+const LIGHT_CEC = 10;
+/** What stays before planting when the rest is moved. */
+const EARLY_SHARE = 1 / 3;
+
+/** All of the nitrogen before planting, on ground that cannot keep it. */
+export const allUpFrontCheck: SeasonCheck = (passes, context) => {
+	const { schedule, products, plantingDate } = context;
+	const why = loseWay(context);
+	const inSeason = schedule?.nitrogen.filter(({ daysFromPlanting }) => daysFromPlanting > 14);
+	if (!why || !schedule || schedule.usualPlanting.yearOffset < 0 || !inSeason?.[0]) return [];
+	const poundsOf = (pass: Pass) => passNutrient(pass, productOf(pass, products), 'N');
+	const sum = (some: readonly Pass[]) => some.reduce((all, pass) => all + poundsOf(pass), 0);
+	const early = passes.filter(({ date }) => date <= plantingDate);
+	if (sum(passes) < LEAST_LB || sum(early) < MOST_SHARE * sum(passes)) return [];
+	const largest = early.reduce((most, pass) => (poundsOf(pass) > poundsOf(most) ? pass : most));
+	const later = { ...largest, date: dateOf(inSeason[0], context) };
+	const { placements } = productOf(largest, products);
+	const after: Pass = {
+		...later,
+		id: `${largest.id}-2`,
+		label: inSeason[0].label,
+		rate: largest.rate * (1 - EARLY_SHARE),
+		placement: placements.includes('top-dress') ? 'top-dress' : 'injected'
+	};
+	const remedy: Remedy = {
+		label: `Keep a third, the rest on ${after.date}`,
+		passes: [{ ...largest, rate: largest.rate * EARLY_SHARE }, after]
+	};
+	return [
+		{
+			rule: 'all-up-front',
+			severity: 'mind',
+			pass: largest.id,
+			text: `${formatNumber(sum(early), 'lb/ac')} of ${formatNumber(sum(passes), 'lb/ac')} lb N go on before the crop needs them, on ${why}: a wet spring takes them.`,
+			basis: 'practice',
+			remedies: placements.includes(after.placement) ? [remedy] : []
+		}
+	];
+};
+
+function loseWay({ sandy, cec, drainage }: PlanContext): string | undefined {
+	if (sandy) return 'sandy ground';
+	if (cec !== undefined && cec < LIGHT_CEC) return `light ground (CEC ${formatNumber(cec, 'meq/100 g')})`;
+	if (drainage === 'poor' || drainage === 'somewhat poor') return `wet ground (drainage ${drainage})`;
+	return undefined;
+}

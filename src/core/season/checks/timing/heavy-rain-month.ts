@@ -1,0 +1,31 @@
+import { formatNumber } from '../../../units/display';
+import { dressingOfPass } from '../../model/dressing-of-pass';
+import { productOf } from '../../plan/plan-context';
+import { shiftDate } from '../../weather/season-weather';
+import type { SeasonCheck } from '../check';
+import { movedTo } from '../moved';
+
+const SEARCH_DAYS = 365;
+
+/** Ammonium or urea in a month that long-term rainfall makes too wet for it. */
+export const heavyRainMonthCheck: SeasonCheck = (passes, { products, station, limits }) => {
+	const rainIn = (date: string) => station.months[Number(date.slice(5, 7)) - 1]!.rainMm;
+	const { heavyMonthMm } = limits.rain;
+	return passes.flatMap((pass) => {
+		const dressing = dressingOfPass(pass, productOf(pass, products), 0);
+		if (!dressing || dressing.ammonium + dressing.urea === 0 || rainIn(pass.date) < heavyMonthMm) return [];
+		const drier = Array.from({ length: SEARCH_DAYS }, (_, at) => shiftDate(pass.date, at + 1)).find(
+			(date) => rainIn(date) < heavyMonthMm
+		);
+		return [
+			{
+				rule: 'heavy-rain-month',
+				severity: 'mind' as const,
+				pass: pass.id,
+				text: `The month of ${pass.date} brings ${formatNumber(rainIn(pass.date), 'mm')} mm of rain in a usual year (heavy from ${heavyMonthMm}): no ammonium or urea then.`,
+				basis: 'practice' as const,
+				remedies: drier ? [movedTo(pass, drier, 'a drier month')] : []
+			}
+		];
+	});
+};

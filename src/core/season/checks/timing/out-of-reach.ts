@@ -1,0 +1,39 @@
+import { formatNumber } from '../../../units/display';
+import { isCorn } from '../../plan/corn';
+import { passNutrient } from '../../plan/pass/pass-nutrients';
+import { daysToReach } from '../../model/reach';
+import { offsetOf } from '../../plan/placement-facts';
+import { productOf } from '../../plan/plan-context';
+import { shiftDate } from '../../weather/season-weather';
+import type { SeasonCheck } from '../check';
+
+const USUAL_ROW_IN = 30;
+const LEAST_LB = 40;
+
+/** Nitrogen between wide rows that corn cannot reach for weeks. */
+export const outOfReachCheck: SeasonCheck = (passes, { crop, products, plantingDate, rowSpacingIn, model }) => {
+	if (!isCorn(crop)) return [];
+	return passes.flatMap((pass) => {
+		const product = productOf(pass, products);
+		if (pass.date < plantingDate || passNutrient(pass, product, 'N') < LEAST_LB) return [];
+		const offset = offsetOf(pass, rowSpacingIn ?? USUAL_ROW_IN);
+		const reached = shiftDate(plantingDate, daysToReach(offset, model));
+		if (pass.date >= reached) return [];
+		return [
+			{
+				rule: 'out-of-reach',
+				severity: 'note' as const,
+				pass: pass.id,
+				text: `${formatNumber(offset, 'in')} in from the row: nitrogen moves 3 to 6 in sideways, and roots get there about ${reached}. Until then the crop lives on what else it has.`,
+				basis: 'practice' as const,
+				remedies: product.placements.includes('row-base stream')
+					? [{ label: 'Stream it at the row base', passes: [withoutOffset({ ...pass, placement: 'row-base stream' })] }]
+					: []
+			}
+		];
+	});
+};
+
+function withoutOffset({ offsetIn: _offset, depthIn: _depth, ...pass }: Parameters<SeasonCheck>[0][number]) {
+	return pass;
+}

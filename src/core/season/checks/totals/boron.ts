@@ -1,0 +1,38 @@
+import { formatNumber } from '../../../units/display';
+import { carried } from '../../propose/propose-programme';
+import { productOf } from '../../plan/plan-context';
+import type { SeasonCheck } from '../check';
+
+/** lb B/ac broadcast that is safe, and for crops that demand it: common practice. Between short and toxic it is narrow. */
+const CEILING_LB = { usual: 1, demanding: 2 } as const;
+const DEMANDING: ReadonlySet<string> = new Set(['alfalfa', 'sunflower']);
+
+/** Too much boron, and boron beside the seed. */
+export const boronCheck: SeasonCheck = (passes, context) => {
+	const withBoron = passes.filter((pass) => (productOf(pass, context.products).analysis.B ?? 0) > 0);
+	const total = carried(passes, 'B', context);
+	const ceiling = DEMANDING.has(context.crop.id) ? CEILING_LB.demanding : CEILING_LB.usual;
+	const share = ceiling / total;
+	return [
+		...(total > ceiling + 1e-9
+			? withBoron.map((pass) => ({
+					rule: 'boron-ceiling',
+					severity: 'stop' as const,
+					pass: pass.id,
+					text: `${formatNumber(total, 'ratio')} lb B/ac is over the ${ceiling} lb that ${context.crop.name.toLowerCase()} stands; boron is narrow between short and toxic.`,
+					basis: 'practice' as const,
+					remedies: [{ label: `Cut it to ${ceiling} lb B/ac`, passes: [{ ...pass, rate: pass.rate * share }] }]
+				}))
+			: []),
+		...withBoron
+			.filter(({ placement }) => placement === '2x2 band')
+			.map((pass) => ({
+				rule: 'boron-by-seed',
+				severity: 'stop' as const,
+				pass: pass.id,
+				text: 'Boron beside the seed burns it.',
+				basis: 'practice' as const,
+				remedies: [{ label: 'Broadcast it', passes: [{ ...pass, placement: 'broadcast' as const }] }]
+			}))
+	];
+};

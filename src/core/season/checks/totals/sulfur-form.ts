@@ -1,0 +1,71 @@
+import { parseISO } from 'date-fns';
+import type { Pass, Product } from '../../../schema-types';
+import { formatNumber } from '../../../units/display';
+import { passNutrient } from '../../plan/pass/pass-nutrients';
+import { productOf, type PlanContext } from '../../plan/plan-context';
+import { harvestYear } from '../../stages/stage-dates';
+import type { SeasonCheck } from '../check';
+
+/** Share of each form that the crop can use this season: common practice (thiosulfate half, elemental must oxidise). */
+const READY = { sulfate: 1, thiosulfate: 0.5, elemental: 0 } as const;
+/** Sulfur under the rate by more than this is short, lb/ac: judgement. */
+const SLACK_LB = 2;
+
+/** Sulfur that is not ready when the crop needs it, or gone before it does. */
+export const sulfurFormCheck: SeasonCheck = (passes, context) => [
+	...elemental(passes, context),
+	...autumnSulfate(passes, context)
+];
+
+const sulfurIn = (pass: Pass, product: Product) => passNutrient(pass, product, 'S');
+
+function elemental(passes: readonly Pass[], context: PlanContext): ReturnType<SeasonCheck> {
+	const wanted = context.chosen.S;
+	const carriers = passes.map((pass) => ({ pass, product: productOf(pass, context.products) }));
+	const ready = carriers.reduce(
+		(sum, { pass, product }) => sum + sulfurIn(pass, product) * READY[product.sulfurForm ?? 'sulfate'],
+		0
+	);
+	const late = carriers.filter(({ product }) => product.sulfurForm === 'elemental');
+	if (wanted === undefined || late.length === 0 || ready >= wanted - SLACK_LB) return [];
+	return late.map(({ pass, product }) => ({
+		rule: 'sulfur-form',
+		severity: 'mind' as const,
+		pass: pass.id,
+		text: `Elemental sulfur has to oxidise first, weeks to months: of the ${formatNumber(wanted, 'lb/ac')} lb S/ac wanted, ${formatNumber(ready, 'lb/ac')} lb are ready this season. Count it for next season.`,
+		basis: 'practice' as const,
+		remedies: [
+			{
+				label: 'Take gypsum instead',
+				passes: [
+					{ ...pass, product: 'gypsum', rate: (sulfurIn(pass, product) / 17) * 100, placement: 'broadcast' as const }
+				]
+			}
+		]
+	}));
+}
+
+/** Sulfate put on from September to December before a crop that grows in spring leaches over winter. */
+function autumnSulfate(
+	passes: readonly Pass[],
+	{ products, crop, plantingDate }: PlanContext
+): ReturnType<SeasonCheck> {
+	if (crop.id === 'alfalfa' || crop.perennial) return [];
+	return passes.flatMap((pass) => {
+		const product = productOf(pass, products);
+		const month = parseISO(pass.date).getMonth();
+		// Lb that are worth a caution: what zinc or copper sulfate carries along is not.
+		if (product.sulfurForm !== 'sulfate' || month < 8 || sulfurIn(pass, product) < SLACK_LB) return [];
+		const spring = `${harvestYear(plantingDate)}-03-20`;
+		return [
+			{
+				rule: 'autumn-sulfate',
+				severity: 'mind' as const,
+				pass: pass.id,
+				text: `${product.name} in autumn: sulfate leaches over winter.`,
+				basis: 'practice' as const,
+				remedies: [{ label: 'Put it on in spring', passes: [{ ...pass, date: spring }] }]
+			}
+		];
+	});
+}

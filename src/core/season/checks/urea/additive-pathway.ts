@@ -1,0 +1,93 @@
+import type { Additive, CropId, Pass, Product } from '../../../schema-types';
+import { productOf, type PlanContext } from '../../plan/plan-context';
+import type { Dressing } from '../../model/dressing';
+import { dressingOfPass } from '../../model/dressing-of-pass';
+import { isOnSurface } from '../../plan/placement-facts';
+import { stageDates, usualTemperatures } from '../../stages/stage-dates';
+import { daysUntilRain } from '../../weather/dry-spell';
+import { knownDays, sourceOfDays } from '../../weather/known-weather';
+import type { SeasonCheck } from '../check';
+
+/** An inhibitor that guards against a loss that is not going to happen. */
+export const additivePathwayCheck: SeasonCheck = (passes, context) =>
+	passes.flatMap((pass) => {
+		const why = mismatch(pass, productOf(pass, context.products), context);
+		if (!why) return [];
+		const { additive, ...without } = pass;
+		const kept = remaining(additive!, why.additive);
+		return [
+			{
+				rule: 'additive-pathway',
+				severity: 'mind' as const,
+				pass: pass.id,
+				text: why.text,
+				basis: 'practice' as const,
+				remedies: [
+					{ label: `Leave the ${why.additive} out`, passes: [kept ? { ...without, additive: kept } : without] }
+				]
+			}
+		];
+	});
+
+/** Today and the two days after. */
+const WASHED_DAYS = 3;
+/** From here uptake is steepest; common practice. */
+const STEEP_UPTAKE: Partial<Record<CropId, string>> = {
+	'corn-grain': 'V9',
+	'corn-silage': 'V9',
+	'winter-wheat': 'jointing (Feekes 6)',
+	'spring-wheat': 'jointing'
+};
+
+type Single = Exclude<Additive, 'both inhibitors'>;
+
+function mismatch(pass: Pass, product: Product, context: PlanContext): { additive: Single; text: string } | undefined {
+	const dressing = dressingOfPass(pass, product, 0);
+	if (!dressing) return undefined;
+	const { urea, coated, ammonium, lies, ureaseInhibitor, nitrificationInhibitor } = dressing;
+	if (ureaseInhibitor && urea + coated === 0) {
+		return { additive: 'urease inhibitor', text: `${product.name} holds no urea: a urease inhibitor guards nothing.` };
+	}
+	if (ureaseInhibitor && (lies === 'mixed in' || lies === 'band')) {
+		return {
+			additive: 'urease inhibitor',
+			text: `${pass.label} lies in the soil, where urea loses next to no ammonia: a urease inhibitor guards nothing.`
+		};
+	}
+	if (nitrificationInhibitor && urea + coated + ammonium === 0) {
+		return {
+			additive: 'nitrification inhibitor',
+			text: `${product.name} is nitrate already: a nitrification inhibitor guards nothing.`
+		};
+	}
+	return needless(pass, dressing, context);
+}
+
+/** A loss that the weather or the crop's own hunger rules out. */
+function needless(
+	pass: Pass,
+	{ ureaseInhibitor, nitrificationInhibitor }: Dressing,
+	{ weather, stages, plantingDate, station, crop }: PlanContext
+): { additive: Single; text: string } | undefined {
+	const days = ureaseInhibitor && isOnSurface(pass) ? knownDays(weather, pass.date, WASHED_DAYS) : undefined;
+	if (days && daysUntilRain(days) !== undefined) {
+		const source = sourceOfDays(weather, pass.date, WASHED_DAYS);
+		return {
+			additive: 'urease inhibitor',
+			text: `Half an inch of rain within ${WASHED_DAYS - 1} days of ${pass.date} ${source} washes the urea in: a urease inhibitor guards nothing.`
+		};
+	}
+	if (!nitrificationInhibitor || !stages || pass.date <= plantingDate) return undefined;
+	const steep = STEEP_UPTAKE[crop.id];
+	const from = stageDates(stages, plantingDate, usualTemperatures(station)).find(({ name }) => name === steep)?.date;
+	if (from === undefined || pass.date < from) return undefined;
+	return {
+		additive: 'nitrification inhibitor',
+		text: `From ${steep} on the crop takes nitrogen as fast as it turns: a nitrification inhibitor is not needed.`
+	};
+}
+
+function remaining(now: Additive, off: Single): Additive | undefined {
+	if (now !== 'both inhibitors') return undefined;
+	return off === 'urease inhibitor' ? 'nitrification inhibitor' : 'urease inhibitor';
+}

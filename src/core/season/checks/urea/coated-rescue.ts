@@ -1,0 +1,42 @@
+import { isCorn } from '../../plan/corn';
+import { productFor, passNutrient } from '../../plan/pass/pass-nutrients';
+import { productOf } from '../../plan/plan-context';
+import { usualCornLeaves } from '../../weather/usual-weather';
+import type { SeasonCheck } from '../check';
+
+/** From here on corn cannot wait; common practice. */
+const RESCUE_LEAVES = 8;
+
+/** Coated nitrogen put on when the crop wants it at once. */
+export const coatedRescueCheck: SeasonCheck = (passes, { crop, products, plantingDate, station }) =>
+	passes.flatMap((pass) => {
+		const product = productOf(pass, products);
+		if (!product.slowRelease || !isCorn(crop) || pass.date <= plantingDate) return [];
+		if (usualCornLeaves(station, plantingDate, pass.date) < RESCUE_LEAVES) return [];
+		const urea = products.find(({ id }) => id === 'urea');
+		const pounds = passNutrient(pass, product, 'N');
+		return [
+			{
+				rule: 'coated-rescue',
+				severity: 'stop' as const,
+				pass: pass.id,
+				text: `${product.name} gives its nitrogen over weeks; on ${pass.date} corn wants it at once.`,
+				basis: 'practice' as const,
+				remedies: urea
+					? [
+							{
+								label: `Take ${urea.name} with a urease inhibitor`,
+								passes: [
+									{
+										...pass,
+										product: urea.id,
+										rate: productFor(pounds, urea, 'N'),
+										additive: 'urease inhibitor' as const
+									}
+								]
+							}
+						]
+					: []
+			}
+		];
+	});

@@ -1,0 +1,157 @@
+import { alternativesTo } from '../propose/alternatives';
+import type { PriceOf } from '../plan/pass/pass-cost';
+import { compareProgrammes, type ComparedProgramme } from '../propose/compare-programmes';
+import { capacityOn, modelledCapacityCheck } from '../checks/ground/modelled-capacity';
+import { gravestFirst } from '../../figure/gravest-first';
+import { checkSeason } from '../checks/check-season';
+import type { PlanContext } from '../plan/plan-context';
+import { runSeason, seasonDates, type RunAnswer, type SeasonKnowledge } from '../model/run-season';
+import { stageDates, usualTemperatures, type StageDate } from '../stages/stage-dates';
+import { passesInSeason } from '../plan/season-span';
+import { tripOf } from '../plan/trips';
+import { generateWeather, type YearKind } from '../weather/generate-weather';
+import { shiftDate, withKnown } from '../weather/season-weather';
+import type { Pass, PassCheck, SeasonRequest, Station, WeatherDay } from '../../schema-types';
+import { axisOver, type TimeAxis } from './season-axis';
+
+/** What the board stands on; nothing of it changes while a pass is moved. */
+export interface BoardGround {
+	context: PlanContext;
+	/** Soil, crop and units of the season; its passes are those that are kept. */
+	request: SeasonRequest;
+	knowledge: SeasonKnowledge;
+	kind: YearKind;
+}
+
+/** A day of the year that is shown, with the soil's temperature at 4 in, C. */
+export interface BoardDay extends WeatherDay {
+	soilC: number;
+}
+
+/** The year that is shown: its days, the stages that the crop reaches in it, and how far both go. */
+export interface BoardYear {
+	axis: TimeAxis;
+	days: BoardDay[];
+	stages: StageDate[];
+	/** Undefined for crops whose uptake is not known. */
+	harvest: string | undefined;
+	/** N that the soil can hold on each day of the axis, lb/ac; undefined where it is not known. */
+	capacity: number[] | undefined;
+}
+
+/** What a plan comes to in the year that is shown. */
+export interface LiveSeason {
+	checks: PassCheck[];
+	/** Undefined for crops whose uptake is not known. */
+	run: RunAnswer | undefined;
+}
+
+/** Days before the axis with which the soil's temperature and water settle in. */
+const RUN_IN_DAYS = 30;
+/** Of so many made-up years the one is shown whose early season is nearest to usual in warmth. */
+const YEARS_TO_CHOOSE = 12;
+const EARLY_SEASON_DAYS = 60;
+/** A run begins so many days before planting, whatever is planned, so that plans can be compared. */
+const SETTLES_DAYS = 21;
+/** Where nothing tells when a crop is done, days from planting. */
+const USUAL_SEASON_DAYS = 150;
+
+/** The year around the kept passes. */
+export function boardYear({ context, request, knowledge, kind }: BoardGround): BoardYear {
+	const { plantingDate, station, stages: known, schedule } = context;
+	const usual = known ? stageDates(known, plantingDate, usualTemperatures(station)) : [];
+	const harvest = schedule?.uptake ? seasonDates(request, knowledge).harvest : undefined;
+	const end = harvest ?? usual.at(-1)?.date ?? shiftDate(plantingDate, USUAL_SEASON_DAYS);
+	// An orchard has no planting in the year, but a spring.
+	const begin = context.crop.perennial ? (usual[0]?.date ?? plantingDate) : plantingDate;
+	const axis = axisOver([begin, end, ...passesInSeason(request.passes, plantingDate).map(({ date }) => date)]);
+	const from = shiftDate(axis.from, -RUN_IN_DAYS);
+	const made = typicalYear(station, from, axis.days + RUN_IN_DAYS + 1, plantingDate, kind);
+	const weather = withKnown(made, [...context.weather.days.values()]);
+	let soilC = (weather[0]!.minC + weather[0]!.maxC) / 2;
+	const days = weather.map((day) => {
+		soilC += context.model.soilTemperature.dailyShare * ((day.minC + day.maxC) / 2 - soilC);
+		return { ...day, soilC };
+	});
+	const byDate = new Map(weather.map((day) => [day.date, day]));
+	const temperatures = (date: string) => byDate.get(date) ?? usualTemperatures(station)(date);
+	const capacity = capacityOn(context);
+	return {
+		axis,
+		days,
+		stages: known ? stageDates(known, plantingDate, temperatures) : [],
+		harvest,
+		capacity: context.holdingLimit.applies
+			? Array.from({ length: axis.days + 1 }, (_, at) => capacity(shiftDate(axis.from, at))!)
+			: undefined
+	};
+}
+
+function typicalYear(station: Station, from: string, days: number, plantingDate: string, kind: YearKind): WeatherDay[] {
+	const usual = usualTemperatures(station);
+	const until = shiftDate(plantingDate, EARLY_SEASON_DAYS);
+	const offBy = (year: readonly WeatherDay[]) => {
+		const early = year.filter(({ date }) => date >= plantingDate && date < until);
+		const mean = ({ minC, maxC }: { minC: number; maxC: number }) => (minC + maxC) / 2;
+		return Math.abs(early.reduce((sum, day) => sum + mean(day) - mean(usual(day.date)), 0));
+	};
+	const years = Array.from({ length: YEARS_TO_CHOOSE }, (_, seed) =>
+		generateWeather(station, from, days, seed + 1, kind)
+	);
+	return years.reduce((best, year) => (offBy(year) < offBy(best) ? year : best));
+}
+
+/** What the rules and the daily model say of a plan. */
+export function liveSeason(
+	{ context, request, knowledge }: BoardGround,
+	{ days, harvest }: BoardYear,
+	passes: Pass[]
+): LiveSeason {
+	const checks = passes.length > 0 ? checkSeason(passes, context) : [];
+	if (harvest === undefined) return { checks, run: undefined };
+	const planned = inYear(request, passes, days, context, knowledge);
+	const run = runSeason({ ...planned, passes }, knowledge);
+	const capacity = passes.length > 0 ? modelledCapacityCheck(run, context) : [];
+	return { checks: gravestFirst([...checks, ...capacity]), run };
+}
+
+/** The plan beside other ways to put on its nitrogen, in the same year; none for crops whose uptake is not known. */
+export function programmesBeside(
+	{ context, request, knowledge }: BoardGround,
+	{ days, harvest }: BoardYear,
+	passes: Pass[],
+	priceOf: PriceOf
+): ComparedProgramme[] {
+	if (harvest === undefined) return [];
+	const alternatives = alternativesTo(passes, context);
+	if (alternatives.length === 1) return [];
+	return compareProgrammes(
+		alternatives,
+		context,
+		inYear(request, passes, days, context, knowledge),
+		knowledge,
+		priceOf
+	);
+}
+
+/** The request in the days that are shown, from some weeks before planting or the first pass with nitrogen. */
+function inYear(
+	request: SeasonRequest,
+	passes: Pass[],
+	days: readonly BoardDay[],
+	{ plantingDate, station }: PlanContext,
+	knowledge: SeasonKnowledge
+): SeasonRequest {
+	const { start } = seasonDates({ ...request, passes }, knowledge);
+	const settled = shiftDate(plantingDate, -SETTLES_DAYS);
+	const from = start < settled ? start : settled;
+	const weather = days.filter(({ date }) => date >= from);
+	return { ...request, station: undefined, known: undefined, weather, latitude: station.latitude };
+}
+
+/** The passes with one of them, and those of its trip, on another day. */
+export function withMoved(passes: readonly Pass[], moved: { pass: Pass; date: string } | undefined): Pass[] {
+	if (!moved) return [...passes];
+	const going = new Set(tripOf(moved.pass, passes).map(({ id }) => id));
+	return passes.map((pass) => (going.has(pass.id) ? { ...pass, date: moved.date } : pass));
+}

@@ -1,0 +1,249 @@
+import { differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns';
+import { InputError } from '../../check/problem';
+import type {
+	Crop,
+	CropStages,
+	Pass,
+	Product,
+	Schedule,
+	SeasonAnswer,
+	SeasonDay,
+	SeasonModel,
+	SeasonRequest,
+	Station
+} from '../../schema-types';
+import { DAY_MS, KG_HA_PER_LB_AC } from '../../units/factors';
+import { dressingOfPass } from './dressing-of-pass';
+import type { SeasonRun } from './season-run';
+import { simulateSeason, type SeasonCrop, type SeasonSoil } from './simulate-season';
+import { passNutrient } from '../plan/pass/pass-nutrients';
+import { usualPlantingDate } from '../propose/propose-programme';
+import { daysToReach } from './reach';
+import { offsetOf } from '../plan/placement-facts';
+import { isInSeason } from '../plan/season-span';
+import { seasonYield } from './relative-yield';
+import { uptakeCurve } from './uptake';
+import { seasonWeather, shiftDate } from '../weather/season-weather';
+
+/** What a season stands on beside the request. */
+export interface SeasonKnowledge {
+	crops: readonly Crop[];
+	products: readonly Product[];
+	schedules: readonly Schedule[];
+	seasonModel: SeasonModel;
+	/** The heat by which crops grow and take up. */
+	stages: readonly CropStages[];
+	stations: readonly Station[];
+}
+
+/** The first day of a run of these requests: some days before the earliest of their passes and plantings. */
+export function startOf(requests: readonly SeasonRequest[], knowledge: SeasonKnowledge): string {
+	return requests
+		.map((request) => seasonDates({ ...request, weather: undefined }, knowledge).start)
+		.reduce((a, b) => (b < a ? b : a));
+}
+
+/** Days before the first pass or planting with which a run begins: water and temperature settle in. */
+const RUN_IN_DAYS = 14;
+/** Where the request gives no rows; common practice. */
+const USUAL_ROW_IN = 30;
+/** What the model takes where the ground was not described; judgement, told in the answer. */
+const ASSUMED = {
+	textureClass: 'silt loam',
+	drainage: 'moderate',
+	organicMatterPercent: 2.5,
+	soilPh: 6.5,
+	nitrateLbAc: 20,
+	ammoniumLbAc: 10
+} as const;
+/** How nitrate and ammonium lie in the three layers at the start where only a sum is known; judgement. */
+const NITRATE_BY_LAYER = [0.5, 0.3, 0.2] as const;
+const AMMONIUM_BY_LAYER = [0.6, 0.25, 0.15] as const;
+
+/** A season without what the rules say of it. */
+export type RunAnswer = Omit<SeasonAnswer, 'checks' | 'stages'>;
+
+/**
+ * A season by the daily model: each day, the balance at harvest, and what was assumed.
+ * @param request checked by schemas/season-request.schema.json
+ * @throws InputError for what no schema sees: a product, crop or station that is not known, weather with a gap
+ */
+export function runSeason(request: SeasonRequest, knowledge: SeasonKnowledge): RunAnswer {
+	const plan = planOf(request, knowledge);
+	const { start, days, weather, soil, crop, assumed } = plan;
+	const dressings = plan.passes.flatMap(
+		({ pass, product, day }) => dressingOfPass(pass, product, day, reachedOn(pass, day, crop, request, knowledge)) ?? []
+	);
+	const series = {
+		minC: weather.map(({ minC }) => minC),
+		maxC: weather.map(({ maxC }) => maxC),
+		rainMm: weather.map(({ rainMm }) => rainMm),
+		firstDayOfYear: getDayOfYear(parseISO(start)),
+		latitude: plan.latitude
+	};
+	const run = simulateSeason(series, days, soil, crop, dressings, knowledge.seasonModel);
+	const unit = request.units === 'metric' ? 'kg/ha' : 'lb/ac';
+	const inUnit = (kilograms: number) => (unit === 'kg/ha' ? kilograms : kilograms / KG_HA_PER_LB_AC);
+	const last = Math.min(days - 1, crop.harvested);
+	const at = (values: ArrayLike<number>) => inUnit(values[last]!);
+	const initial = [...soil.nitrate, ...soil.ammonium].reduce((all, part) => all + part, 0);
+	return {
+		unit,
+		days: Array.from({ length: days }, (_, day) => dayOf(run, weather[day]!.date, day, inUnit)),
+		balance: {
+			atStart: inUnit(initial),
+			applied: at(run.applied),
+			mineralised: at(run.mineralised),
+			takenUp: at(run.takenUp),
+			volatilised: at(run.volatilised),
+			denitrified: at(run.denitrified),
+			leached: at(run.leached),
+			tiedUp: at(run.tiedUp),
+			leftInGround: at(run.inGround),
+			wanted: at(run.wanted),
+			shortDays: run.shortDays,
+			yieldShare: seasonYield(run, last, knowledge.seasonModel)
+		},
+		assumed
+	};
+}
+
+/**
+ * The days that a season's run spans, with the planting in it.
+ * @throws InputError for a crop or a product that is not known
+ */
+export function seasonDates(
+	request: SeasonRequest,
+	knowledge: SeasonKnowledge
+): { start: string; planting: string; harvest: string } {
+	const { schedule, uptake } = scheduleOf(request, knowledge);
+	const planting = request.crop.plantingDate ?? plantingOf(request, schedule);
+	const first = carrying(request, knowledge, planting)
+		.map(({ pass }) => pass.date)
+		.reduce((a, b) => (b < a ? b : a), planting);
+	return {
+		start: request.weather?.[0]?.date ?? shiftDate(first, -RUN_IN_DAYS),
+		planting,
+		harvest: shiftDate(planting, uptake.harvestDays)
+	};
+}
+
+function scheduleOf({ crop: asked }: SeasonRequest, knowledge: SeasonKnowledge) {
+	const schedule = knowledge.schedules.find(({ crop }) => crop === asked.id);
+	const { uptake } = schedule ?? {};
+	const heat = knowledge.stages.find(({ crop }) => crop === asked.id)?.heat;
+	if (!knowledge.crops.some(({ id }) => id === asked.id) || !schedule || !uptake || !heat) {
+		const known = knowledge.schedules.filter((one) => one.uptake).map(({ crop }) => crop);
+		const message = `no uptake of nitrogen is known for "${asked.id}"; known: ${known.join(', ')}`;
+		throw new InputError([{ path: '/crop/id', message }]);
+	}
+	return { schedule, uptake, heat };
+}
+
+/** The passes of the season that bring nitrogen. */
+function carrying({ passes }: SeasonRequest, knowledge: SeasonKnowledge, planting: string) {
+	return passes
+		.map((pass, index) => ({ pass, product: productOf(pass.product, knowledge, index) }))
+		.filter(({ pass, product }) => isInSeason(pass.date, planting) && passNutrient(pass, product, 'N') > 0);
+}
+
+function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
+	const { crop: asked, soil: facts } = request;
+	const { uptake, heat } = scheduleOf(request, knowledge);
+	const { start, planting, harvest } = seasonDates(request, knowledge);
+	const planted = differenceInCalendarDays(parseISO(planting), parseISO(start));
+	const harvested = differenceInCalendarDays(parseISO(harvest), parseISO(start));
+	const { weather, latitude } = seasonWeather(request, knowledge.stations, start, harvested + 1);
+	const assumed: string[] = [];
+	const taken = <K extends keyof typeof ASSUMED>(key: K, name: string) => {
+		const given = facts[key];
+		if (given === undefined) assumed.push(`${name}: ${ASSUMED[key]}`);
+		return (given ?? ASSUMED[key]) as NonNullable<SeasonRequest['soil'][K]>;
+	};
+	const { seasonModel } = knowledge;
+	const spread = (pounds: number, shares: readonly [number, number, number]) =>
+		shares.map((share) => share * pounds * KG_HA_PER_LB_AC) as [number, number, number];
+	const soil: SeasonSoil = {
+		held: seasonModel.soilWater.percentByVolume[taken('textureClass', 'texture')],
+		drainsPerDay: seasonModel.drainage.mmPerDay[taken('drainage', 'drainage')],
+		organicMatterPercent: taken('organicMatterPercent', 'organic matter, %'),
+		soilPh: taken('soilPh', 'pH in water'),
+		residue: facts.residue ?? false,
+		nitrate: spread(taken('nitrateLbAc', 'nitrate-N at the start, lb/ac'), NITRATE_BY_LAYER),
+		ammonium: spread(taken('ammoniumLbAc', 'ammonium-N at the start, lb/ac'), AMMONIUM_BY_LAYER),
+		coverKilledOn:
+			facts.coverKilledOn === undefined
+				? undefined
+				: differenceInCalendarDays(parseISO(facts.coverKilledOn), parseISO(start))
+	};
+	const dayOf = (date: string) =>
+		Math.min(weather.length - 1, Math.max(0, (Date.parse(date) - Date.parse(start)) / DAY_MS));
+	const wanted = uptakeCurve(uptake, heat, asked.yieldGoal, planting, (date) => weather[dayOf(date)]!);
+	const crop: SeasonCrop = {
+		planted,
+		harvested,
+		wantedBy: (day) => wanted(weather[day]!.date) * KG_HA_PER_LB_AC
+	};
+	const dated = carrying(request, knowledge, planting).map((one) => ({
+		...one,
+		day: differenceInCalendarDays(parseISO(one.pass.date), parseISO(start))
+	}));
+	const unformed = dated.filter(({ product }) => !product.nitrogenForms).map(({ product }) => product.name);
+	if (unformed.length > 0)
+		assumed.push(`left out, because its forms of nitrogen are not known: ${unformed.join(', ')}`);
+	return {
+		start,
+		days: Math.min(weather.length, harvested + 1),
+		weather,
+		latitude,
+		soil,
+		crop,
+		passes: dated,
+		assumed
+	};
+}
+
+/** The day from which roots reach what was put between the rows of a standing crop. */
+function reachedOn(
+	pass: Pass,
+	day: number,
+	{ planted }: SeasonCrop,
+	{ crop }: SeasonRequest,
+	{ seasonModel }: SeasonKnowledge
+): number | undefined {
+	// Before planting nobody knows where the rows will be.
+	if (day < planted && pass.offsetIn === undefined) return undefined;
+	const days = daysToReach(offsetOf(pass, crop.rowSpacingIn ?? USUAL_ROW_IN), seasonModel);
+	return days === 0 ? undefined : planted + days;
+}
+
+function plantingOf({ crop, passes, weather }: SeasonRequest, schedule: Schedule): string {
+	const year = crop.year ?? Number((weather?.at(-1)?.date ?? passes.at(-1)?.date ?? '').slice(0, 4));
+	if (year > 0) return usualPlantingDate(schedule, year);
+	throw new InputError([{ path: '/crop/plantingDate', message: 'must be given where there is neither year nor pass' }]);
+}
+
+function productOf(id: string, { products }: SeasonKnowledge, index: number): Product {
+	const found = products.find((product) => product.id === id);
+	if (found) return found;
+	throw new InputError([{ path: `/passes/${index}/product`, message: `"${id}" is not in the catalogue` }]);
+}
+
+function dayOf(run: SeasonRun, date: string, day: number, inUnit: (kilograms: number) => number): SeasonDay {
+	const at = (values: ArrayLike<number>) => inUnit(values[day]!);
+	return {
+		date,
+		soilC: run.soilC[day]!,
+		waterMm: run.waterMm[day]!,
+		saturated: run.saturated[day] === 1,
+		nitrate: at(run.nitrate),
+		inGround: at(run.inGround),
+		wanted: at(run.wanted),
+		takenUp: at(run.takenUp),
+		volatilised: at(run.volatilised),
+		denitrified: at(run.denitrified),
+		leached: at(run.leached),
+		mineralised: at(run.mineralised),
+		applied: at(run.applied)
+	};
+}

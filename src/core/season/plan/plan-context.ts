@@ -1,0 +1,83 @@
+import type { Answer } from '../../figure/figure';
+import type { HoldingAllowances } from '../../reading/holding-room';
+import type { PlacedParameters } from '../../rates/nitrogen/placed-factor';
+import type {
+	AdviseRequest,
+	Crop,
+	CropStages,
+	HouseRules,
+	Pass,
+	Product,
+	RateNutrient,
+	Schedule,
+	ScheduleExtras,
+	ScheduleStep,
+	SeasonLimits,
+	SeasonModel,
+	Setback,
+	Station
+} from '../../schema-types';
+import type { KnownWeather } from '../weather/known-weather';
+
+/** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
+export type ChosenRates = Partial<Record<RateNutrient, number>>;
+
+/** All that the season's rules look at. */
+export interface PlanContext {
+	crop: Crop;
+	chosen: ChosenRates;
+	/** What the ground can hold at one time, lb N/ac. */
+	holdingLimit: Answer;
+	/** The limit less what is in the ground, lb N/ac. */
+	holdingRoom: Answer;
+	/** What makes more room in season. */
+	allowances: HoldingAllowances;
+	/** In the crop's unit. */
+	yieldGoal: number;
+	/** Passes that were applied already: a proposal plans only what is left. */
+	applied: readonly Pass[];
+	/** Day of a test in the standing crop that the nitrogen stands on: what is proposed comes after it. */
+	notBefore: string | undefined;
+	/** Nitrogen of the tillering dressing by a count in the crop, lb/ac. */
+	tilleringN: number | undefined;
+	/** Day of that count; undefined where it was not dated, or there is none. */
+	tillersCountedOn: string | undefined;
+	/** Manure of earlier years is in the book: its sulfur comes too late in a cold spring. */
+	manured: boolean;
+	schedule: Schedule | undefined;
+	/** Where nutrients go that the crop's own schedule does not name. */
+	extras: ScheduleExtras;
+	/** Phosphate beside the seed as part of the total, lb/ac; undefined where none is wanted. */
+	starter: { step: ScheduleStep; p2o5: number } | undefined;
+	liming: { product: string; placement: 'incorporated' | 'surface' };
+	products: readonly Product[];
+	/** YYYY-MM-DD */
+	plantingDate: string;
+	/** meq/100 g; undefined where the report gives none. */
+	cec: number | undefined;
+	sandy: boolean;
+	drainage: AdviseRequest['field']['drainage'] | undefined;
+	slopePercent: number | undefined;
+	/** In water; undefined where the report gives none. */
+	soilPh: number | undefined;
+	/** Undefined where the adviser gave none. */
+	rowSpacingIn: number | undefined;
+	/** The factor for placed nitrogen that the chosen nitrogen stands on; undefined where it stands on another guide. */
+	placed: { title: string; parameters: PlacedParameters } | undefined;
+	limits: SeasonLimits;
+	model: SeasonModel;
+	/** Undefined where none are known of the crop. */
+	stages: CropStages | undefined;
+	weather: KnownWeather;
+	houseRules: HouseRules;
+	setbacks: readonly Setback[];
+	/** Whose normals stand for the usual weather. */
+	station: Station;
+}
+
+/** The product of a pass. The stores admit none that the catalogue lacks. */
+export function productOf({ product }: Pick<Pass, 'product'>, products: readonly Product[]): Product {
+	const found = products.find(({ id }) => id === product);
+	if (!found) throw new RangeError(`no product "${product}" in the catalogue`);
+	return found;
+}

@@ -1,0 +1,46 @@
+import type { Nutrient, Pass } from '../../schema-types';
+import { isBefore, type BookedPass } from './nitrogen-programme';
+import { passNutrient } from '../plan/pass/pass-nutrients';
+import { productOf, type PlanContext } from '../plan/plan-context';
+import { proposeProgramme } from './propose-programme';
+
+/** What a test in the standing crop changes in a plan. */
+export interface ProgrammeChange {
+	/** Ids of the passes that go. */
+	removed: string[];
+	added: Pass[];
+	notes: string[];
+}
+
+/**
+ * The nitrogen passes of a plan after a test in the standing crop, by the rates now chosen. What was applied or is
+ * dated before the test stands, and so do passes without nitrogen.
+ * @param context of the rates as they are after the test
+ * @param testedOn YYYY-MM-DD
+ * @param why stands before the reason of each new pass
+ */
+export function programmeAfter(
+	context: PlanContext,
+	passes: readonly BookedPass[],
+	testedOn: string,
+	why: string
+): ProgrammeChange {
+	const changes = ({ plan }: BookedPass) => passNutrient(plan, productOf(plan, context.products), 'N') > 0;
+	const open = passes.filter((booked) => booked.doneOn === null && !isBefore(booked, testedOn));
+	const removed = open.filter(changes);
+	const applied = passes.filter((booked) => !removed.includes(booked)).map(({ plan }) => plan);
+	// Only what the removed passes carried is placed again; a nutrient that was never planned stays unplanned.
+	const carried = (nutrient: Nutrient) =>
+		removed.some(({ plan }) => passNutrient(plan, productOf(plan, context.products), nutrient) > 0);
+	const chosen = Object.fromEntries(
+		Object.entries(context.chosen).filter(([nutrient]) => nutrient === 'N' || carried(nutrient as Nutrient))
+	);
+	const { passes: added, notes } = proposeProgramme({ ...context, chosen, applied, notBefore: testedOn });
+	return {
+		removed: removed.map(({ plan }) => plan.id),
+		added: added
+			.filter(({ date }) => date >= testedOn)
+			.map((pass) => ({ ...pass, reason: `${why} ${pass.reason}`.trim() })),
+		notes
+	};
+}

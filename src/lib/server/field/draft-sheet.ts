@@ -1,0 +1,50 @@
+import { buildSheet } from '../../../core/sheet/build-sheet';
+import { readResult } from '../../../core/reading/soil/read-result';
+import type { Analyte, Prescription, SheetContent } from '../../../core/schema-types';
+import type { Advice, FieldYear } from './field-year';
+import { currentLibrary } from '../current-library';
+import type { Settings } from '../stores/settings';
+import { today } from '../today';
+
+const SHOWN_ANALYTES: readonly Analyte[] = ['pH', 'bufferPh', 'P', 'K', 'OM'];
+
+/** The sheet of a field-year as it would be issued today. */
+export function draftSheet(
+	{ field, year, sample }: FieldYear,
+	advice: Advice,
+	{ units, preparedBy, loads }: Settings,
+	prescriptions: ReadonlyMap<string, Prescription>
+): SheetContent {
+	const { packs, products, cautions } = currentLibrary();
+	const { cec } = advice.answer.derived.worksheets;
+	const values = [...SHOWN_ANALYTES.map((analyte) => readResult(advice.site.layers, analyte)), cec!];
+	const used = new Set(advice.choices.map(({ method }) => method?.split('/')[0]));
+	const source = [
+		sample!.report.date && `sampled ${sample!.report.date}`,
+		sample!.lab,
+		sample!.labNumber && `no. ${sample!.labNumber}`
+	];
+	return buildSheet({
+		preparedBy,
+		issuedOn: today(),
+		grower: field.grower,
+		field: { name: field.name, ...(field.area_ac === null ? {} : { areaAcres: field.area_ac }) },
+		year,
+		crop: advice.crop,
+		plantingDate: advice.context.plantingDate,
+		previousCrop: advice.goal.previous_crop ?? undefined,
+		soilSource: source.filter(Boolean).join(', '),
+		soilValues: values.filter((value) => value.applies),
+		chosen: advice.chosen,
+		passes: advice.passes.map(({ plan }) => plan),
+		passCosts: advice.costs,
+		findings: advice.answer.findings,
+		checks: [...advice.checks()],
+		packs: packs.packs.filter(({ id }) => used.has(id)),
+		request: { ...advice.request, units },
+		products,
+		cautionList: cautions,
+		loads,
+		prescriptions
+	});
+}

@@ -1,0 +1,178 @@
+import type { Database } from 'better-sqlite3';
+import type { Choice } from '../../../core/rates/choose';
+import { settledNitrogen } from '../../../core/rates/settled-nitrogen';
+import { speaksFor } from '../../../core/rates/nitrogen/own-curves';
+import { nitrogenProgramme } from '../../../core/season/propose/nitrogen-programme';
+import { usualPlantingDate } from '../../../core/season/propose/propose-programme';
+import { laterNitrogen } from '../../../core/supply/manure/manure-product';
+import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
+import type { AdviseRequest, InSeason, NitrogenTerms, Pass, Product, ResponseCurve } from '../../../core/schema-types';
+import type { UnitSystem } from '../../../core/units/rate-units';
+import type { Library } from '../knowledge';
+import { listCropTests, testsInUse } from '../stores/crop-tests';
+import { findField, listSamples, type FieldRow, type SampleRecord } from '../stores/fields';
+import {
+	findFieldYear,
+	listChoices,
+	listEarlierPasses,
+	listPasses,
+	type FieldYearRow,
+	type PassRecord
+} from '../stores/field-years';
+import { pricesOn, type PriceList } from '../stores/prices';
+
+/** What the book holds of a field in a year, as the rates need it. */
+export interface Records {
+	field: FieldRow;
+	goal: FieldYearRow;
+	samples: readonly SampleRecord[];
+	prices: PriceList;
+	choices: readonly Choice[];
+	passes: readonly PassRecord[];
+	tests: InSeason;
+	/** The library of response curves. */
+	curves: readonly ResponseCurve[];
+	/** Passes of the two years before: manure among them still gives. */
+	earlier: readonly { plan: Pass; yearsAgo: number }[];
+}
+
+/**
+ * The request behind a field's rates; undefined while its goal or sample is missing.
+ * @param curves the library, read once for many fields
+ */
+export function requestFor(
+	db: Database,
+	library: Library,
+	fieldId: string,
+	year: number,
+	today: string,
+	curves: readonly ResponseCurve[]
+): AdviseRequest | undefined {
+	const field = findField(db, fieldId);
+	const goal = findFieldYear(db, fieldId, year);
+	const samples = listSamples(db, fieldId);
+	if (!field || !goal || samples.length === 0) return undefined;
+	return fieldRequest(library, recordsOf(db, field, goal, samples, pricesOn(db, today), curves), today);
+}
+
+/** The rest of the records of a field-year. */
+export function recordsOf(
+	db: Database,
+	field: FieldRow,
+	goal: FieldYearRow,
+	samples: readonly SampleRecord[],
+	prices: PriceList,
+	curves: readonly ResponseCurve[]
+): Records {
+	const choices = listChoices(db, goal.id);
+	const passes = listPasses(db, goal.id);
+	const tests = testsInUse(listCropTests(db, goal.id));
+	const earlier = listEarlierPasses(db, field.id, goal.year);
+	return { field, goal, samples, prices, choices, passes, tests, curves, earlier };
+}
+
+/** The request that the command line and the API would take for this field, with the nitrogen settled on. */
+export function fieldRequest(library: Library, records: Records, today: string): AdviseRequest {
+	const base = requestOf(records, library.products, today);
+	const curves = records.curves
+		.filter((curve) => speaksFor(curve, base.crop, base.field))
+		// The plots behind a curve do not move its rate.
+		.map((curve) => ({ ...curve, observations: undefined }))
+		.map(withoutUndefined);
+	const choice = records.choices.find(({ nutrient }) => nutrient === 'N');
+	const programme = nitrogenProgramme(records.passes, library.products, plantingDateOf(records.goal, library));
+	const request = {
+		...base,
+		...(curves.length > 0 ? { responseCurves: curves } : {}),
+		...(programme.length > 0 ? { programme } : {})
+	};
+	const nitrogenRate = choice && settledNitrogen(choice, request, library, today);
+	return nitrogenRate === undefined ? request : { ...request, nitrogenRate };
+}
+
+/** The day of the test that a choice of nitrogen stands on; undefined where it stands on none. */
+export function testedOn({ method }: Choice, tests: InSeason, { packs }: Library): string | undefined {
+	const kind = packs.rules.find((rule) => rule.method === method)?.kind;
+	return kind?.covers === 'from now on' && kind.test ? tests[kind.test]?.date : undefined;
+}
+
+/** The planting date set, else the usual one of the crop. */
+export function plantingDateOf({ crop, year, planting_date }: FieldYearRow, { schedules }: Library): string {
+	const schedule = schedules.find((candidate) => candidate.crop === crop);
+	return planting_date ?? (schedule ? usualPlantingDate(schedule, year) : `${year}-05-01`);
+}
+
+function requestOf(
+	{ field, goal, samples: [sample, ...olderSamples], prices, tests, earlier }: Records,
+	products: readonly Product[],
+	today: string
+): AdviseRequest {
+	const price = (item: string) => prices.get(item);
+	// Every approach is worked out in the lime that is bought: its tons are those of the plan, the price and the order.
+	const lime = products.find(({ id }) => id === (goal.liming_product ?? REFERENCE_LIME));
+	return withoutUndefined({
+		units: 'us' as UnitSystem,
+		field: withoutUndefined({
+			areaAcres: field.area_ac ?? undefined,
+			textureClass: field.texture as AdviseRequest['field']['textureClass'] | undefined,
+			slopePercent: field.slope_percent ?? undefined,
+			drainage: field.drainage as AdviseRequest['field']['drainage'] | undefined,
+			irrigated: field.irrigated === 1,
+			tenure: field.tenure ?? undefined
+		}),
+		sample: sample!.report,
+		earlierSamples: olderSamples.map(({ report }) => report),
+		crop: withoutUndefined({
+			id: goal.crop,
+			yieldGoal: goal.yield_goal,
+			previousCrop: goal.previous_crop ?? undefined,
+			rowSpacingIn: goal.row_spacing_in ?? undefined,
+			residueRemovedPercent: goal.residue_removed_percent ?? undefined
+		}),
+		prices: withoutUndefined({
+			grain: price(`grain:${goal.crop}`),
+			nitrogen: price('nutrient:N'),
+			P2O5: price('nutrient:P2O5'),
+			K2O: price('nutrient:K2O'),
+			S: price('nutrient:S'),
+			...Object.fromEntries(MINOR.map((nutrient) => [nutrient, price(`nutrient:${nutrient}`)])),
+			lime: price(`product:${lime?.id ?? REFERENCE_LIME}`)
+		}),
+		targetPh: goal.target_ph ?? undefined,
+		targetPhScale: goal.target_ph_scale ?? undefined,
+		limeDepthIn: goal.lime_depth_in ?? undefined,
+		limePlacement: goal.lime_placement ?? undefined,
+		limingMaterial: lime?.lime,
+		nextCrop:
+			goal.next_crop && goal.next_yield_goal ? { id: goal.next_crop, yieldGoal: goal.next_yield_goal } : undefined,
+		nitrogen: termsWithManure(goal, earlier, products),
+		inSeason: Object.keys(tests).length > 0 ? tests : undefined,
+		asOf: today
+	});
+}
+
+/**
+ * The terms of nitrogen, with what manure of earlier years still gives by this book; what the adviser typed in stands.
+ * @returns undefined where there is neither
+ */
+function termsWithManure(
+	{ nitrogen }: FieldYearRow,
+	earlier: Records['earlier'],
+	products: readonly Product[]
+): NitrogenTerms | undefined {
+	const typed = nitrogen === null ? undefined : (JSON.parse(nitrogen) as NitrogenTerms);
+	const earlierManureN = earlier.reduce((sum, { plan, yearsAgo }) => {
+		const product = products.find(({ id }) => id === plan.product);
+		return product?.manure ? sum + laterNitrogen(poundsPerAcre(plan, product), product, yearsAgo) : sum;
+	}, 0);
+	return earlierManureN === 0 || typed?.earlierManureN !== undefined ? typed : { ...typed, earlierManureN };
+}
+
+/** The lime that is bought where the adviser names none. */
+export const REFERENCE_LIME = 'aglime';
+const MINOR = ['Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
+
+/** Rows hold null, requests leave a key out. */
+function withoutUndefined<T extends object>(value: T): T {
+	return Object.fromEntries(Object.entries(value).filter(([, part]) => part !== undefined && part !== null)) as T;
+}

@@ -1,0 +1,185 @@
+import { error } from '@sveltejs/kit';
+import type { Database } from 'better-sqlite3';
+import { valueIfKnown, type Answer } from '../../../core/figure/figure';
+import { advise, RATE_NUTRIENTS, siteOf } from '../../../core/rates/advise';
+import { chosenRate, type Choice, type Chosen } from '../../../core/rates/choose';
+import { readHoldingRoom } from '../../../core/reading/holding-room';
+import type { PlacedParameters } from '../../../core/rates/nitrogen/placed-factor';
+import { readSoilPh } from '../../../core/reading/soil/ph-scale';
+import { knownWeather } from '../../../core/season/weather/known-weather';
+import { DAY_MS } from '../../../core/units/factors';
+import { isSandy } from '../../../core/season/plan/sandy';
+import { isBefore } from '../../../core/season/propose/nitrogen-programme';
+import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
+import { productOf, type PlanContext } from '../../../core/season/plan/plan-context';
+import { seasonDebt } from '../../../core/season/plan/season-debt';
+import { seasonTotals } from '../../../core/season/plan/season-totals';
+import type { Site } from '../../../core/reading/site';
+import type {
+	AdviseAnswer,
+	AdviseRequest,
+	Crop,
+	InSeason,
+	PassCheck,
+	Setback,
+	WeatherDay
+} from '../../../core/schema-types';
+import { planChecks } from './plan-checks';
+import { fieldRequest, plantingDateOf, recordsOf, REFERENCE_LIME, testedOn, type Records } from './field-request';
+import type { Library } from '../knowledge';
+import { findField, listSamples, type FieldRow, type SampleRecord } from '../stores/fields';
+import { findFieldYear, type FieldYearRow, type PassRecord } from '../stores/field-years';
+import { pricesOn, type PriceList } from '../stores/prices';
+import { listCurves } from '../stores/response-curves';
+
+/** A field in a year with all that follows from it. Nothing here is stored but what the adviser decided. */
+export interface FieldYear {
+	field: FieldRow;
+	year: number;
+	samples: SampleRecord[];
+	/** The sample in use: the newest. */
+	sample: SampleRecord | undefined;
+	goal: FieldYearRow | undefined;
+	prices: PriceList;
+	/** Undefined while the goal or the sample is missing. */
+	advice: Advice | undefined;
+}
+
+export interface Advice {
+	goal: FieldYearRow;
+	crop: Crop;
+	site: Site;
+	request: AdviseRequest;
+	/** In US units, as chosen and computed with. */
+	answer: AdviseAnswer;
+	choices: Choice[];
+	chosen: Chosen[];
+	/** Choices whose method no longer gives a rate. */
+	lapsed: Choice[];
+	context: PlanContext;
+	/** The tests in the standing crop that are in use. */
+	tests: InSeason;
+	passes: readonly PassRecord[];
+	costs: Map<string, Answer>;
+	cost: Answer;
+	/** Lime that undoes the acid of the passes, lb CaCO3/ac. */
+	debt: Answer;
+	totals: ReturnType<typeof seasonTotals>;
+	/** What rules and daily model have against the passes, as the board shows it in a normal year; worked out when first asked. */
+	checks: () => readonly PassCheck[];
+}
+
+/** Loads a field-year and derives everything from it; a field that does not exist is a 404. */
+export function loadFieldYear(db: Database, library: Library, fieldId: string, year: number, today: string): FieldYear {
+	const field = findField(db, fieldId);
+	if (!field) error(404, 'There is no such field in this book.');
+	const samples = listSamples(db, fieldId);
+	const sample = samples[0];
+	const goal = findFieldYear(db, fieldId, year);
+	const prices = pricesOn(db, today);
+	const base = { field, year, samples, sample, goal, prices };
+	if (!goal || !sample) return { ...base, advice: undefined };
+	return { ...base, advice: adviceFrom(library, recordsOf(db, field, goal, samples, prices, listCurves(db)), today) };
+}
+
+/** All that follows from a field-year's records. */
+export function adviceFrom(library: Library, records: Records, today: string): Advice {
+	const { goal, prices, passes, tests } = records;
+	const order: readonly string[] = RATE_NUTRIENTS;
+	const choices = [...records.choices].sort((a, b) => order.indexOf(a.nutrient) - order.indexOf(b.nutrient));
+	const request = fieldRequest(library, records, today);
+	const answer = advise(request, library, today);
+	const site = siteOf(request, library.crops, today);
+	const settled = choices.map((choice) => chosenRate(choice, answer.rates));
+	const chosen = settled.filter((one) => one !== undefined);
+	const context = planContext(library, records, site, answer, chosen, today);
+	const plans = passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan));
+	const costs = new Map(
+		plans.map((pass) => [pass.id, passCost(pass, productOf(pass, library.products), (item) => prices.get(item))])
+	);
+	let checks: readonly PassCheck[] | undefined;
+	return {
+		goal,
+		crop: site.crop,
+		site,
+		request,
+		answer,
+		choices,
+		chosen,
+		lapsed: choices.filter((_, index) => settled[index] === undefined),
+		tests,
+		context,
+		passes,
+		costs,
+		cost: planCost([...costs.values()]),
+		debt: seasonDebt(plans, context),
+		totals: seasonTotals(plans, context),
+		checks: () => (checks ??= planChecks({ site, passes, context, goal }, plans, library))
+	};
+}
+
+function planContext(
+	library: Library,
+	{ field, goal, choices, passes, tests, earlier }: Records,
+	site: Site,
+	answer: AdviseAnswer,
+	chosen: Chosen[],
+	today: string
+): PlanContext {
+	const nitrogen = choices.find(({ nutrient }) => nutrient === 'N');
+	const notBefore = nitrogen && testedOn(nitrogen, tests, library);
+	const dressing = answer.rates.find(({ stands, applies }) => stands === 'for this dressing' && applies);
+	const { limit, room, allowances } = readHoldingRoom(site, library.packs);
+	return {
+		crop: site.crop,
+		chosen: Object.fromEntries(chosen.map(({ nutrient, rate }) => [nutrient, rate.value])),
+		holdingLimit: limit,
+		holdingRoom: room,
+		allowances,
+		yieldGoal: goal.yield_goal,
+		applied: passes.filter((booked) => booked.doneOn !== null || isBefore(booked, notBefore)).map(({ plan }) => plan),
+		notBefore,
+		tillersCountedOn: tests.tillers?.date,
+		manured: earlier.some(({ plan }) => library.products.find(({ id }) => id === plan.product)?.manure !== undefined),
+		tilleringN: dressing?.worksheet.applies ? dressing.worksheet.value : undefined,
+		schedule: library.schedules.find((candidate) => candidate.crop === goal.crop),
+		extras: library.extras,
+		starter: goal.starter_p2o5 === null ? undefined : { step: library.starter, p2o5: goal.starter_p2o5 },
+		liming: { product: goal.liming_product ?? REFERENCE_LIME, placement: site.limePlacement },
+		products: library.products,
+		plantingDate: plantingDateOf(goal, library),
+		cec: answer.derived.cec ?? undefined,
+		sandy: isSandy(site.field.textureClass),
+		drainage: site.field.drainage,
+		slopePercent: site.field.slopePercent,
+		soilPh: valueIfKnown(readSoilPh(site.layers, 'water')),
+		rowSpacingIn: goal.row_spacing_in ?? undefined,
+		placed: placedOf(nitrogen, goal, library),
+		limits: library.seasonLimits,
+		model: library.seasonModel,
+		stages: library.stages.find((candidate) => candidate.crop === goal.crop),
+		weather: knownWeather(
+			library.station,
+			near(library.measured, plantingDateOf(goal, library)),
+			library.outlook,
+			today
+		),
+		houseRules: library.houseRules,
+		setbacks: field.setbacks === null ? [] : (JSON.parse(field.setbacks) as Setback[]),
+		station: library.station
+	};
+}
+
+/** The factor for placed nitrogen that a choice stands on. */
+function placedOf(choice: Choice | undefined, { crop }: FieldYearRow, { packs }: Library): PlanContext['placed'] {
+	const rule = packs.rules.find(({ method, kind }) => method === choice?.method && kind.kind === 'placed-factor');
+	return rule && { title: rule.rule.title, parameters: rule.parametersFor(crop) as PlacedParameters };
+}
+
+/** Weather further from planting than a season reaches says nothing of it. */
+const SEASON_REACHES_DAYS = 400;
+
+function near(days: readonly WeatherDay[], planting: string): WeatherDay[] {
+	const reaches = SEASON_REACHES_DAYS * DAY_MS;
+	return days.filter(({ date }) => Math.abs(Date.parse(date) - Date.parse(planting)) < reaches);
+}

@@ -1,0 +1,23 @@
+import type { OpenFields } from '../../../core/rates/open-fields';
+import { currentLibrary } from '../current-library';
+import { requestFor } from './field-request';
+import { planningYear } from './planning-year';
+import { listFields } from '../stores/fields';
+import { listCurves } from '../stores/response-curves';
+import { theBook } from '../the-book';
+import { today } from '../today';
+
+/** All open fields of the planning year with the guides in use. */
+export function openFields(): OpenFields {
+	const db = theBook();
+	const library = currentLibrary();
+	const year = planningYear(today());
+	const curves = listCurves(db);
+	const inUse = new Set(library.packs.rules.map(({ pack }) => pack.id));
+	const fields = listFields(db).flatMap(({ id, name, grower }) => {
+		const request = requestFor(db, library, id, year, today(), curves);
+		return request ? [{ id, name, grower, request }] : [];
+	});
+	const guides = library.packs.packs.filter(({ id }) => inUse.has(id));
+	return { year, today: today(), crops: library.crops, guides, fields };
+}

@@ -1,0 +1,41 @@
+import type { Choice } from '../../../core/rates/choose';
+import type { PlacedParameters } from '../../../core/rates/nitrogen/placed-factor';
+import { mineralNitrogen } from '../../../core/reading/soil/mineral-nitrogen';
+import { placedSchedule } from '../../../core/season/propose/placed-schedule';
+import { passNutrient } from '../../../core/season/plan/pass/pass-nutrients';
+import { productOf } from '../../../core/season/plan/plan-context';
+import { proposeProgramme, type Programme } from '../../../core/season/propose/propose-programme';
+import { formatNumber } from '../../../core/units/display';
+import { ActionError } from '../book/action-error';
+import type { Advice } from './field-year';
+import type { Library } from '../knowledge';
+
+/**
+ * The programme that a placed-and-timed factor is valid for, at the rate the factor gives.
+ * @throws ActionError where it cannot be planned here, with the reason
+ */
+export function placedProgramme(
+	{ context, site, goal }: Advice,
+	{ packs }: Library,
+	method: string
+): Programme & { choice: Choice } {
+	const compiled = packs.rules.find((rule) => rule.method === method && rule.kind.kind === 'placed-factor');
+	const p = compiled?.parametersFor(goal.crop) as PlacedParameters | undefined;
+	const schedule = p && context.schedule && placedSchedule(context.schedule, p);
+	if (!schedule) throw new ActionError(`${method} names no programme for ${context.crop.name.toLowerCase()}.`);
+	const residual = mineralNitrogen(site.layers);
+	if (!residual.applies) {
+		const { reason, remedy } = residual;
+		throw new ActionError(`The factor is valid only where the nitrate in the ground is known: ${reason}. ${remedy}`);
+	}
+	const chosen = { ...context.chosen, N: p.factor * goal.yield_goal };
+	const broadcastN = proposeProgramme({ ...context, schedule, chosen })
+		.passes.filter(({ placement }) => placement === 'broadcast')
+		.reduce((sum, pass) => sum + passNutrient(pass, productOf(pass, context.products), 'N'), 0);
+	const reduced = placedSchedule(schedule, p, broadcastN);
+	if (!reduced) {
+		const pounds = formatNumber(broadcastN, 'lb/ac');
+		throw new ActionError(`Other passes broadcast ${pounds} lb N/ac already, as much as the starter may carry.`);
+	}
+	return { ...proposeProgramme({ ...context, schedule: reduced, chosen }), choice: { nutrient: 'N', method } };
+}

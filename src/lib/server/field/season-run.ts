@@ -1,0 +1,49 @@
+import { valueIfKnown } from '../../../core/figure/figure';
+import { mineralNitrogen } from '../../../core/reading/soil/mineral-nitrogen';
+import { readOrganicMatter } from '../../../core/reading/soil/organic-matter';
+import { readSoilPh } from '../../../core/reading/soil/ph-scale';
+import type { YearKind } from '../../../core/season/weather/generate-weather';
+import type { NitrogenTerms, SeasonRequest } from '../../../core/schema-types';
+import type { UnitSystem } from '../../../core/units/rate-units';
+import type { Advice } from './field-year';
+import type { Library } from '../knowledge';
+import type { FieldYearRow } from '../stores/field-years';
+
+/** What a season's run stands on of all that follows from a field-year. */
+export type PlannedSeason = Pick<Advice, 'site' | 'passes' | 'context' | 'goal'>;
+
+function termsOf({ nitrogen }: FieldYearRow): NitrogenTerms {
+	return nitrogen === null ? {} : (JSON.parse(nitrogen) as NitrogenTerms);
+}
+
+/** The request that the command line would take for the plan of this field, in a made-up year of a kind. */
+export function seasonRequestOf(
+	season: PlannedSeason,
+	kind: YearKind,
+	units: UnitSystem,
+	library: Library
+): SeasonRequest {
+	const { site, passes, context, goal } = season;
+	const known = <T extends object>(facts: T): T =>
+		Object.fromEntries(Object.entries(facts).filter(([, fact]) => fact !== undefined)) as T;
+	return {
+		units,
+		station: { id: library.station.id, kind },
+		known: [...context.weather.days.values()],
+		soil: known({
+			textureClass: site.field.textureClass,
+			drainage: site.field.drainage,
+			organicMatterPercent: valueIfKnown(readOrganicMatter(site.layers)),
+			soilPh: valueIfKnown(readSoilPh(site.layers, 'water')),
+			nitrateLbAc: valueIfKnown(mineralNitrogen(site.layers)),
+			coverKilledOn: termsOf(goal).coverKilledOn
+		}),
+		crop: known({
+			id: goal.crop,
+			yieldGoal: goal.yield_goal,
+			plantingDate: context.plantingDate,
+			rowSpacingIn: goal.row_spacing_in ?? undefined
+		}),
+		passes: passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan))
+	};
+}

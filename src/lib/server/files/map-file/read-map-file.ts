@@ -1,0 +1,67 @@
+import { kml } from '@tmcw/togeojson';
+import { DOMParser } from '@xmldom/xmldom';
+import type { GeoJSON } from 'geojson';
+import { ActionError } from '../../book/action-error';
+import { contentOf } from './content-of-geojson';
+import { openZip } from './open-zip';
+import { readGeoTiff } from './read-geotiff';
+import { readPointCsv } from './read-point-csv';
+import { xmlText } from './xml-text';
+import { readShapefile } from './read-shapefile';
+import type { MapContent } from './map-content';
+
+/**
+ * Reads a map file: GeoJSON, KML, zipped Shapefile or KML, GeoTIFF, CSV with longitude and latitude.
+ * @throws ActionError in words for the adviser, where it is none of these, is broken or is too large
+ */
+export async function readMapFile(name: string, bytes: Uint8Array): Promise<MapContent> {
+	if (bytes.length === 0) throw new ActionError(`${name} is empty.`);
+	if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readZip(name, openZip(name, bytes));
+	const magic = String.fromCharCode(bytes[0]!, bytes[1] ?? 0);
+	if (magic === 'II' || magic === 'MM') return readGeoTiff(name, bytes);
+	if (bytes.subarray(0, 4096).includes(0)) throw new ActionError(notKnown(name));
+	const text = new TextDecoder('utf-8').decode(bytes).replace(/^\uFEFF/, '');
+	const start = text.trimStart();
+	if (start.startsWith('{')) return readGeoJson(name, text);
+	if (start.startsWith('<')) return readKml(name, xmlText(name, bytes));
+	return readPointCsv(name, text);
+}
+
+function notKnown(name: string): string {
+	return `${name} is no map file that is read here: GeoJSON, KML, a zipped Shapefile, GeoTIFF, or CSV with longitude and latitude.`;
+}
+
+function readZip(name: string, files: Record<string, Uint8Array>): MapContent {
+	const names = Object.keys(files).filter((one) => !one.startsWith('__MACOSX'));
+	const shp = names.find((one) => /\.shp$/i.test(one));
+	if (shp) return readShapefile(name, shp, files);
+	const kmlName = names.find((one) => /\.kml$/i.test(one));
+	if (kmlName) return readKml(name, xmlText(name, files[kmlName]!));
+	throw new ActionError(`${name} holds no .shp and no .kml. Zip the .shp, .shx, .dbf and .prj together.`);
+}
+
+function readGeoJson(name: string, text: string): MapContent {
+	let document: GeoJSON & { crs?: { properties?: { name?: unknown } } };
+	try {
+		document = JSON.parse(text) as typeof document;
+	} catch (error) {
+		throw new ActionError(`${name} is broken: ${(error as Error).message}`);
+	}
+	const crs = document.crs?.properties?.name;
+	if (typeof crs === 'string' && !/CRS84|EPSG:+4326/i.test(crs)) {
+		throw new ActionError(`${name} is in ${crs}; GeoJSON is read in WGS 84 alone. Export it in EPSG:4326.`);
+	}
+	return contentOf(name, document);
+}
+
+function readKml(name: string, text: string): MapContent {
+	let wrong = '';
+	const document = new DOMParser({ onError: (level, message) => (wrong ||= level === 'warning' ? '' : message) });
+	try {
+		const read = document.parseFromString(text, 'text/xml');
+		if (!wrong) return contentOf(name, kml(read as unknown as Document) as GeoJSON);
+	} catch (error) {
+		wrong ||= (error as Error).message;
+	}
+	throw new ActionError(`${name} is no KML that can be read: ${wrong.split('\n')[0]}`);
+}

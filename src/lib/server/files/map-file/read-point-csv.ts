@@ -1,0 +1,67 @@
+import Papa from 'papaparse';
+import { ActionError } from '../../book/action-error';
+import { columnsOf } from './content-of-geojson';
+import { MOST_POINTS, type MapContent } from './map-content';
+
+const LONGITUDE = /^(lon|long|lng|longitude|x)\b/i;
+const LATITUDE = /^(lat|latitude|y)\b/i;
+
+/**
+ * Points of a CSV file with longitude and latitude in degrees: a monitor's log, a sensor's, or the cells of a grid.
+ * Rows without a place are left out and told.
+ */
+export function readPointCsv(name: string, text: string): MapContent {
+	const { data, meta } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy' });
+	const heads = (meta.fields ?? []).map((head) => head.trim());
+	const longitude = meta.fields?.find((head) => LONGITUDE.test(head.trim()));
+	const latitude = meta.fields?.find((head) => LATITUDE.test(head.trim()));
+	if (longitude === undefined || latitude === undefined) {
+		throw new ActionError(
+			`${name} has no columns for longitude and latitude (${heads.slice(0, 8).join(', ') || 'no header'}). Name them “longitude” and “latitude”, in degrees.`
+		);
+	}
+	if (data.length > MOST_POINTS) {
+		throw new ActionError(`${name} has ${data.length} rows; at most ${MOST_POINTS} are read. Cut out the field first.`);
+	}
+	const points: MapContent['points'] = [];
+	let without = 0;
+	for (const [at, row] of data.entries()) {
+		const x = numberIn(row[longitude]);
+		const y = numberIn(row[latitude]);
+		if (x === undefined || y === undefined) {
+			without++;
+			continue;
+		}
+		if (Math.abs(x) > 180 || Math.abs(y) > 90) {
+			throw new ActionError(
+				`${name}, line ${at + 2}: ${x}, ${y} is no longitude and latitude in degrees. Export it in WGS 84 (EPSG:4326).`
+			);
+		}
+		points.push({ position: [x, y], ...cellsOf(row, [longitude, latitude]) });
+	}
+	if (points.length === 0) throw new ActionError(`${name} has no row with a longitude and a latitude.`);
+	const notes = without > 0 ? [`${without} rows without a place were left out.`] : [];
+	return { shapes: [], points, columns: columnsOf(points), notes };
+}
+
+function cellsOf(
+	row: Record<string, string>,
+	places: readonly string[]
+): Pick<MapContent['points'][number], 'values' | 'words'> {
+	const values: Record<string, number> = {};
+	const words: Record<string, string> = {};
+	for (const key in row) {
+		if (places.includes(key)) continue;
+		const value = numberIn(row[key]);
+		if (value !== undefined) values[key.trim()] = value;
+		else if (row[key]?.trim()) words[key.trim()] = row[key].trim();
+	}
+	return { values, words };
+}
+
+function numberIn(text: string | undefined): number | undefined {
+	const trimmed = text?.trim();
+	if (!trimmed) return undefined;
+	const value = Number(trimmed);
+	return Number.isFinite(value) ? value : undefined;
+}

@@ -1,0 +1,129 @@
+import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import type { Position } from 'geojson';
+import Papa from 'papaparse';
+import { areaAcres } from '../../../../core/ground/shapes/geodesic-area';
+import { shapeProblems } from '../../../../core/ground/shapes/check-shape';
+import type { Shape } from '../../../../core/ground/shapes/shape';
+import type { Prescription, PrescriptionPart } from '../../../../core/schema-types';
+import { ActionError } from '../../book/action-error';
+import { openZip } from '../map-file/open-zip';
+import { xmlText } from '../map-file/xml-text';
+import { readMapFile } from '../map-file/read-map-file';
+import { rateOfTask } from './task-rate';
+
+/** What a prescription file says; a Shapefile has no place for the rate outside. */
+export interface ReadPrescription {
+	parts: PrescriptionPart[];
+	outside: number | undefined;
+}
+
+/**
+ * Reads a prescription back from any of the files that are written here.
+ * @param unit of the prescription: a task file holds numbers of its own units
+ * @throws ActionError in words for the adviser
+ */
+export async function readPrescription(
+	name: string,
+	bytes: Uint8Array,
+	unit: Prescription['unit']
+): Promise<ReadPrescription> {
+	const read = await partsIn(name, bytes, unit);
+	if (read.parts.length === 0) throw new ActionError(`${name} holds no part with a rate.`);
+	const [problem] = read.parts.flatMap(({ shape, zone }) => shapeProblems(shape as Shape, zone));
+	if (problem) throw new ActionError(`${name}: ${problem.path} ${problem.message}.`);
+	return read;
+}
+
+async function partsIn(name: string, bytes: Uint8Array, unit: Prescription['unit']): Promise<ReadPrescription> {
+	if (bytes[0] === 0x50 && bytes[1] === 0x4b) {
+		const files = openZip(name, bytes);
+		const task = Object.keys(files).find((one) => /taskdata\.xml$/i.test(one));
+		if (task) return fromTaskData(name, xmlText(name, files[task]!), unit);
+	}
+	const text = new TextDecoder().decode(bytes.subarray(0, 200));
+	if (/<ISO11783_TaskData/i.test(text)) return fromTaskData(name, xmlText(name, bytes), unit);
+	if (/^\uFEFF?"?zone"?,/i.test(text)) return fromTable(name, new TextDecoder().decode(bytes));
+	const { shapes } = await readMapFile(name, bytes);
+	const outside = text.trimStart().startsWith('{')
+		? (JSON.parse(new TextDecoder().decode(bytes)) as { outside?: number }).outside
+		: undefined;
+	return {
+		outside,
+		parts: shapes.map(({ shape, properties }, at) =>
+			part(name, shape, properties.ZONE ?? `Part ${at + 1}`, properties.RATE)
+		)
+	};
+}
+
+function part(name: string, shape: Shape, zone: unknown, given: unknown): PrescriptionPart {
+	const rate = typeof given === 'number' ? given : Number(given);
+	if (given === undefined || !Number.isFinite(rate) || rate < 0) {
+		throw new ActionError(`${name}: ${String(zone)} has no RATE that is a number from 0 (${String(given)}).`);
+	}
+	return { zone: String(zone).slice(0, 60), rate, areaAcres: Math.round(areaAcres(shape) * 100) / 100, shape };
+}
+
+function fromTable(name: string, text: string): ReadPrescription {
+	const { data } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy' });
+	const outside = data.find(({ shape, zone }) => !shape && zone === 'outside');
+	return {
+		outside: outside ? Number(outside.rate) : undefined,
+		parts: data.filter(({ shape }) => shape).map((row) => part(name, shapeOf(name, row.shape!), row.zone, row.rate))
+	};
+}
+
+/** Well-known text of areas. */
+function shapeOf(name: string, text: string): Shape {
+	const found = /^\s*(MULTI)?POLYGON\s*(\(.*\))\s*$/is.exec(text);
+	if (!found) throw new ActionError(`${name}: “${text.slice(0, 40)}” is no POLYGON or MULTIPOLYGON.`);
+	const json = found[2]!
+		.replace(/(-?[\d.]+(?:e-?\d+)?)\s+(-?[\d.]+(?:e-?\d+)?)/gi, '[$1,$2]')
+		.replaceAll('(', '[')
+		.replaceAll(')', ']');
+	try {
+		const coordinates = JSON.parse(json) as Position[][][];
+		return found[1]
+			? { type: 'MultiPolygon', coordinates }
+			: { type: 'Polygon', coordinates: coordinates as unknown as Position[][] };
+	} catch {
+		throw new ActionError(`${name}: the shape “${text.slice(0, 40)}…” does not close its brackets.`);
+	}
+}
+
+type Node = { '@_A'?: string; '@_B'?: string } & Record<string, unknown>;
+
+function fromTaskData(name: string, xml: string, unit: Prescription['unit']): ReadPrescription {
+	const valid = XMLValidator.validate(xml);
+	if (valid !== true) throw new ActionError(`${name} is a broken task file: line ${valid.err.line}, ${valid.err.msg}`);
+	const lists = new Set(['TSK', 'TZN', 'PLN', 'LSG', 'PNT', 'PDV']);
+	const parser = new XMLParser({
+		ignoreAttributes: false,
+		isArray: (tag) => lists.has(tag),
+		parseAttributeValue: false
+	});
+	const document = parser.parse(xml) as { ISO11783_TaskData?: { TSK?: Node[] } };
+	const [task] = document.ISO11783_TaskData?.TSK ?? [];
+	if (!task) throw new ActionError(`${name} is a task file without a task.`);
+	const zones = (task.TZN ?? []) as Node[];
+	const rateOf = (zone: Node) => rateOfTask(Number((zone.PDV as Node[] | undefined)?.[0]?.['@_B']), unit);
+	const withGround = zones.filter((zone) => Array.isArray(zone.PLN));
+	const outside = zones.find((zone) => !zone.PLN);
+	return {
+		outside: outside && rateOf(outside),
+		parts: withGround.map((zone) => part(name, shapeOfZone(zone), zone['@_B'] ?? `Zone ${zone['@_A']}`, rateOf(zone)))
+	};
+}
+
+function shapeOfZone(zone: Node): Shape {
+	const polygons = (zone.PLN as Node[]).map((polygon) =>
+		((polygon.LSG ?? []) as Node[]).map((line) =>
+			((line.PNT ?? []) as Record<string, string>[]).map((point): Position => [
+				Number(point['@_D']),
+				Number(point['@_C'])
+			])
+		)
+	);
+	return polygons.length === 1
+		? { type: 'Polygon', coordinates: polygons[0]! }
+		: { type: 'MultiPolygon', coordinates: polygons };
+}

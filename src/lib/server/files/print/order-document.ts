@@ -1,0 +1,103 @@
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { orderOf, type OpenPass, type OrderLine } from '../../../../core/supply/order';
+import type { Product } from '../../../../core/schema-types';
+import { formatNumber } from '../../../../core/units/display';
+import { dateText, ledgerLayout } from './ledger-layout';
+
+/** What stands over every order. */
+export interface OrderHead {
+	year: number;
+	orderedOn: string;
+	preparedBy: string;
+	dealers: Readonly<Record<string, string>>;
+}
+
+/** The order of a year on paper: a page for each grower, since each buys for himself. Black on white. */
+export function orderDocument(
+	open: readonly OpenPass[],
+	products: readonly Product[],
+	head: OrderHead
+): TDocumentDefinitions {
+	const growers = [...new Set(open.map(({ grower }) => grower))];
+	const pages = growers.map((grower) => {
+		const own = open.filter((pass) => pass.grower === grower);
+		return growerPage(grower, orderOf(own, products), head);
+	});
+	return {
+		pageSize: 'LETTER',
+		pageMargins: [44, 44, 44, 52],
+		info: { title: `Orders ${head.year}`, creationDate: new Date(`${head.orderedOn}T00:00:00Z`) },
+		defaultStyle: { font: 'Hyperlegible', fontSize: 10, lineHeight: 1.15 },
+		styles: { label: { bold: true, fontSize: 8.5 } },
+		footer: (page, count) => ({
+			margin: [44, 8, 44, 0],
+			fontSize: 8,
+			columns: [
+				{ width: '*', text: `What the open passes need on ${dateText(head.orderedOn)}. Void if the plans change.` },
+				{ width: 'auto', text: `${page} of ${count}`, alignment: 'right' }
+			]
+		}),
+		content: pages.flatMap((page, at) => (at === 0 ? page : [{ text: '', pageBreak: 'before' as const }, ...page]))
+	};
+}
+
+function growerPage(
+	grower: string,
+	lines: readonly OrderLine[],
+	{ year, preparedBy, orderedOn, dealers }: OrderHead
+): Content[] {
+	const without = [...new Set(lines.flatMap(({ withoutArea }) => withoutArea))];
+	return [
+		{
+			columns: [
+				{ width: '*', text: `Order for ${grower}, ${year}`, fontSize: 15, bold: true },
+				{ width: 'auto', text: dateText(orderedOn), bold: true, alignment: 'right' }
+			]
+		},
+		{ canvas: [{ type: 'line', x1: 0, y1: 6, x2: 524, y2: 6, lineWidth: 1.2 }], margin: [0, 0, 0, 8] },
+		{
+			table: {
+				headerRows: 1,
+				dontBreakRows: true,
+				widths: ['*', 96, 76, 76, 80],
+				body: [heads(), ...lines.flatMap((line) => rows(line, dealers[line.product.id] ?? ''))]
+			},
+			layout: ledgerLayout(3)
+		},
+		...(without.length > 0
+			? [
+					{
+						text: `Left out, because their area is not known: ${without.join(', ')}.`,
+						margin: [0, 8, 0, 0] as [number, number, number, number]
+					}
+				]
+			: []),
+		...(preparedBy
+			? [{ text: `Prepared by ${preparedBy}.`, margin: [0, 10, 0, 0] as [number, number, number, number] }]
+			: [])
+	];
+}
+
+function heads(): TableCell[] {
+	return ['Product, field', 'Dealer', 'Needed, lb', 'To buy', 'First needed'].map((text, at) => ({
+		text,
+		style: 'label',
+		alignment: at === 2 || at === 3 ? 'right' : 'left'
+	}));
+}
+
+function rows({ product, pounds, toBuy, parts, firstDate }: OrderLine, dealer: string): TableCell[][] {
+	const bold = (text: string): TableCell => ({ text, bold: true });
+	const right = (text: string): TableCell => ({ text, alignment: 'right' });
+	const lb = (value: number) => formatNumber(Math.round(value), 'lb');
+	const fields = parts.map((part): TableCell[] => [
+		{ text: part.field, margin: [12, 0, 0, 0] },
+		'',
+		right(lb(part.pounds)),
+		'',
+		dateText(part.firstDate)
+	]);
+	const total = { text: lb(pounds), bold: true, alignment: 'right' as const };
+	const buy = { text: `${formatNumber(toBuy.amount, 'ratio')} ${toBuy.unit}`, bold: true, alignment: 'right' as const };
+	return [[bold(product.name), dealer, total, buy, bold(dateText(firstDate))], ...fields];
+}

@@ -1,0 +1,164 @@
+import { sheetWarnings } from '../../../../core/sheet/sheet-warnings';
+import { placementText } from '../../../../core/season/plan/placement-text';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { SheetContent } from '../../../../core/schema-types';
+import { formatNumber, formatQuantity } from '../../../../core/units/display';
+import { inSystem, unitInSystem } from '../../../../core/units/rate-units';
+import { carriesText, prescriptionText, quantityText } from '../../../../core/sheet/sheet-table';
+import type { Sheet } from '../../stores/sheets';
+import { dateText, ledgerLayout } from './ledger-layout';
+
+/** The page of an issued sheet: what, how much, when, where, why, cautions, who prepared it. Black on white. */
+export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDefinitions {
+	const { field, crop, year, preparedBy } = content;
+	return {
+		pageSize: 'LETTER',
+		pageMargins: [44, 44, 44, 56],
+		info: {
+			title: `${field.name}, ${crop.name.toLowerCase()} ${year}`,
+			author: preparedBy,
+			creationDate: new Date(issuedAt)
+		},
+		defaultStyle: { font: 'Hyperlegible', fontSize: 9.5, lineHeight: 1.15 },
+		styles: {
+			head: { bold: true, fontSize: 11, margin: [0, 12, 0, 3] },
+			label: { bold: true, fontSize: 8.5 }
+		},
+		footer: (page, pages) => ({
+			margin: [44, 8, 44, 0],
+			fontSize: 8,
+			columns: [
+				{
+					width: '*',
+					text: `Prepared by ${preparedBy} with ${packsText(content)}. Void if the data change. The program advises; a licensed adviser answers.`
+				},
+				{
+					width: 'auto',
+					text: `No. ${number}, ${page} of ${pages}`,
+					alignment: 'right',
+					noWrap: true,
+					margin: [12, 0, 0, 0]
+				}
+			]
+		}),
+		content: [
+			...heading(content, number),
+			{ text: 'What to do', style: 'head' },
+			passesTable(content),
+			{
+				columnGap: 24,
+				columns: [
+					{ stack: [{ text: 'Why these rates', style: 'head' }, ...whyRates(content)] },
+					{ stack: [{ text: 'From this soil test', style: 'head' }, ...soilTest(content)] }
+				]
+			},
+			...changes(content),
+			...warnings(content),
+			{ text: 'Cautions', style: 'head' },
+			{ ul: content.cautions.map((text) => ({ text, margin: [0, 0, 0, 2] })) }
+		]
+	};
+}
+
+function heading({ field, crop, year, grower, issuedOn }: SheetContent, number: number): Content[] {
+	const area = field.areaAcres === undefined ? '' : `, ${formatNumber(field.areaAcres, 'ac')} acres`;
+	const after = crop.previousCrop ? ` after ${crop.previousCrop.replace('-grain', '').replace('-', ' ')}` : '';
+	const goal = `Goal ${formatNumber(crop.yieldGoal, 'yield')} ${crop.yieldUnit}${after}. Planting ${dateText(crop.plantingDate)}.`;
+	return [
+		{
+			columns: [
+				{ width: '*', text: `${field.name}, ${crop.name.toLowerCase()} ${year}`, fontSize: 16, bold: true },
+				{ width: 'auto', text: `No. ${number}`, bold: true, alignment: 'right' }
+			]
+		},
+		{
+			columns: [
+				{ width: '*', text: `${grower}${area}. ${goal}` },
+				{ width: 'auto', text: dateText(issuedOn), alignment: 'right' }
+			],
+			margin: [0, 2, 0, 4]
+		},
+		{ canvas: [{ type: 'line', x1: 0, y1: 0, x2: 524, y2: 0, lineWidth: 1.2 }] }
+	];
+}
+
+function passesTable({ passes, units }: SheetContent): Content {
+	const carried = `Carries, ${unitInSystem('lb/ac', units)}`;
+	const heads = ['When', 'What', units === 'us' ? 'Per acre' : 'Per hectare', 'Where', carried, 'Whole field'];
+	const rows = passes.map((line): TableCell[] => {
+		const { pass, productName, rate, carries, wholeField, gallons } = line;
+		const byParts = prescriptionText(line);
+		const liquid = gallons.applies ? `\n${quantityText(gallons)}` : '';
+		return [
+			dateText(pass.date),
+			{
+				text: [
+					{ text: productName, bold: true },
+					`\n${pass.label}. ${pass.reason}${byParts ? `\nBy prescription: ${byParts}.` : ''}`
+				]
+			},
+			{ text: quantityText(inSystem(rate, units)) + liquid, alignment: 'right' },
+			placementText(pass),
+			// A number stays on the line of its nutrient.
+			carriesText(carries, units).replace(/ (?=\d)/g, '\u00a0') || 'lime',
+			{ text: quantityText(wholeField), alignment: 'right' }
+		];
+	});
+	return {
+		table: {
+			headerRows: 1,
+			dontBreakRows: true,
+			widths: [54, '*', 84, 56, 62, 76],
+			body: [
+				heads.map((text, at) => ({ text, style: 'label', alignment: at === 2 || at === 5 ? 'right' : 'left' })),
+				...rows
+			]
+		},
+		layout: ledgerLayout(3)
+	};
+}
+
+function whyRates({ rates, units, cost }: SheetContent): Content[] {
+	const lines = rates.map(({ nutrient, rate, by, why }): Content => {
+		const shown = inSystem(rate, units);
+		const amount = shown.applies ? formatQuantity(shown.value, shown.unit) : '';
+		return {
+			text: [{ text: `${nutrient === 'lime' ? 'Lime' : nutrient} ${amount}`, bold: true }, ` by ${by}: ${why}.`],
+			margin: [0, 0, 0, 2]
+		};
+	});
+	const money: Content[] = cost?.applies ? [{ text: `Products: ${formatQuantity(cost.value, cost.unit)}` }] : [];
+	return [...lines, ...money];
+}
+
+function soilTest({ soil }: SheetContent): Content[] {
+	const rows = soil.values.map(({ label, value, unit }): TableCell[] => [
+		label,
+		{ text: formatQuantity(value, unit), alignment: 'right', bold: true }
+	]);
+	const table: Content = { table: { widths: ['*', 'auto'], body: rows }, layout: 'noBorders' };
+	return [{ text: soil.source, margin: [0, 0, 0, 2] }, ...(rows.length > 0 ? [table] : [])];
+}
+
+/** What the last sheet said otherwise. */
+function changes({ since }: SheetContent): Content[] {
+	if (!since || since.changes.length === 0) return [];
+	return [
+		{ text: `Changed since no. ${since.number}`, style: 'head' },
+		{ ul: since.changes.map((text) => ({ text, margin: [0, 0, 0, 2] })) }
+	];
+}
+
+function warnings(content: SheetContent): Content[] {
+	const [first, ...rest] = sheetWarnings(content).map(({ severity, text }): Content => ({
+		text: [{ text: `${severity}: `, bold: true }, text],
+		margin: [0, 0, 0, 2]
+	}));
+	if (!first) return [];
+	// A heading alone at the foot of a page says nothing.
+	return [{ stack: [{ text: 'To mind', style: 'head' }, first], unbreakable: true }, ...rest];
+}
+
+function packsText({ packs }: SheetContent): string {
+	return packs.map(({ title, version }) => `${title} ${version}`).join(', ') || 'own rates';
+}

@@ -1,0 +1,166 @@
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { placementText } from '../../../../core/season/plan/placement-text';
+import { carriesText, quantityText } from '../../../../core/sheet/sheet-table';
+import { workOrders, type WorkOrder } from '../../../../core/sheet/work-orders';
+import type { TripLoading } from '../../../../core/schema-types';
+import { formatNumber, formatQuantity } from '../../../../core/units/display';
+import { inSystem } from '../../../../core/units/rate-units';
+import type { Sheet } from '../../stores/sheets';
+import { dateText, ledgerLayout } from './ledger-layout';
+
+/** Lines that the driver fills in. */
+const TO_FILL_IN = ['Applied on', 'By', 'Machine, setting', 'Wind, ground', 'Amount used', 'Left over'] as const;
+
+/** The work orders of issued sheets, one page for each trip. Black on white. */
+export function workOrderDocument(sheets: readonly Sheet[]): TDocumentDefinitions {
+	const pages = sheets.flatMap((sheet) =>
+		workOrders(sheet.content).map((order, at) => orderPage(sheet, order, at + 1))
+	);
+	return {
+		pageSize: 'LETTER',
+		pageMargins: [44, 44, 44, 52],
+		info: { title: 'Work orders', creationDate: new Date(sheets[0]!.issuedAt) },
+		defaultStyle: { font: 'Hyperlegible', fontSize: 10, lineHeight: 1.15 },
+		styles: { head: { bold: true, fontSize: 11.5, margin: [0, 12, 0, 3] }, label: { bold: true, fontSize: 8.5 } },
+		footer: (page, count) => ({
+			margin: [44, 8, 44, 0],
+			fontSize: 8,
+			columns: [
+				{ width: '*', text: 'Void if the sheet it comes from is out of date. Follow the label and local code.' },
+				{ width: 'auto', text: `${page} of ${count}`, alignment: 'right' }
+			]
+		}),
+		content: pages.flatMap((page, at) => (at === 0 ? page : [{ text: '', pageBreak: 'before' as const }, ...page]))
+	};
+}
+
+function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Content[] {
+	const { field, grower, preparedBy } = content;
+	const area = field.areaAcres === undefined ? 'area not known' : `${formatNumber(field.areaAcres, 'ac')} acres`;
+	return [
+		{
+			columns: [
+				{ width: '*', text: `${field.name}: ${order.title}`, fontSize: 15, bold: true },
+				{ width: 'auto', text: `Order ${number}-${at}`, bold: true, alignment: 'right' }
+			]
+		},
+		{
+			columns: [
+				{
+					width: '*',
+					text: `${grower}, ${area}. ${content.crop.name}, planting ${dateText(content.crop.plantingDate)}.`
+				},
+				{ width: 'auto', text: `For ${dateText(order.date)}`, bold: true, alignment: 'right' }
+			],
+			margin: [0, 2, 0, 4]
+		},
+		{ canvas: [{ type: 'line', x1: 0, y1: 0, x2: 524, y2: 0, lineWidth: 1.2 }] },
+		{ text: 'What goes on', style: 'head' },
+		productTable(content.units, order),
+		...order.passes.flatMap(prescriptionTable),
+		...order.loads.flatMap(loadTable),
+		...(order.machine
+			? [{ text: `Machine: ${order.machine}`, margin: [0, 4, 0, 0] as [number, number, number, number] }]
+			: []),
+		...list('Keep and mind', order.warnings),
+		...list('Cautions', order.cautions),
+		{ text: 'Done', style: 'head' },
+		{
+			table: {
+				widths: [90, '*', 90, '*'],
+				body: [0, 2, 4].map((row) =>
+					TO_FILL_IN.slice(row, row + 2).flatMap((text): TableCell[] => [{ text, margin: [0, 6, 0, 6] }, ''])
+				)
+			},
+			layout: { hLineWidth: () => 0.4, vLineWidth: () => 0 }
+		},
+		{ text: `Ordered by ${preparedBy}, sheet no. ${number} of ${dateText(content.issuedOn)}.`, margin: [0, 10, 0, 0] }
+	];
+}
+
+function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
+	const heads = ['Product', units === 'us' ? 'Per acre' : 'Per hectare', 'Whole field', 'Where', 'Carries'];
+	const rows = passes.map(({ pass, productName, rate, gallons, wholeField, carries }): TableCell[] => [
+		{ text: productName, bold: true },
+		{
+			text: [quantityText(inSystem(rate, units)), gallons.applies ? `\n${quantityText(gallons)}` : ''],
+			bold: true,
+			alignment: 'right'
+		},
+		{ text: quantityText(wholeField), alignment: 'right' },
+		`${placementText(pass)}${pass.ground ? `, ground ${pass.ground}` : ''}`,
+		carriesText(carries, units).replace(/ (?=\d)/g, '\u00a0') || 'lime'
+	]);
+	return {
+		table: {
+			headerRows: 1,
+			dontBreakRows: true,
+			widths: ['*', 82, 84, 104, 72],
+			body: [
+				heads.map((text, at) => ({ text, style: 'label', alignment: at === 1 || at === 2 ? 'right' : 'left' })),
+				...rows
+			]
+		},
+		layout: ledgerLayout(4)
+	};
+}
+
+/** The rates of a prescription, part by part, for a driver whose monitor does not show them. */
+function prescriptionTable({ prescription, productName, pass }: WorkOrder['passes'][number]): Content[] {
+	if (!prescription) return [];
+	const rows = prescription.parts.map(({ zone, rate, areaAcres }): TableCell[] => [
+		zone,
+		{ text: `${formatNumber(areaAcres, 'ac')} ac`, alignment: 'right' },
+		{ text: formatQuantity(rate, pass.unit), alignment: 'right', bold: true }
+	]);
+	const heads = [`${productName} by prescription, ${quantityText(prescription.total)} in all`, 'Ground', 'Rate'];
+	return [
+		{
+			margin: [0, 8, 0, 0],
+			table: {
+				headerRows: 1,
+				dontBreakRows: true,
+				widths: ['*', 100, 100],
+				body: [heads.map((text, at) => ({ text, style: 'label', alignment: at === 0 ? 'left' : 'right' })), ...rows]
+			},
+			layout: ledgerLayout(3)
+		}
+	];
+}
+
+/** "3 tanks of 1000 gal": what goes into a full one and into the last. */
+function loadTable({ into, unit, capacity, count, acresPerLoad, lastAcres, parts, notes }: TripLoading): Content[] {
+	const acres = (value: number) => `${formatNumber(value, 'ac')} ac`;
+	const amount = (value: number | undefined, byLabel: true | undefined): string =>
+		byLabel ? 'by its label' : value === undefined ? '' : `${formatNumber(Math.round(value), unit)} ${unit}`;
+	const words: Record<string, string> = { tank: count === 1 ? 'tank' : 'tanks', box: count === 1 ? 'box' : 'boxes' };
+	const several = count > 1;
+	const lines = parts.map(({ name, full, last, byLabel }, at): TableCell[] => [
+		`${into === 'tank' && parts.length > 1 ? `${at + 1}. ` : ''}${name}`,
+		{ text: amount(full, byLabel), alignment: 'right', bold: true },
+		...(several ? [{ text: amount(last, byLabel), alignment: 'right' as const }] : [])
+	]);
+	const heads = [
+		`${count} ${words[into]}, at most ${formatNumber(capacity, unit)} ${unit}`,
+		several ? `Full, ${acres(acresPerLoad)}` : acres(acresPerLoad),
+		...(several ? [`Last, ${acres(lastAcres)}`] : [])
+	];
+	return [
+		{
+			margin: [0, 8, 0, 0],
+			table: {
+				headerRows: 1,
+				dontBreakRows: true,
+				widths: ['*', 100, ...(several ? [100] : [])],
+				body: [heads.map((text, at) => ({ text, style: 'label', alignment: at === 0 ? 'left' : 'right' })), ...lines]
+			},
+			layout: ledgerLayout(3)
+		},
+		...notes.map((text): Content => ({ text, margin: [0, 3, 0, 0] }))
+	];
+}
+
+function list(title: string, texts: readonly string[]): Content[] {
+	if (texts.length === 0) return [];
+	return [{ text: title, style: 'head' }, { ul: texts.map((text) => ({ text, margin: [0, 0, 0, 3] })) }];
+}

@@ -1,0 +1,37 @@
+import type { FieldYear } from '../field/field-year';
+import type { Desk } from '../desk';
+import { findFieldYear } from '../stores/field-years';
+
+/** What the goal form needs: the crops there are and what stands now. */
+export function goalPage({ book, library }: Desk, { field, year, goal, advice }: FieldYear) {
+	const { crops } = library;
+	// Last year's crop is this year's previous crop, where the book knows it.
+	const lastYear = findFieldYear(book, field.id, year - 1);
+	return {
+		fieldId: field.id,
+		year,
+		crops: crops.map(({ id, name, yieldUnit, usualGoal, perennial, preferredPh }) => ({
+			id,
+			name,
+			yieldUnit,
+			usualGoal,
+			perennial,
+			targetPh: preferredPh?.target
+		})),
+		goal: goal
+			? {
+					crop: goal.crop,
+					yieldGoal: goal.yield_goal,
+					previousCrop: goal.previous_crop,
+					plantingDate: goal.planting_date,
+					rowSpacingIn: goal.row_spacing_in,
+					targetPh: goal.target_ph,
+					targetPhScale: goal.target_ph_scale,
+					residueRemovedPercent: goal.residue_removed_percent,
+					starterP2O5: goal.starter_p2o5
+				}
+			: undefined,
+		usualPlanting: advice?.context.plantingDate,
+		lastCrop: lastYear?.crop
+	};
+}

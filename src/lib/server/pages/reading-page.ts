@@ -1,0 +1,119 @@
+import { notApplicable } from '../../../core/figure/figure';
+import { rulesGiving } from '../../../core/packs/pack';
+import { noNumbers } from '../../../core/packs/rule-kind';
+import { analyteName } from '../../../core/ground/analyte-names';
+import { ACID_BELOW, readProfile } from '../../../core/reading/soil/acid-layers';
+import { allResults } from '../../../core/reading/soil/all-results';
+import { applyRule } from '../../../core/reading/apply-rule';
+import { mineralNitrogen } from '../../../core/reading/soil/mineral-nitrogen';
+import { PH_SCALE_NAME } from '../../../core/reading/soil/ph-scale';
+import { readResult } from '../../../core/reading/soil/read-result';
+import { readResponseCurve } from '../../../core/reading/response-curve';
+import { siteInputs } from '../../../core/reading/site-inputs';
+import { readTrends } from '../../../core/reading/soil/trends';
+import type { Sample } from '../../../core/schema-types';
+import { inSystem } from '../../../core/units/rate-units';
+import type { Advice } from '../field/field-year';
+import { goalPage } from './goal-page';
+import { schoolName } from '../../school-names';
+import type { Desk, FieldAddress } from '../desk';
+import type { Library } from '../knowledge';
+
+/** The page of the reading: what the soil report says, with the guides' words on it. */
+export function readingPage(desk: Desk, address: FieldAddress) {
+	const fieldYear = desk.fieldYear(address);
+	const { advice, sample, field } = fieldYear;
+	const base = {
+		goalPage: goalPage(desk, fieldYear),
+		fieldName: field.name,
+		sampleDate: sample?.report.date,
+		lab: sample?.lab
+	};
+	if (!advice) return { ...base, reading: undefined };
+	return {
+		...base,
+		reading: readingOf(
+			desk,
+			advice,
+			fieldYear.samples.map(({ report }) => report)
+		)
+	};
+}
+
+export type ReadingPage = ReturnType<typeof readingPage>;
+
+function readingOf(desk: Desk, { site, answer, crop, chosen }: Advice, samples: readonly Sample[]) {
+	const { packs } = desk.library;
+	const { units } = desk.settings;
+	const { worksheets } = answer.derived;
+	const lime = answer.rates
+		.filter(({ nutrient }) => nutrient === 'lime')
+		.map((rate) => ({
+			guide: rate.packTitle,
+			school: schoolName(rate.school),
+			answer: inSystem(rate.worksheet, units)
+		}));
+	const profile = readProfile(site.layers);
+	return {
+		cropName: crop.name,
+		ph: { ...phReading(site, packs), band: crop.preferredPh, target: site.targetPh ?? crop.preferredPh?.target, lime },
+		holding: {
+			cec: worksheets.cec!,
+			limit: inSystem(worksheets.holdingLimit!, units),
+			room: inSystem(worksheets.holdingRoom!, units),
+			inGround: inSystem(mineralNitrogen(site.layers), units)
+		},
+		nutrients: (['P', 'K'] as const).map((analyte) => ({
+			...readResponseCurve(site, packs, analyte),
+			test: readResult(site.layers, analyte),
+			chosen: chosen.find(({ nutrient }) => nutrient.startsWith(analyte))?.rate
+		})),
+		profile: { ...profile, lines: ACID_BELOW[profile.scale], scaleName: PH_SCALE_NAME[profile.scale] },
+		inCm: site.layers.every(({ depthText }) => depthText.endsWith('cm')),
+		cations: (['Ca', 'Mg', 'K', 'Na'] as const).flatMap((cation) => {
+			const share = worksheets[`${cation}Share`];
+			return share ? [{ cation, name: analyteName(cation), share, ppm: readResult(site.layers, cation) }] : [];
+		}),
+		others: otherNutrients(site, answer),
+		results: allResults(site.layers),
+		trends: readTrends(samples),
+		findings: answer.findings
+	};
+}
+
+/** Sulfur and the micronutrients that were measured, with what the guides make of them. */
+function otherNutrients({ layers }: Advice['site'], { rates }: Advice['answer']) {
+	const analytes = [
+		['SO4-S', 'S'],
+		['B', 'B'],
+		['Zn', 'Zn'],
+		['Mn', 'Mn'],
+		['Cu', 'Cu']
+	] as const;
+	return analytes.flatMap(([analyte, nutrient]) => {
+		const test = readResult(layers, analyte);
+		if (!test.applies) return [];
+		const says = rates.find((rate) => rate.nutrient === nutrient && rate.school === 'class-table' && rate.applies);
+		return [{ name: analyteName(analyte), test, says: says?.worksheet.applies ? says.worksheet.formula : undefined }];
+	});
+}
+
+function phReading(site: Advice['site'], packs: Library['packs']) {
+	const rule = rulesGiving(packs, 'relative-yield')[0];
+	const parameters = rule?.parametersFor(site.crop.id);
+	const relativeYield = rule
+		? applyRule(rule, site, siteInputs)
+		: notApplicable('relative yield', 'no pack gives yield by pH', 'Add a pack with one.');
+	const numbers = noNumbers();
+	const points: [number, number][] = [];
+	for (let tenth = 45; rule && parameters !== undefined && tenth <= 80; tenth++) {
+		numbers.soilPh = tenth / 10;
+		points.push([tenth / 10, rule.kind.compute(parameters, numbers)]);
+	}
+	return {
+		soilPh: readResult(site.layers, 'pH', ['water']),
+		calciumChloride: readResult(site.layers, 'pH', ['cacl2']),
+		relativeYield,
+		points
+	};
+}

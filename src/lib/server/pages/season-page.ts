@@ -1,0 +1,62 @@
+import { cautionsFor } from '../../../core/season/plan/hazards';
+import { isCorn } from '../../../core/season/plan/corn';
+import { formShares } from '../../../core/season/plan/nitrogen-forms';
+import { productOf } from '../../../core/season/plan/plan-context';
+import type { YearKind } from '../../../core/season/weather/generate-weather';
+import { inSystem } from '../../../core/units/rate-units';
+import { boardGround } from '../field/board-ground';
+import { passView } from './pass-view';
+import type { Desk, FieldAddress } from '../desk';
+
+const KINDS: readonly YearKind[] = ['normal', 'wet', 'dry'];
+
+/** The page of the season: the passes, and all that the board needs to work a year out by itself. */
+export function seasonPage(desk: Desk, address: FieldAddress, weather: string | null) {
+	const { field, year, advice, goal, prices } = desk.fieldYear(address);
+	const library = desk.library;
+	const { products, cautions, station } = library;
+	const { units } = desk.settings;
+	const catalogue = products.map(({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
+		id,
+		name,
+		placements,
+		isLime: lime !== undefined,
+		liquid: state === 'liquid' && densityLbPerGal !== undefined,
+		nitrogen: (analysis.N ?? 0) > 0,
+		ammonia: hazards.includes('ammonia'),
+		cautions: hazards.map((hazard) => cautions.cautions[hazard] ?? '').filter(Boolean)
+	}));
+	const base = { fieldId: field.id, year, units, catalogue, hasGoal: goal !== undefined };
+	if (!advice) return { ...base, season: undefined };
+	const { context, passes, costs, chosen, totals, crop, debt } = advice;
+	const { holdingLimit, holdingRoom } = context;
+	const kind = KINDS.find((one) => one === weather) ?? 'normal';
+	return {
+		...base,
+		season: {
+			cropName: crop.name,
+			plantingDate: context.plantingDate,
+			ceiling: inSystem(holdingRoom.applies ? holdingRoom : holdingLimit, units),
+			debt: inSystem(debt, units),
+			forms: isCorn(crop)
+				? formShares(
+						passes.map(({ plan }) => plan),
+						products
+					)
+				: undefined,
+			ground: boardGround(advice, kind, units, library),
+			prices,
+			station: { name: station.name, simulated: station.simulated },
+			hasStress: context.schedule?.uptake !== undefined,
+			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
+			totals: totals.map((total) => inSystem(total, units)),
+			passes: passes.map((record) => ({
+				...passView(record, products, units),
+				cost: inSystem(costs.get(record.plan.id)!, units),
+				cautions: cautionsFor(productOf(record.plan, products), record.plan, cautions)
+			}))
+		}
+	};
+}
+
+export type SeasonPage = ReturnType<typeof seasonPage>;

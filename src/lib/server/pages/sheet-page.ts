@@ -1,0 +1,33 @@
+import { draftSheet } from '../field/draft-sheet';
+import { listSheets } from '../stores/sheets';
+import { listPrescriptions, newestPrescriptions } from '../stores/prescriptions';
+import { sheetDifferences } from '../../../core/sheet/sheet-differences';
+import { sameAdvice } from '../../../core/sheet/same-advice';
+import type { Desk, FieldAddress } from '../desk';
+
+/** The page of the sheet: the draft of today and what was issued. */
+export function sheetPage(desk: Desk, address: FieldAddress) {
+	const fieldYear = desk.fieldYear(address);
+	const { field, year, advice, goal } = fieldYear;
+	const settings = desk.settings;
+	const prescriptions = newestPrescriptions(desk.book, goal?.id ?? '');
+	const draft = advice && draftSheet(fieldYear, advice, settings, prescriptions);
+	const sheets = goal ? listSheets(desk.book, goal.id) : [];
+	return {
+		fieldId: field.id,
+		year,
+		draft,
+		settings,
+		maps: goal ? listPrescriptions(desk.book, goal.id).map(({ id, content }) => ({ id, name: content.name })) : [],
+		openChoices: advice ? advice.chosen.length === 0 : true,
+		sheets: sheets.map(({ id, number, issuedAt, content }, index) => ({
+			id,
+			number,
+			issuedAt,
+			outOfDate: index === 0 && draft !== undefined && !sameAdvice(content, draft),
+			changes: index === 0 && draft ? sheetDifferences(content, draft) : []
+		}))
+	};
+}
+
+export type SheetPage = ReturnType<typeof sheetPage>;

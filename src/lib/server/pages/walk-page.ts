@@ -1,0 +1,56 @@
+import { allCautions } from '../../../core/figure/figure';
+import { inSystem } from '../../../core/units/rate-units';
+import { rateByTest } from '../field/after-test';
+import { listCropTests, type CropTestKind } from '../stores/crop-tests';
+import type { Desk, FieldAddress } from '../desk';
+
+const KINDS: readonly CropTestKind[] = ['tillers', 'nitrate', 'strips'];
+
+/** The page of tests in the standing crop, with what each says. */
+export function walkPage(desk: Desk, address: FieldAddress) {
+	const { field, year, advice, goal } = desk.fieldYear(address);
+	const base = { fieldId: field.id, year, today: desk.today, hasGoal: goal !== undefined };
+	if (!advice) return { ...base, walk: undefined };
+	const { units } = desk.settings;
+	const library = desk.library;
+	const tests = listCropTests(desk.book, advice.goal.id);
+	const kinds = KINDS.filter((kind) =>
+		library.packs.rules.some((rule) => rule.kind.test === kind && rule.parametersFor(advice.crop.id) !== undefined)
+	);
+	return {
+		...base,
+		walk: {
+			cropName: advice.crop.name,
+			yieldUnit: advice.crop.yieldUnit,
+			rowSpacingIn: advice.goal.row_spacing_in,
+			hasPasses: advice.passes.some(({ doneOn }) => doneOn === null),
+			kinds: kinds.map((kind) => {
+				const own = tests.filter((test) => test.kind === kind);
+				const rate = rateByTest(advice, library, kind);
+				return {
+					kind,
+					tests: own,
+					guide: rate?.packTitle ?? '',
+					result:
+						own.length > 0 && rate
+							? {
+									answer: inSystem(rate.worksheet, units),
+									/** The count itself leads; it is what was walked for. */
+									lead: kind === 'tillers' && rate.worksheet.applies ? rate.worksheet.inputs[0] : undefined,
+									stands: rate.stands,
+									total: rate.seasonTotal && inSystem(rate.seasonTotal, units),
+									zones: (rate.zones ?? []).map((zone) => ({
+										name: zone.name,
+										rate: inSystem(zone.rate, units),
+										balance: inSystem(zone.balance, units)
+									})),
+									cautions: rate.worksheet.applies ? allCautions(rate.worksheet) : []
+								}
+							: undefined
+				};
+			})
+		}
+	};
+}
+
+export type WalkPage = ReturnType<typeof walkPage>;

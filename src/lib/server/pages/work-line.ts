@@ -1,0 +1,77 @@
+import { readResult } from '../../../core/reading/soil/read-result';
+import { soilLayers } from '../../../core/reading/soil/soil-layers';
+import { formatNumber, formatQuantity } from '../../../core/units/display';
+import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '../../../core/units/rate-units';
+import type { FieldYear } from '../field/field-year';
+import type { Sheet } from '../stores/sheets';
+
+/** What each of the seven words stands at now, by its path. */
+export function workLine(fieldYear: FieldYear, sheets: readonly Sheet[], units: UnitSystem): Record<string, string> {
+	return {
+		ground: groundText(fieldYear),
+		reading: readingText(fieldYear),
+		rates: ratesText(fieldYear, units),
+		season: seasonText(fieldYear),
+		supply: supplyText(fieldYear, units),
+		sheet: sheets[0] ? `No. ${sheets[0].number} issued` : 'draft',
+		book: bookText(fieldYear)
+	};
+}
+
+function groundText({ field, samples }: FieldYear): string {
+	const area = field.area_ac === null ? 'area not known' : `${formatNumber(field.area_ac, 'ac')} ac`;
+	const count = samples.length === 1 ? '1 sample' : `${samples.length} samples`;
+	return [area, field.texture, count].filter(Boolean).join(', ');
+}
+
+function readingText({ sample, advice }: FieldYear): string {
+	if (!sample) return 'no sample';
+	const soilPh = readResult(soilLayers(sample.report), 'pH');
+	const cec = advice?.answer.derived.cec;
+	const parts = [
+		soilPh.applies && `pH ${formatNumber(soilPh.value, 'pH')}`,
+		cec !== null && cec !== undefined && `CEC ${formatNumber(cec, 'meq/100 g')}`
+	];
+	return parts.filter(Boolean).join(', ') || 'no pH';
+}
+
+function ratesText({ goal, advice }: FieldYear, units: UnitSystem): string {
+	if (!goal) return 'set a goal';
+	if (!advice || advice.chosen.length === 0) return 'none chosen';
+	return advice.chosen
+		.filter(({ nutrient }) => nutrient !== 'lime')
+		.map(
+			({ nutrient, rate }) =>
+				`${nutrient.replace('P2O5', 'P').replace('K2O', 'K')} ${Math.round(valueInSystem(rate.value, rate.unit, units))}`
+		)
+		.concat(limeText(advice.chosen, units))
+		.join(' ');
+}
+
+function limeText(chosen: NonNullable<FieldYear['advice']>['chosen'], units: UnitSystem): string[] {
+	const lime = chosen.find(({ nutrient }) => nutrient === 'lime');
+	if (!lime) return [];
+	const value = valueInSystem(lime.rate.value, lime.rate.unit, units);
+	return [`lime ${formatNumber(value, 'ac')} ${unitInSystem(lime.rate.unit, units) === 't/ha' ? 't' : 'ton'}`];
+}
+
+function seasonText({ advice }: FieldYear): string {
+	if (!advice || advice.passes.length === 0) return 'no passes';
+	const count = advice.passes.length === 1 ? '1 pass' : `${advice.passes.length} passes`;
+	const checks = advice.checks();
+	const stops = checks.filter(({ severity }) => severity === 'stop').length;
+	const minds = checks.filter(({ severity }) => severity === 'mind').length;
+	return [count, stops > 0 && `${stops} stop`, minds > 0 && `${minds} to mind`].filter(Boolean).join(', ');
+}
+
+function supplyText({ advice }: FieldYear, units: UnitSystem): string {
+	if (!advice || advice.passes.length === 0) return 'nothing to buy';
+	const cost = inSystem(advice.cost, units);
+	return cost.applies ? formatQuantity(cost.value, cost.unit) : 'prices missing';
+}
+
+function bookText({ advice, goal }: FieldYear): string {
+	if (goal?.harvested_yield) return `harvested ${formatNumber(goal.harvested_yield, 'yield')}`;
+	const done = advice?.passes.filter(({ doneOn }) => doneOn !== null).length ?? 0;
+	return done > 0 ? `${done} applied` : 'nothing applied';
+}

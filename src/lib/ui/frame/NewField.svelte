@@ -1,0 +1,67 @@
+<script lang="ts">
+	import { InlineNotification, Modal, TextInput } from 'carbon-components-svelte';
+	import { goto } from '$app/navigation';
+	import { numberOrUndefined } from '../forms/numbers';
+
+	interface Props {
+		open: boolean;
+		year: number;
+		growers: string[];
+	}
+	let { open = $bindable(false), year, growers }: Props = $props();
+	let name = $state('');
+	let grower = $state('');
+	let acres = $state('');
+	let problem = $state('');
+
+	async function add(): Promise<void> {
+		const areaAcres = numberOrUndefined(acres);
+		if (acres.trim() !== '' && areaAcres === undefined) {
+			problem = `“${acres}” is no number of acres.`;
+			return;
+		}
+		const response = await fetch('/api/fields', {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({ name, grower, ...(areaAcres === undefined ? {} : { areaAcres }) })
+		});
+		const answer = (await response.json()) as { id?: string; message?: string };
+		if (!response.ok || !answer.id) {
+			problem = answer.message ?? 'The field was not added.';
+			return;
+		}
+		open = false;
+		await goto(`/field/${answer.id}/${year}/ground`, { invalidateAll: true });
+	}
+</script>
+
+<Modal
+	bind:open
+	modalHeading="New field"
+	primaryButtonText="Add the field"
+	secondaryButtonText="Cancel"
+	primaryButtonDisabled={name.trim() === '' || grower.trim() === ''}
+	selectorPrimaryFocus="#new-field-name"
+	on:click:button--secondary={() => (open = false)}
+	on:submit={add}
+	hasForm
+>
+	<div class="stack">
+		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+		<TextInput id="new-field-name" labelText="Field" bind:value={name} />
+		<TextInput labelText="Grower (a known one, or a new name)" list="known-growers" bind:value={grower} />
+		<datalist id="known-growers"
+			>{#each growers as known (known)}<option value={known}></option>{/each}</datalist
+		>
+		<TextInput labelText="Acres (may be left out)" bind:value={acres} />
+	</div>
+</Modal>
+
+<style>
+	.stack {
+		display: grid;
+		gap: 1rem;
+		min-height: 17rem;
+		align-content: start;
+	}
+</style>

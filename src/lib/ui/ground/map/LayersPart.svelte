@@ -1,0 +1,139 @@
+<!-- Layers of the field: which one is shown, as points or as a surface, and how far the surface can be trusted. -->
+<script lang="ts">
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import type { Shape } from '$core/ground/shapes/shape';
+	import type { PlacedPoint } from '$core/schema-types';
+	import type { SurfaceMethod } from '$core/zones/surface/surface';
+	import { formatNumber } from '$core/units/display';
+	import type { GroundTold, ShownSurface } from '../../../../workers/ground-messages';
+	import { numberOrUndefined } from '../../forms/numbers';
+	import { post } from '../../forms/post';
+	import type { LayerHead } from './layer-points';
+	import { GroundRun } from './ground-run.svelte';
+	import VariogramChart from './VariogramChart.svelte';
+	import { onDestroy } from 'svelte';
+
+	interface Props {
+		fieldId: string;
+		boundary: Shape | undefined;
+		layers: readonly LayerHead[];
+		/** Of the layer that is shown. */
+		points: readonly PlacedPoint[];
+		shown: string | undefined;
+		surface: ShownSurface | undefined;
+		show: (id: string | undefined) => void;
+		setSurface: (surface: ShownSurface | undefined) => void;
+	}
+	const { fieldId, boundary, layers, points, shown, surface, show, setSurface }: Props = $props();
+
+	let method = $state<SurfaceMethod>('kriging');
+	let cell = $state('10');
+	let problem = $state('');
+	const layer = $derived(layers.find(({ id }) => id === shown));
+	const run = new GroundRun((told: GroundTold) => {
+		if (told.kind === 'problem') problem = told.problem;
+		if (told.kind === 'surface') setSurface(told.surface);
+	});
+	onDestroy(() => run.stop());
+
+	function work(): void {
+		const cellM = numberOrUndefined(cell);
+		setSurface(undefined);
+		if (cellM === undefined || cellM < 2 || cellM > 200)
+			return void (problem = `The cell “${cell}” must be a number of metres from 2 to 200.`);
+		if (!boundary || !layer) return;
+		problem = '';
+		run.ask({ kind: 'surface', boundary: $state.snapshot(boundary) as Shape, cellM, method, points: [...points] });
+	}
+
+	async function remove(id: string): Promise<void> {
+		problem = (await post(`/api/fields/${fieldId}/layers/${id}`, {}, 'DELETE')) ?? '';
+		if (id === shown) show(undefined);
+	}
+	const digits = (value: number) => formatNumber(Number(value.toPrecision(3)), 'ratio');
+</script>
+
+<section aria-label="Layers">
+	<h2>Layers</h2>
+	{#if layers.length === 0}
+		<p class="soft">
+			Nothing was measured over the field yet: take in a yield map, a canopy index, conductivity, or sample points.
+		</p>
+	{:else}
+		<fieldset>
+			<legend class="soft small">On the map</legend>
+			{#each [undefined, ...layers] as one (one?.id ?? '')}
+				<label>
+					<input
+						type="radio"
+						name="layer"
+						checked={one?.id === shown}
+						onchange={() => {
+							setSurface(undefined);
+							show(one?.id);
+						}}
+					/>
+					{one ? `${one.name}, ${one.count} points` : 'none'}
+				</label>
+			{/each}
+		</fieldset>
+	{/if}
+	{#if layer}
+		<div class="fields">
+			<Select size="sm" labelText="Surface by" bind:selected={method}>
+				<SelectItem value="kriging" text="ordinary kriging" />
+				<SelectItem value="inverse distance" text="inverse distance" />
+			</Select>
+			<TextInput size="sm" labelText="Cells of, m" inputmode="numeric" bind:value={cell} />
+		</div>
+		<div class="row">
+			{#if run.busy}
+				<span role="status">Working it out…</span>
+				<Button size="small" kind="ghost" onclick={() => run.stop()}>Leave off</Button>
+			{:else}
+				<Button size="small" kind="tertiary" onclick={work}>Show the surface</Button>
+				<Button size="small" kind="ghost" onclick={() => remove(layer.id)}>Take this layer out</Button>
+			{/if}
+		</div>
+	{/if}
+	{#if surface}
+		<p>
+			By {surface.method} from {surface.points} points. Left out one at a time, each is missed by
+			<strong>{digits(surface.leaveOneOutError)}</strong>; the plain mean misses it by {digits(
+				surface.standardDeviation
+			)}.
+		</p>
+		{#each surface.cautions as caution (caution)}<p class="late">▲ {caution}</p>{/each}
+		{#if surface.variogram}<VariogramChart variogram={surface.variogram} />{/if}
+	{/if}
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+</section>
+
+<style>
+	fieldset {
+		display: grid;
+		gap: 0.3rem;
+	}
+	label {
+		display: flex;
+		align-items: center;
+		gap: 0.5rem;
+	}
+	input[type='radio'] {
+		accent-color: var(--action);
+		width: 1.1rem;
+		height: 1.1rem;
+	}
+	.fields {
+		display: grid;
+		grid-template-columns: 1.4fr 1fr;
+		gap: 0.6rem 1rem;
+		margin: 0.5rem 0;
+	}
+	.late {
+		color: var(--accent-ink);
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>

@@ -1,0 +1,167 @@
+<!-- A map file: looked at first, then taken as boundary, as zones or as layers. -->
+<script lang="ts">
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import type { Shape } from '$core/ground/shapes/shape';
+	import type { LayerQuantity } from '$core/schema-types';
+	import { formatNumber } from '$core/units/display';
+	import { post } from '../../forms/post';
+	import { guessQuantity, QUANTITIES, usualUnit } from './quantities';
+	import { sendFile } from '../../forms/send-file';
+
+	interface Props {
+		fieldId: string;
+		hasBoundary: boolean;
+	}
+	const { fieldId, hasBoundary }: Props = $props();
+
+	interface Looked {
+		notes: string[];
+		shapes: { name: string; problem?: string; acres?: number; shape?: Shape }[];
+		points: number;
+		columns: { column: string; least: number; most: number; count: number }[];
+	}
+	let file = $state.raw<File | undefined>();
+	let looked = $state.raw<Looked | undefined>();
+	let problem = $state('');
+	let told = $state<string[]>([]);
+	let busy = $state(false);
+	let column = $state('');
+	let quantity = $state<LayerQuantity>('other');
+	let unit = $state('');
+	let name = $state('');
+	let takenOn = $state('');
+
+	const url = $derived(`/api/fields/${fieldId}`);
+	const sound = $derived(looked?.shapes.filter(({ shape }) => shape) ?? []);
+
+	async function look(chosen: File | undefined): Promise<void> {
+		looked = undefined;
+		told = [];
+		if (!chosen) return;
+		busy = true;
+		const { answer, problem: failed } = await sendFile<Looked>(`${url}/map-file`, chosen, false);
+		busy = false;
+		problem = failed ?? '';
+		file = chosen;
+		looked = answer;
+		if (answer?.columns[0]) setColumn(answer.columns[0].column);
+	}
+
+	function setColumn(to: string): void {
+		column = to;
+		quantity = guessQuantity(to);
+		unit = usualUnit(quantity);
+		name = to;
+	}
+
+	async function takeBoundary(shape: Shape): Promise<void> {
+		problem = (await post(`${url}/boundary`, { boundary: shape })) ?? '';
+		if (!problem) done('The boundary is set.');
+	}
+
+	async function takeZones(): Promise<void> {
+		const zones = sound.map(({ name: zone, shape }) => ({ name: zone, shape, facts: {} }));
+		problem = (await post(`${url}/zones`, { label: `Took ${zones.length} zones from ${file!.name}`, zones })) ?? '';
+		if (!problem) done(`${zones.length} zones were taken in.`);
+	}
+
+	async function takeLayer(): Promise<void> {
+		const about = new URLSearchParams({ column, quantity, unit, name: name.trim(), ...(takenOn ? { takenOn } : {}) });
+		busy = true;
+		const { answer, problem: failed } = await sendFile<{ points: number; notes: string[] }>(
+			`${url}/map-file?${about.toString()}`,
+			file!,
+			true
+		);
+		busy = false;
+		problem = failed ?? '';
+		if (answer) told = [`${name} is a layer of ${answer.points} points.`, ...answer.notes];
+	}
+
+	function done(text: string): void {
+		told = [text];
+		looked = undefined;
+	}
+</script>
+
+<label class="file">
+	<span class="bx--label">A map file: GeoJSON, KML, zipped Shapefile, GeoTIFF, or CSV with longitude and latitude</span>
+	<input
+		type="file"
+		accept=".geojson,.json,.kml,.kmz,.zip,.tif,.tiff,.csv,.txt"
+		onchange={({ currentTarget }) => void look(currentTarget.files?.[0])}
+	/>
+</label>
+{#if busy}<p role="status">Reading…</p>{/if}
+{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+{#each told as text (text)}<p role="status">{text}</p>{/each}
+{#if looked}
+	{#each looked.notes as note (note)}<p class="soft small">{note}</p>{/each}
+	{#if looked.shapes.length > 0}
+		<table class="ledger" aria-label="Areas in the file">
+			<tbody>
+				{#each looked.shapes as { name: area, acres, problem: wrong, shape }, at (at)}
+					<tr>
+						<td>{area}</td>
+						<td class="num">{acres === undefined ? '' : `${formatNumber(acres, 'ac')} acres`}</td>
+						<td>
+							{#if shape}
+								<button type="button" class="plain" onclick={() => takeBoundary(shape)}>Take as boundary</button>
+							{:else}<span class="problem">{wrong}</span>{/if}
+						</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		{#if sound.length > 1}
+			<Button size="small" kind="tertiary" onclick={takeZones}>Take all {sound.length} as zones</Button>
+		{/if}
+	{/if}
+	{#if looked.columns.length > 0}
+		{@const range = looked.columns.find((one) => one.column === column)}
+		<p>{looked.points} points.{hasBoundary ? '' : ' A layer needs the boundary first.'}</p>
+		<div class="fields">
+			<Select size="sm" labelText="Column" selected={column} on:update={({ detail }) => setColumn(String(detail))}>
+				{#each looked.columns as one (one.column)}<SelectItem value={one.column} text={one.column} />{/each}
+			</Select>
+			<Select
+				size="sm"
+				labelText="It is"
+				selected={quantity}
+				on:update={({ detail }) => {
+					quantity = detail as LayerQuantity;
+					unit = usualUnit(quantity);
+				}}
+			>
+				{#each QUANTITIES as { id, text } (id)}<SelectItem value={id} {text} />{/each}
+			</Select>
+			<TextInput size="sm" labelText="Unit" bind:value={unit} />
+			<TextInput size="sm" labelText="Name of the layer" bind:value={name} />
+			<TextInput size="sm" type="date" labelText="Taken on" bind:value={takenOn} />
+		</div>
+		{#if range}
+			<p class="soft small">
+				{range.count} values from {formatNumber(range.least, 'ratio')} to {formatNumber(range.most, 'ratio')}.
+			</p>
+		{/if}
+		<Button size="small" disabled={busy || !hasBoundary || name.trim() === ''} onclick={takeLayer}
+			>Keep as a layer</Button
+		>
+	{/if}
+{/if}
+
+<style>
+	.file {
+		display: block;
+		margin-bottom: 0.6rem;
+	}
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(8rem, 1fr));
+		gap: 0.6rem 1rem;
+		margin: 0.4rem 0;
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>

@@ -1,0 +1,36 @@
+import GroundWorker from '../../../../workers/ground.worker?worker';
+import type { GroundMessage, GroundTold } from '../../../../workers/ground-messages';
+
+type Asked = GroundMessage extends infer M ? (M extends GroundMessage ? Omit<M, 'id'> : never) : never;
+
+/** A surface or zones being worked out away from the page; leaving off ends the worker. */
+export class GroundRun {
+	busy = $state(false);
+
+	#worker: Worker | undefined;
+	#id = 0;
+	readonly #hear: (told: GroundTold) => void;
+
+	constructor(hear: (told: GroundTold) => void) {
+		this.#hear = hear;
+	}
+
+	ask(message: Asked): void {
+		this.stop();
+		this.busy = true;
+		const id = ++this.#id;
+		this.#worker = new GroundWorker();
+		this.#worker.onmessage = ({ data }: MessageEvent<GroundTold>) => {
+			if (data.id !== this.#id) return;
+			this.busy = false;
+			this.#hear(data);
+		};
+		this.#worker.postMessage({ ...message, id });
+	}
+
+	stop(): void {
+		this.#worker?.terminate();
+		this.#worker = undefined;
+		this.busy = false;
+	}
+}

@@ -1,0 +1,42 @@
+<!-- The field's goal as a yield layer shares it out, to be set for the zones of this year. -->
+<script lang="ts">
+	import type { Zone } from '$core/schema-types';
+	import type { SharedGoals } from '$core/zones/zone-goals';
+	import { post } from '../../forms/post';
+
+	interface Props {
+		goals: SharedGoals;
+		fieldId: string;
+		year: number;
+		zones: readonly Pick<Zone, 'name' | 'shape' | 'facts'>[];
+		/** Told the reason where it could not be set, else an empty text. */
+		failed: (why: string) => void;
+	}
+	const { goals, fieldId, year, zones, failed }: Props = $props();
+
+	async function setGoals(): Promise<void> {
+		const problem = await post(`/api/fields/${fieldId}/zones`, {
+			label: `Set the goals of the zones by ${goals.layerName}`,
+			zones: zones.map(({ name, shape, facts }) => ({
+				name,
+				shape,
+				facts: { ...facts, yieldGoal: goals.by.get(name)! }
+			})),
+			year
+		});
+		failed(problem ?? '');
+	}
+</script>
+
+<p>
+	By {goals.layerName} the field’s goal shares out as {[...goals.by]
+		.map(([name, goal]) => `${goal} in ${name}`)
+		.join(', ')}.
+	<button type="button" class="plain" onclick={setGoals}>Set these goals</button>
+</p>
+
+<style>
+	p {
+		margin-top: 1.4rem;
+	}
+</style>

@@ -1,0 +1,180 @@
+<!-- One prescription: its parts, what it comes to, its files, and what the monitor says went on. -->
+<script module lang="ts">
+	import type { Answer } from '$core/figure/figure';
+	import type { AsApplied, Pass, Prescription } from '$core/schema-types';
+
+	export interface MadePrescription {
+		id: string;
+		content: Prescription;
+		total: Answer;
+		flat: Answer;
+		/** Against one rate for the whole field, $; undefined where a price is missing. */
+		cost: number | undefined;
+		applied: readonly AsApplied[];
+	}
+</script>
+
+<script lang="ts">
+	import { TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { longDate } from '../../forms/dates';
+	import Quantity from '../../figure/Quantity.svelte';
+	import { sendFile } from '../../forms/send-file';
+	import { PRESCRIPTION_FILES } from './prescription-files';
+
+	interface Props {
+		prescription: MadePrescription;
+		today: string;
+		units: UnitSystem;
+		/** Whether its pass was changed after it was made. */
+		changed: boolean;
+		shown: boolean;
+		show: () => void;
+	}
+	const { prescription, today, units, changed, shown, show }: Props = $props();
+	const { id, content, total, flat, cost, applied } = $derived(prescription);
+	let told = $state('');
+	let appliedOn = $state(untrack(() => today));
+
+	const rateText = (rate: number, of: Pass['unit']) =>
+		formatQuantity(valueInSystem(rate, of, units), unitInSystem(of, units));
+	const areaText = (acres: number) => formatQuantity(valueInSystem(acres, 'ac', units), unitInSystem('ac', units));
+
+	async function readBack(file: File | undefined): Promise<void> {
+		if (!file) return;
+		const { answer, problem: failed } = await sendFile<{ parts: number; differences: string[] }>(
+			`/api/prescriptions/${prescription.id}/read-back`,
+			file,
+			false
+		);
+		if (!answer) return void (told = failed);
+		const same =
+			answer.differences.length === 0
+				? `${file.name} says the same: ${answer.parts} parts.`
+				: answer.differences.join(' ');
+		told = same;
+	}
+
+	async function takeApplied(file: File | undefined): Promise<void> {
+		if (!file) return;
+		const { answer, problem: failed } = await sendFile<{ points: number }>(
+			`/api/prescriptions/${prescription.id}/as-applied?on=${appliedOn}`,
+			file,
+			true
+		);
+		told = answer ? `${answer.points} logged points are booked; the pass is applied.` : failed;
+	}
+	const amount = (answer: Answer) =>
+		answer.applies ? formatQuantity(Math.round(answer.value), answer.unit) : answer.reason;
+</script>
+
+<article class:shown aria-label={content.name}>
+	<h3>{content.name}</h3>
+	<p class="soft small">
+		{content.product.name}, made {longDate(content.madeOn)}{content.preparedBy ? ` by ${content.preparedBy}` : ''}.
+	</p>
+	{#if changed}<p class="late">▲ The pass was changed since: make the prescription anew.</p>{/if}
+	<div class="scroll">
+		<table class="ledger">
+			<thead
+				><tr
+					><th>Part</th><th class="num">Ground</th><th class="num">Rate</th>{#if applied.length > 0}<th class="num"
+							>Went on</th
+						><th class="num">Varies by</th>{/if}</tr
+				></thead
+			>
+			<tbody>
+				{#each content.parts as { zone, rate, areaAcres, wanted } (zone)}
+					{@const log = applied.at(-1)?.zones.find((one) => one.zone === zone)}
+					<tr>
+						<td>{zone}</td>
+						<td class="num">{areaText(areaAcres)}</td>
+						<td class="num">
+							<strong>{rateText(rate, content.unit)}</strong>
+							{#if wanted !== undefined && Math.abs(wanted - rate) > (content.limits?.step ?? 0)}
+								<div class="small late">{rateText(wanted, content.unit)} wanted</div>
+							{/if}
+						</td>
+						{#if applied.length > 0}
+							<td class="num">{log && log.points > 0 ? rateText(log.applied, content.unit) : 'nothing logged'}</td>
+							<td class="num">{log && log.points > 0 ? `${formatNumber(log.variation, '%')} %` : ''}</td>
+						{/if}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<p>
+		In all <strong><Quantity answer={total} /></strong>; at one rate {amount(flat)}{#if cost !== undefined}, which
+			{cost < 0 ? `saves ${formatQuantity(-cost, '$')}` : `costs ${formatQuantity(cost, '$')} more`}{/if}. Outside:
+		{rateText(content.outside, content.unit)}.
+	</p>
+	{#if applied.length > 0}
+		{@const last = applied.at(-1)!}
+		<p>
+			Applied {longDate(last.appliedOn)} by the monitor’s log of {last.points} points over {Math.round(
+				100 * last.share
+			)} % of the ground.
+		</p>
+	{/if}
+	<p class="row files">
+		{#each PRESCRIPTION_FILES as { kind, text } (kind)}<a href={`/prescriptions/${id}/${kind}`} download>{text}</a
+			>{/each}
+		<button type="button" class="plain" onclick={show}>{shown ? 'Take it off the map' : 'Show it on the map'}</button>
+	</p>
+	<div class="back">
+		<label class="file"
+			><span class="bx--label">Read a file back, to see that it says the same</span><input
+				type="file"
+				onchange={({ currentTarget }) => void readBack(currentTarget.files?.[0])}
+			/></label
+		>
+		<TextInput size="sm" type="date" labelText="Applied on" bind:value={appliedOn} />
+		<label class="file"
+			><span class="bx--label">The monitor’s log (CSV or GeoJSON with “rate”)</span><input
+				type="file"
+				onchange={({ currentTarget }) => void takeApplied(currentTarget.files?.[0])}
+			/></label
+		>
+	</div>
+	{#if told}<p role="status">{told}</p>{/if}
+	{#each content.cautions as caution (caution)}<p class="caution small">▲ {caution}</p>{/each}
+</article>
+
+<style>
+	article {
+		border: 1px solid var(--rule);
+		padding: 0.6rem 1rem 0.8rem;
+		margin-top: 1rem;
+		max-width: 60rem;
+	}
+	.shown {
+		border-color: var(--action);
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	.files {
+		gap: 0.4rem 1.2rem;
+	}
+	.back {
+		display: grid;
+		grid-template-columns: 1.3fr 0.7fr 1.3fr;
+		gap: 0.8rem 1.4rem;
+		align-items: end;
+	}
+	.late {
+		color: var(--accent-ink);
+	}
+	.caution {
+		color: var(--accent-ink);
+		margin: 0.15rem 0;
+	}
+	@media (max-width: 800px) {
+		.back {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -1,0 +1,158 @@
+<!-- What is known of one zone: it stands in place of the field's own. -->
+<script lang="ts">
+	import { InlineNotification, Modal, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import type { RateNutrient, ZoneFacts } from '$core/schema-types';
+	import { ZONE_ANALYTES, type ZoneMeans } from '$core/zones/zone-means';
+	import { formatNumber } from '$core/units/display';
+	import { numberOrUndefined } from '../../forms/numbers';
+
+	interface Props {
+		name: string;
+		facts: ZoneFacts;
+		means: ZoneMeans;
+		yieldGoal: number | undefined;
+		/** Nutrients with a rate for the field. */
+		nutrients: readonly RateNutrient[];
+		keep: (facts: ZoneFacts) => Promise<string | undefined>;
+		close: () => void;
+	}
+	const { name, facts, means, yieldGoal, nutrients, keep, close }: Props = $props();
+
+	const GROUND = [
+		{ key: 'yieldGoal', label: 'Yield goal', most: 100_000 },
+		{ key: 'yieldWithout', label: 'Yield without nitrogen (strip)', most: 100_000 },
+		{ key: 'yieldRich', label: 'Yield with plenty (strip)', most: 100_000 },
+		{ key: 'index', label: 'Canopy index', most: 10 },
+		{ key: 'richIndex', label: 'Canopy index of the rich strip', most: 10 }
+	] as const;
+
+	let open = $state(true);
+	let problem = $state('');
+	const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+	let form = $state(
+		untrack(() => ({
+			ground: Object.fromEntries(GROUND.map(({ key }) => [key, text(facts[key])])) as Record<string, string>,
+			values: Object.fromEntries(ZONE_ANALYTES.map((one) => [one, text(facts.values?.[one])])) as Record<
+				string,
+				string
+			>,
+			rates: Object.fromEntries(nutrients.map((one) => [one, text(facts.own?.[one]?.rate)])) as Record<string, string>,
+			reasons: Object.fromEntries(nutrients.map((one) => [one, facts.own?.[one]?.reason ?? ''])) as Record<
+				string,
+				string
+			>
+		}))
+	);
+
+	function placeholder(quantity: keyof ZoneMeans | 'yieldGoal'): string {
+		if (quantity === 'yieldGoal') return yieldGoal === undefined ? 'as the field' : `${yieldGoal}, as the field`;
+		const known = means[quantity];
+		return known ? `${formatNumber(Number(known.mean.toPrecision(3)), 'ratio')}, by ${known.layer}` : 'as the field';
+	}
+
+	function read(given: string, label: string, most: number): number | undefined {
+		if (given.trim() === '') return undefined;
+		const value = numberOrUndefined(given);
+		if (value === undefined || value < 0 || value > most)
+			throw new RangeError(`${label}: “${given}” must be a number from 0 to ${most}.`);
+		return value;
+	}
+
+	/** @throws RangeError in words the adviser can act on */
+	function typed(): ZoneFacts {
+		const made: ZoneFacts = {};
+		for (const { key, label, most } of GROUND) {
+			const value = read(form.ground[key]!, label, most);
+			if (value !== undefined) made[key] = value;
+		}
+		for (const analyte of ZONE_ANALYTES) {
+			const value = read(form.values[analyte]!, analyte, 100_000);
+			if (value !== undefined) made.values = { ...made.values, [analyte]: value };
+		}
+		for (const nutrient of nutrients) {
+			const rate = read(form.rates[nutrient]!, `Rate of ${nutrient}`, 10_000);
+			if (rate === undefined) continue;
+			const reason = form.reasons[nutrient]!.trim();
+			if (reason === '') throw new RangeError(`Say why ${nutrient} is ${rate} in ${name}.`);
+			made.own = { ...made.own, [nutrient]: { rate, reason } };
+		}
+		return made;
+	}
+
+	async function save(): Promise<void> {
+		try {
+			problem = (await keep(typed())) ?? '';
+		} catch (error) {
+			problem = (error as Error).message;
+		}
+	}
+</script>
+
+<Modal
+	bind:open
+	modalHeading={`What is known of ${name}`}
+	primaryButtonText="Keep it"
+	secondaryButtonText="Cancel"
+	hasForm
+	on:click:button--secondary={close}
+	on:close={close}
+	on:submit={save}
+>
+	<div class="stack">
+		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+		<p class="soft small">What is left empty holds as for the whole field, or by the mean of a layer.</p>
+		<div class="fields">
+			{#each GROUND as { key, label } (key)}
+				<TextInput
+					size="sm"
+					labelText={label}
+					placeholder={key === 'yieldGoal'
+						? placeholder('yieldGoal')
+						: key === 'index'
+							? placeholder('canopy index')
+							: ''}
+					bind:value={form.ground[key]}
+				/>
+			{/each}
+		</div>
+		<h3>Soil test, in the field’s own units and methods</h3>
+		<div class="fields narrow">
+			{#each ZONE_ANALYTES as analyte (analyte)}
+				<TextInput size="sm" labelText={analyte} placeholder={placeholder(analyte)} bind:value={form.values[analyte]} />
+			{/each}
+		</div>
+		{#if nutrients.length > 0}
+			<h3>Rates of your own</h3>
+			{#each nutrients as nutrient (nutrient)}
+				<div class="own">
+					<TextInput
+						size="sm"
+						labelText={`${nutrient === 'lime' ? 'Lime, short tons/ac' : `${nutrient}, lb/ac`}`}
+						placeholder="by the method"
+						bind:value={form.rates[nutrient]}
+					/>
+					<TextInput size="sm" labelText={`Why, ${nutrient}`} bind:value={form.reasons[nutrient]} />
+				</div>
+			{/each}
+		{/if}
+	</div>
+</Modal>
+
+<style>
+	.stack {
+		display: grid;
+		gap: 0.7rem;
+	}
+	.narrow {
+		grid-template-columns: repeat(4, 1fr);
+	}
+	.own {
+		display: grid;
+		grid-template-columns: 1fr 2fr;
+		gap: 1rem;
+	}
+	h3 {
+		margin: 0.2rem 0 0;
+	}
+</style>

@@ -1,0 +1,265 @@
+<!-- Zones: by hand, from layers, as strips of a grid; their list, and what is known of each. -->
+<script lang="ts">
+	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { onDestroy } from 'svelte';
+	import type { Shape } from '$core/ground/shapes/shape';
+	import type { PlacedPoint, Zone } from '$core/schema-types';
+	import { formatNumber } from '$core/units/display';
+	import { M2_PER_ACRE } from '$core/units/factors';
+	import type { GroundTold } from '../../../../workers/ground-messages';
+	import { numberOrUndefined } from '../../forms/numbers';
+	import { post } from '../../forms/post';
+	import CornersForm from '../map/CornersForm.svelte';
+	import { pointsOf, type LayerHead } from '../map/layer-points';
+	import { GroundRun } from '../map/ground-run.svelte';
+	import type { MapMode } from '../map/GroundMap.svelte';
+	import { rankNames } from './rank-names';
+
+	interface Props {
+		fieldId: string;
+		boundary: Shape | undefined;
+		layers: readonly LayerHead[];
+		zones: readonly (Zone & { areaAcres: number })[];
+		chosen: string | undefined;
+		mode: MapMode;
+		setMode: (mode: MapMode) => void;
+		choose: (name: string) => void;
+		edit: (name: string) => void;
+	}
+	const { fieldId, boundary, layers, zones, chosen, mode, setMode, choose, edit }: Props = $props();
+
+	let used = $state<Record<string, boolean>>({});
+	let count = $state('');
+	let cell = $state('10');
+	let least = $state('1');
+	let square = $state('2.5');
+	let problem = $state('');
+	let proposed = $state.raw<Extract<GroundTold, { kind: 'zones' }> | undefined>();
+	let typing = $state<string | undefined>();
+	let renaming = $state<{ from: string; to: string } | undefined>();
+	const url = $derived(`/api/fields/${fieldId}/zones`);
+	const chosenLayers = $derived(layers.filter(({ id }) => used[id]));
+	const run = new GroundRun((told) => {
+		if (told.kind === 'problem') problem = told.problem;
+		if (told.kind === 'zones') void keepProposed(told);
+		if (told.kind === 'grid') void keepSquares(told.squares);
+	});
+	onDestroy(() => run.stop());
+
+	async function propose(): Promise<void> {
+		const cellM = numberOrUndefined(cell);
+		const leastAcres = numberOrUndefined(least);
+		if (cellM === undefined || cellM < 2 || cellM > 200)
+			return void (problem = `The cell “${cell}” must be a number of metres from 2 to 200.`);
+		if (leastAcres === undefined || leastAcres < 0)
+			return void (problem = `The smallest patch “${least}” must be a number of acres from 0.`);
+		if (!boundary) return;
+		problem = '';
+		proposed = undefined;
+		let known: PlacedPoint[][];
+		try {
+			known = await Promise.all(chosenLayers.map(({ id }) => pointsOf(fieldId, id)));
+		} catch (error) {
+			problem = (error as Error).message;
+			return;
+		}
+		run.ask({
+			kind: 'zones',
+			boundary: $state.snapshot(boundary) as Shape,
+			cellM,
+			leastAcres,
+			zones: count === '' ? undefined : Number(count),
+			layers: known
+		});
+	}
+
+	async function keepProposed(told: Extract<GroundTold, { kind: 'zones' }>): Promise<void> {
+		const names = rankNames(told.shapes.length);
+		const from = chosenLayers.map(({ name }) => name).join(', ');
+		const made = told.shapes.map((shape, at) => ({ name: names[at]!, shape, facts: {} }));
+		problem = (await post(url, { label: `Made ${made.length} zones from ${from}`, zones: made })) ?? '';
+		proposed = told;
+	}
+
+	function makeGrid(): void {
+		const acres = numberOrUndefined(square);
+		if (acres === undefined || acres < 0.1 || acres > 100)
+			return void (problem = `The square “${square}” must be a number of acres from 0.1 to 100.`);
+		if (!boundary) return;
+		problem = '';
+		run.ask({ kind: 'grid', boundary: $state.snapshot(boundary) as Shape, cellM: Math.sqrt(acres * M2_PER_ACRE) });
+	}
+
+	async function keepSquares(squares: { name: string; shape: Shape }[]): Promise<void> {
+		const made = squares.map((one) => ({ ...one, facts: {} }));
+		problem = (await post(url, { label: `Made a grid of ${made.length} squares`, zones: made })) ?? '';
+	}
+
+	async function change(label: string, list: readonly Zone[]): Promise<void> {
+		problem = (await post(url, { label, zones: list.map(({ name, shape, facts }) => ({ name, shape, facts })) })) ?? '';
+	}
+
+	async function keepCorners(name: string, to: Shape): Promise<string | undefined> {
+		const list = zones.map((zone) => (zone.name === name ? { ...zone, shape: to } : zone));
+		await change(`Changed the corners of ${name}`, list);
+		if (!problem) typing = undefined;
+		return problem;
+	}
+
+	async function rename(): Promise<void> {
+		if (!renaming) return;
+		const { from, to } = renaming;
+		if (to.trim() === '') return void (problem = 'A zone needs a name.');
+		await change(
+			`Named ${from} ${to.trim()}`,
+			zones.map((zone) => (zone.name === from ? { ...zone, name: to.trim() } : zone))
+		);
+		if (!problem) renaming = undefined;
+	}
+</script>
+
+<section aria-label="Zones">
+	<h2>Zones</h2>
+	{#if zones.length === 0}
+		<p class="soft">None: the field is rated as one. Draw zones, take them from a file, or make them from a layer.</p>
+	{:else}
+		<ul>
+			{#each zones as { name, areaAcres, shape } (name)}
+				<li class:chosen={name === chosen}>
+					{#if renaming?.from === name}
+						<TextInput size="sm" labelText="Name of the zone" bind:value={renaming.to} />
+						<Button size="small" onclick={rename}>Keep the name</Button>
+					{:else}
+						<button type="button" class="plain" onclick={() => choose(name)}><strong>{name}</strong></button>
+						<span class="soft">{formatNumber(areaAcres, 'ac')} ac</span>
+						<button type="button" class="plain small" aria-label={`What is known of ${name}`} onclick={() => edit(name)}
+							>What is known</button
+						>
+						<button
+							type="button"
+							class="plain small"
+							aria-label={`Mend ${name}`}
+							onclick={() => {
+								if (chosen !== name) choose(name);
+								setMode(mode === 'mend zone' && chosen === name ? 'look' : 'mend zone');
+							}}>{mode === 'mend zone' && chosen === name ? 'Leave off mending' : 'Mend'}</button
+						>
+						<button
+							type="button"
+							class="plain small"
+							aria-label={`Corners of ${name}`}
+							onclick={() => (typing = typing === name ? undefined : name)}>Corners</button
+						>
+						<button
+							type="button"
+							class="plain small"
+							onclick={() => (renaming = { from: name, to: name })}
+							aria-label={`Rename ${name}`}>Rename</button
+						>
+						<button
+							type="button"
+							class="plain small"
+							onclick={() =>
+								change(
+									`Took the zone ${name} out`,
+									zones.filter((zone) => zone.name !== name)
+								)}
+							aria-label={`Take ${name} out`}>Take out</button
+						>
+					{/if}
+					{#if typing === name}
+						<CornersForm shape={shape as Shape} keep={(to) => keepCorners(name, to)} />
+					{/if}
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if boundary}
+		<Button
+			size="small"
+			kind={mode === 'cut' ? 'primary' : 'tertiary'}
+			onclick={() => setMode(mode === 'cut' ? 'look' : 'cut')}
+		>
+			{mode === 'cut' ? 'Leave off drawing zones' : 'Draw a zone'}
+		</Button>
+		{#if mode === 'cut'}<p class="soft small">
+				Draw over the boundary: the zone is cut by it, and by the zones that are there.
+			</p>{/if}
+	{/if}
+	{#if layers.length > 0 && boundary}
+		<details open={zones.length === 0}>
+			<summary>Make zones from layers</summary>
+			<div class="layers">
+				{#each layers as { id, name } (id)}<Checkbox labelText={name} bind:checked={used[id]} />{/each}
+			</div>
+			<div class="fields">
+				<Select size="sm" labelText="How many" bind:selected={count}>
+					<SelectItem value="" text="by variance" />
+					{#each [2, 3, 4, 5, 6, 7, 8] as many (many)}<SelectItem value={String(many)} text={String(many)} />{/each}
+				</Select>
+				<TextInput size="sm" labelText="Cells of, m" bind:value={cell} />
+				<TextInput size="sm" labelText="Smallest patch, acres" bind:value={least} />
+			</div>
+			{#if run.busy}
+				<span role="status">Grouping…</span>
+				<Button size="small" kind="ghost" onclick={() => run.stop()}>Leave off</Button>
+			{:else}
+				<Button size="small" disabled={chosenLayers.length === 0} onclick={propose}>Make the zones</Button>
+			{/if}
+			{#if zones.length > 0}<p class="soft small">
+					They take the place of the zones that are there; one undo brings these back.
+				</p>{/if}
+		</details>
+	{/if}
+	{#if boundary}
+		<details>
+			<summary>Make a grid of squares</summary>
+			<div class="fields">
+				<TextInput size="sm" labelText="Squares of, acres" bind:value={square} />
+			</div>
+			<Button size="small" disabled={run.busy} onclick={makeGrid}>Make the grid</Button>
+		</details>
+	{/if}
+	{#if proposed}
+		<p role="status">
+			Variance left inside: {proposed.counts
+				.map(({ zones: many, withinShare }) => `${many === 1 ? '1 zone' : many} ${Math.round(100 * withinShare)} %`)
+				.join(', ')}. Worth having by that: {proposed.suggested}.
+		</p>
+	{/if}
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+</section>
+
+<style>
+	ul {
+		list-style: none;
+		margin: 0.3rem 0 0.8rem;
+		padding: 0;
+	}
+	li {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.2rem 0.8rem;
+		align-items: baseline;
+		padding: 0.25rem 0.4rem;
+		border-bottom: 1px solid var(--rule);
+	}
+	.chosen {
+		background: var(--accent-wash);
+	}
+	.layers {
+		margin: 0.3rem 0;
+	}
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(3, 1fr);
+		gap: 0.6rem 1rem;
+		margin-bottom: 0.6rem;
+	}
+	details {
+		margin-top: 0.8rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>

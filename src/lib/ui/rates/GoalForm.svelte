@@ -1,0 +1,185 @@
+<!-- Crop and goal of the year: a sentence that opens into a form. -->
+<script lang="ts">
+	import {
+		Button,
+		DatePicker,
+		DatePickerInput,
+		InlineNotification,
+		Select,
+		SelectItem,
+		TextInput
+	} from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { formatNumber } from '$core/units/display';
+	import type { RatesPage } from '$lib/server/pages/rates-page';
+	import { PREVIOUS_CROPS } from '../forms/choices';
+	import { longDate } from '../forms/dates';
+	import { numberOrUndefined } from '../forms/numbers';
+	import { post } from '../forms/post';
+
+	const { page }: { page: RatesPage['goalPage'] } = $props();
+
+	let open = $state(untrack(() => page.goal === undefined));
+	let problem = $state('');
+	let form = $state(untrack(start));
+	/** The crop whose yield stands in the form. */
+	let goalIsOf = untrack(() => form.crop);
+
+	const crop = $derived(page.crops.find(({ id }) => id === form.crop));
+	const present = $derived(page.crops.find(({ id }) => id === page.goal?.crop));
+
+	function isPreviousCrop(id: string | null | undefined): boolean {
+		return (PREVIOUS_CROPS as readonly string[]).includes(id ?? '');
+	}
+
+	function start() {
+		const { goal, lastCrop, crops } = page;
+		const first = goal?.crop ?? 'corn-grain';
+		const previous = goal ? goal.previousCrop : lastCrop;
+		return {
+			crop: first as string,
+			yieldGoal: String(goal?.yieldGoal ?? crops.find(({ id }) => id === first)?.usualGoal ?? ''),
+			previousCrop: isPreviousCrop(previous) ? (previous as string) : '',
+			plantingDate: goal?.plantingDate ?? '',
+			rowSpacingIn: goal?.rowSpacingIn ? String(goal.rowSpacingIn) : '',
+			targetPh: goal?.targetPh ? String(goal.targetPh) : '',
+			targetPhScale: goal?.targetPhScale ?? 'water',
+			residue: goal?.residueRemovedPercent ? String(goal.residueRemovedPercent) : '',
+			starter: goal?.starterP2O5 ? String(goal.starterP2O5) : ''
+		};
+	}
+
+	/** Another crop has another yield; the form's first crop keeps the goal it came with. */
+	function takeUsualGoal(id: string): void {
+		if (id === goalIsOf) return;
+		goalIsOf = id;
+		form.yieldGoal = String(page.crops.find((one) => one.id === id)?.usualGoal ?? form.yieldGoal);
+	}
+
+	function nameOf(id: string): string {
+		return page.crops.find((candidate) => candidate.id === id)?.name ?? id.charAt(0).toUpperCase() + id.slice(1);
+	}
+
+	async function save(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const yieldGoal = numberOrUndefined(form.yieldGoal);
+		const rowSpacingIn = numberOrUndefined(form.rowSpacingIn);
+		const targetPh = numberOrUndefined(form.targetPh);
+		if (yieldGoal === undefined || yieldGoal <= 0)
+			return void (problem = `The yield goal “${form.yieldGoal}” must be a number above 0.`);
+		if (form.rowSpacingIn !== '' && (rowSpacingIn ?? 0) <= 0)
+			return void (problem = `The row spacing “${form.rowSpacingIn}” must be a number of inches.`);
+		if (form.targetPh !== '' && (targetPh === undefined || targetPh < 4 || targetPh > 8))
+			return void (problem = `The target pH “${form.targetPh}” must lie between 4 and 8.`);
+		const residueRemovedPercent = numberOrUndefined(form.residue);
+		if (
+			form.residue !== '' &&
+			!(residueRemovedPercent !== undefined && residueRemovedPercent >= 0 && residueRemovedPercent <= 100)
+		)
+			return void (problem = `The straw taken off “${form.residue}” must lie between 0 and 100 %.`);
+		const starterP2O5 = numberOrUndefined(form.starter);
+		if (form.starter !== '' && !(starterP2O5 && starterP2O5 > 0 && starterP2O5 <= 200))
+			return void (problem = `The starter “${form.starter}” must be a number of lb P2O5/ac, up to 200.`);
+		if (form.plantingDate !== '' && !/^\d{4}-\d\d-\d\d$/.test(form.plantingDate))
+			return void (problem = `The planting date “${form.plantingDate}” must be written as 2027-05-01.`);
+		problem =
+			(await post(`/api/fields/${page.fieldId}/${page.year}/goal`, {
+				crop: form.crop,
+				yieldGoal,
+				...(form.previousCrop ? { previousCrop: form.previousCrop } : {}),
+				...(form.plantingDate ? { plantingDate: form.plantingDate } : {}),
+				...(rowSpacingIn === undefined ? {} : { rowSpacingIn }),
+				...(targetPh === undefined ? {} : { targetPh, targetPhScale: form.targetPhScale }),
+				...(residueRemovedPercent ? { residueRemovedPercent } : {}),
+				...(starterP2O5 ? { starterP2O5 } : {})
+			})) ?? '';
+		if (problem === '') open = false;
+	}
+</script>
+
+{#if !open && page.goal && present}
+	<p class="goal">
+		<strong>{present.name} {formatNumber(page.goal.yieldGoal, 'yield')} {present.yieldUnit}</strong>
+		{#if page.goal.previousCrop}after {nameOf(page.goal.previousCrop).toLowerCase()},{/if}
+		{#if page.goal.plantingDate}planted {longDate(page.goal.plantingDate)}{:else if page.usualPlanting}planted about {longDate(
+				page.usualPlanting
+			)}{/if}{#if page.goal.rowSpacingIn}, {page.goal.rowSpacingIn} in rows{/if}{#if page.goal.targetPh}, target pH {page
+				.goal.targetPh}{page.goal.targetPhScale === 'cacl2'
+				? ' in CaCl2'
+				: ''}{/if}{#if page.goal.residueRemovedPercent}, {page.goal.residueRemovedPercent} % of the straw taken off{/if}{#if page.goal.starterP2O5},
+			starter with {page.goal.starterP2O5} lb P2O5{/if}
+		<button
+			type="button"
+			class="plain"
+			onclick={() => {
+				form = start();
+				goalIsOf = form.crop;
+				open = true;
+			}}>Change the goal</button
+		>
+	</p>
+{:else}
+	<form onsubmit={save} class="form">
+		<h2>Crop and goal for {page.year}</h2>
+		<div class="fields">
+			<Select
+				size="sm"
+				labelText="Crop"
+				bind:selected={form.crop}
+				on:update={({ detail }) => takeUsualGoal(String(detail))}
+			>
+				{#each page.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+			</Select>
+			<TextInput
+				size="sm"
+				labelText={`Yield goal, ${crop?.yieldUnit ?? ''}`}
+				inputmode="decimal"
+				bind:value={form.yieldGoal}
+			/>
+			<Select size="sm" labelText="Previous crop" bind:selected={form.previousCrop}>
+				<SelectItem value="" text="Not named" />
+				{#each PREVIOUS_CROPS as id (id)}<SelectItem value={id} text={nameOf(id)} />{/each}
+			</Select>
+			<DatePicker datePickerType="single" dateFormat="Y-m-d" bind:value={form.plantingDate}>
+				<DatePickerInput size="sm" labelText="Planting date" placeholder="usual" />
+			</DatePicker>
+			<TextInput size="sm" labelText="Row spacing, in" inputmode="decimal" bind:value={form.rowSpacingIn} />
+			<TextInput
+				size="sm"
+				labelText={`Target pH${crop?.targetPh ? ` (usual ${crop.targetPh})` : ''}`}
+				inputmode="decimal"
+				bind:value={form.targetPh}
+			/>
+			<Select size="sm" labelText="Target is in" bind:selected={form.targetPhScale}>
+				<SelectItem value="water" text="water" />
+				<SelectItem value="cacl2" text="CaCl2" />
+			</Select>
+			<TextInput size="sm" labelText="Straw or stover taken off, %" inputmode="decimal" bind:value={form.residue} />
+			<TextInput size="sm" labelText="In the starter, lb P2O5/ac" inputmode="decimal" bind:value={form.starter} />
+		</div>
+		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+		<div class="row">
+			<Button size="small" type="submit">Keep the goal</Button>
+			{#if page.goal}<Button size="small" kind="ghost" onclick={() => (open = false)}>Cancel</Button>{/if}
+		</div>
+	</form>
+{/if}
+
+<style>
+	.goal {
+		font-size: 1.02rem;
+	}
+	.form {
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		padding: 1rem 1.2rem;
+		display: grid;
+		gap: 0.9rem;
+		margin-bottom: 1rem;
+	}
+	.form :global(.bx--date-picker),
+	.form :global(.bx--date-picker-container),
+	.form :global(.bx--date-picker__input) {
+		width: 100% !important;
+	}
+</style>

@@ -1,0 +1,169 @@
+<!-- Around the lime rate: what to lime with, how, what it brings and how long it lasts. -->
+<script lang="ts">
+	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { formatNumber } from '$core/units/display';
+	import type { RatesPage } from '$lib/server/pages/rates-page';
+	import { numberOrUndefined } from '../forms/numbers';
+	import { post } from '../forms/post';
+	import Quantity from '../figure/Quantity.svelte';
+
+	interface Props {
+		lime: NonNullable<RatesPage['lime']>;
+		page: RatesPage['goalPage'];
+	}
+	const { lime, page }: Props = $props();
+
+	let material = $state(untrack(() => lime.material));
+	let placement = $state(untrack(() => lime.placement as string));
+	let depth = $state(untrack(() => (lime.depthIn === null ? '' : String(lime.depthIn))));
+	let problem = $state('');
+
+	const cheapest = $derived(Math.min(...lime.materials.flatMap(({ price }) => (price.applies ? [price.value] : []))));
+
+	/** The guide limes again long before all is used up: the two years are told apart by their pH. */
+	const untilTrigger = $derived.by(() => {
+		const next = lime.liming?.yearsUntilNext;
+		const [start, trigger] = next?.applies ? next.inputs : [];
+		if (!start?.applies || !trigger?.applies) return 'Until the guide limes again';
+		return `From pH ${formatNumber(start.value, 'pH')} to ${formatNumber(trigger.value, 'pH')}, where the guide limes again`;
+	});
+
+	async function keep(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const depthIn = numberOrUndefined(depth);
+		if (depth.trim() !== '' && !(depthIn && depthIn > 0 && depthIn <= 24))
+			return void (problem = `The depth “${depth}” must be a number of inches from 0 to 24.`);
+		problem =
+			(await post(`/api/fields/${page.fieldId}/${page.year}/liming`, {
+				placement,
+				product: material,
+				...(depthIn === undefined ? {} : { depthIn })
+			})) ?? '';
+	}
+</script>
+
+<div class="facts">
+	<div>
+		<span class="soft small">pH now</span>
+		<strong
+			>{#if lime.soilPh.applies}<Quantity answer={lime.soilPh} />{:else}not known{/if}</strong
+		>
+	</div>
+	<div>
+		<span class="soft small">Target</span>
+		<strong
+			>{#if lime.target.applies}<Quantity answer={lime.target} />{:else}none{/if}</strong
+		>
+	</div>
+	{#if lime.liming}
+		<div>
+			<span class="soft small">Brings in a year, less its cost (illustrative)</span>
+			{#if lime.liming.payBack.applies}<strong><Quantity answer={lime.liming.payBack} /></strong>{:else}<span
+					>{lime.liming.payBack.reason}</span
+				>{/if}
+		</div>
+		<div>
+			<span class="soft small">Until all of it is used up (illustrative)</span>
+			{#if lime.liming.yearsItLasts.applies}<strong><Quantity answer={lime.liming.yearsItLasts} /></strong>
+				<span class="soft small">{lime.liming.yearsItLasts.cautions[0]}</span>{:else}<span
+					>{lime.liming.yearsItLasts.reason}. {lime.liming.yearsItLasts.remedy}</span
+				>{/if}
+		</div>
+		<div>
+			<span class="soft small">{untilTrigger} (illustrative)</span>
+			{#if lime.liming.yearsUntilNext.applies}<strong><Quantity answer={lime.liming.yearsUntilNext} /></strong
+				>{:else}<span>{lime.liming.yearsUntilNext.reason}. {lime.liming.yearsUntilNext.remedy}</span>{/if}
+		</div>
+	{/if}
+</div>
+{#if lime.gap}<p>{lime.gap}</p>{/if}
+{#if !lime.target.applies}<p>{lime.target.reason}. {lime.target.remedy}</p>{/if}
+{#if lime.liming}<p>
+		<strong
+			>{lime.liming.kind.take === 'either'
+				? 'Dolomitic or calcitic'
+				: lime.liming.kind.take === 'dolomitic'
+					? 'Take dolomitic'
+					: 'Take calcitic'}.</strong
+		>
+		{lime.liming.kind.why}
+	</p>{/if}
+
+<table class="ledger">
+	<thead>
+		<tr>
+			<th>Lime</th><th class="num">acts, share</th><th class="num">$ per effective short ton</th><th></th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each lime.materials as { id, name, fraction, price } (id)}
+			<tr class:used={id === lime.material}>
+				<td>{name}</td>
+				<td class="num"><Quantity answer={fraction} bare /></td>
+				<td class="num">
+					{#if price.applies}{#if price.value === cheapest}<span class="soft small cheapest">cheapest</span
+							>{/if}<Quantity answer={price} bare />{:else}<span class="soft small">no price yet</span>{/if}
+				</td>
+				<td>{id === lime.material ? '✓ in use' : ''}</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>
+
+<form onsubmit={keep} class="row liming">
+	<Select size="sm" labelText="Lime with" bind:selected={material}>
+		{#each lime.materials as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+	</Select>
+	<Select size="sm" labelText="How" bind:selected={placement}>
+		<SelectItem value="incorporated" text="Worked in" />
+		<SelectItem value="surface" text="On the surface (no-till, standing orchard)" />
+	</Select>
+	<TextInput size="sm" labelText="Inches limed" placeholder="as sampled" inputmode="decimal" bind:value={depth} />
+	<Button size="small" type="submit">Lime it so</Button>
+</form>
+{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+
+{#if lime.plan}
+	<p>
+		{#if lime.plan.applications.length > 1}
+			{#each lime.plan.applications as { season, rate } (season)}<span class="part"
+					>{page.year + season}: <strong><Quantity answer={rate} /></strong></span
+				>{/each}
+		{/if}
+		{lime.plan.why}
+	</p>
+{/if}
+<p class="small soft">
+	Never past the target: over-liming ties up zinc, iron and manganese. Pelletised lime is only faster, not stronger.
+</p>
+
+<style>
+	.facts {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
+		gap: 0.8rem 1.5rem;
+		margin-bottom: 0.8rem;
+	}
+	.facts div {
+		display: grid;
+		align-content: start;
+	}
+	.facts strong {
+		font-size: 1.2rem;
+	}
+	.liming {
+		align-items: end;
+		gap: 1rem;
+		margin: 0.9rem 0;
+	}
+	.cheapest {
+		margin-right: 0.6rem;
+	}
+	.part {
+		margin-right: 1rem;
+	}
+	.used td {
+		background: var(--action-wash);
+	}
+</style>

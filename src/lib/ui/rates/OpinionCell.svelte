@@ -1,0 +1,120 @@
+<!-- One school's rate for one nutrient, and how it is chosen. -->
+<script lang="ts">
+	import type { RatesPage } from '$lib/server/pages/rates-page';
+	import Quantity from '../figure/Quantity.svelte';
+
+	interface Props {
+		opinion: RatesPage['rows'][number]['opinions'][number];
+		nutrientName: string;
+		/** Whether another cell of the row has the same title. */
+		repeats: boolean;
+		/** How it stands chosen, if it does. */
+		chosen: 'this year' | 'both years' | undefined;
+		/** Why it suits who holds the ground; undefined where another school does. */
+		suits: string | undefined;
+		/** Where tests in the standing crop are booked. */
+		walk: string | undefined;
+		choose: (bothYears: boolean) => void;
+	}
+	const { opinion, nutrientName, repeats, chosen, suits, walk, choose }: Props = $props();
+</script>
+
+<div class="cell" class:chosen={chosen !== undefined}>
+	<div class="school">{opinion.school} <span class="soft">{opinion.objective ?? opinion.guide}</span></div>
+	<div class="rate">
+		{#if opinion.none}<span>none</span>{/if}
+		<Quantity answer={opinion.answer} bare label={`${nutrientName} by ${opinion.guide}: ${opinion.title}`} />
+	</div>
+	<div class="small soft">
+		{#if opinion.none}{opinion.none}{:else if opinion.cost.applies}<Quantity answer={opinion.cost} />{:else}{opinion
+				.cost.reason}{/if}
+	</div>
+	{#if opinion.simulated}<div class="small mark-about">▲ simulated, not measured</div>{/if}
+	{#if opinion.objective}<div class="small soft">{opinion.curve}</div>{/if}
+	{#if opinion.stands}
+		<div class="small soft">
+			{opinion.stands}{#if opinion.total?.applies && opinion.answer.applies && opinion.total.value !== opinion.answer.value},
+				<Quantity answer={opinion.total} /> with what was applied{/if}
+		</div>
+	{/if}
+	{#each opinion.zones as zone (zone.name)}
+		<div class="small soft">{zone.name} <Quantity answer={zone.rate} bare /></div>
+	{/each}
+	{#if opinion.of && !opinion.none}<div class="small soft">{opinion.of}</div>{/if}
+	{#if repeats && !opinion.objective}<div class="small soft">{opinion.title}</div>{/if}
+	{#if opinion.approximate}<div class="small mark-about">≈ approximate: {opinion.approximate}</div>{/if}
+	{#if suits}<div class="small mark-suits">{suits}</div>{/if}
+	<div class="pick">
+		{#if chosen === 'this year'}
+			<span class="mark">✓ chosen</span>
+		{:else if opinion.stands === 'for this dressing'}
+			<a href={walk}>Take it into the season</a>
+		{:else}
+			<button
+				type="button"
+				class="plain"
+				aria-label={`Choose ${opinion.title}, ${opinion.guide}`}
+				onclick={() => choose(false)}>Choose</button
+			>
+		{/if}
+	</div>
+	{#if opinion.bothYears?.applies}
+		<div class="both small">
+			Both years in one pass: <strong><Quantity answer={opinion.bothYears} bare /></strong>
+			{#if chosen === 'both years'}<span class="mark">✓ chosen</span>{:else}<button
+					type="button"
+					class="plain"
+					onclick={() => choose(true)}>Choose both years</button
+				>{/if}
+		</div>
+	{/if}
+</div>
+
+<style>
+	.cell {
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		padding: 0.6rem 0.8rem 0.7rem;
+		display: flex;
+		flex-direction: column;
+		gap: 0.15rem;
+	}
+	.chosen {
+		border: 2px solid var(--action);
+		background: var(--action-wash);
+		padding: calc(0.6rem - 1px) calc(0.8rem - 1px) calc(0.7rem - 1px);
+	}
+	.school {
+		font-weight: 600;
+		font-size: 0.88rem;
+	}
+	.school .soft {
+		font-weight: 400;
+	}
+	.rate {
+		font-size: 1.5rem;
+		font-weight: 650;
+		line-height: 1.25;
+	}
+	.both {
+		border-top: 1px solid var(--rule);
+		margin-top: 0.35rem;
+		padding-top: 0.35rem;
+	}
+	.mark-about {
+		color: var(--accent-ink);
+	}
+	.mark-suits {
+		color: var(--action);
+	}
+	.pick {
+		margin-top: auto;
+		padding-top: 0.3rem;
+		display: flex;
+		gap: 1rem;
+	}
+	.mark {
+		color: var(--action);
+		font-weight: 650;
+	}
+</style>

@@ -1,0 +1,134 @@
+<!-- Where the soil test will stand in six years by each school, and the crop of the year after. -->
+<script lang="ts">
+	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { formatNumber } from '$core/units/display';
+	import type { RatesPage } from '$lib/server/pages/rates-page';
+	import Chart from '../charts/Chart.svelte';
+	import { lineLook, outlookChart } from '../charts/outlook';
+	import { numberOrUndefined } from '../forms/numbers';
+	import { post } from '../forms/post';
+	import Quantity from '../figure/Quantity.svelte';
+
+	interface Props {
+		outlook: RatesPage['outlooks'][number];
+		nextCrop: RatesPage['nextCrop'];
+		page: RatesPage['goalPage'];
+	}
+	const { outlook, nextCrop, page }: Props = $props();
+
+	const shown = $derived(outlook.schools.filter(({ applies }) => applies));
+	const silent = $derived(outlook.schools.filter(({ applies }) => !applies));
+	const years = $derived(shown[0]?.years.length ?? 0);
+	const lines = $derived(
+		shown.map(({ name, years: points, end }) => ({
+			name,
+			tests: [...points.map(({ soilTest }) => soilTest), end ?? 0]
+		}))
+	);
+	const rateUnit = $derived(shown[0]?.applied?.applies ? shown[0].applied.unit : 'lb/ac');
+	const name = $derived(outlook.nutrient === 'P2O5' ? 'phosphate' : 'potash');
+	const annual = $derived(page.crops.filter(({ perennial }) => !perennial));
+
+	let crop = $state(untrack(() => nextCrop?.id ?? ''));
+	let goal = $state(untrack(() => (nextCrop ? String(nextCrop.yieldGoal) : '')));
+	let problem = $state('');
+	const next = $derived(page.crops.find(({ id }) => id === crop));
+
+	async function keep(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const yieldGoal = numberOrUndefined(goal);
+		if (crop !== '' && !(yieldGoal && yieldGoal > 0))
+			return void (problem = `The yield goal “${goal}” must be a number above 0.`);
+		const body = crop === '' ? {} : { crop, yieldGoal };
+		problem = (await post(`/api/fields/${page.fieldId}/${page.year}/next-crop`, body)) ?? '';
+	}
+</script>
+
+<h3>Where each school takes the soil test</h3>
+{#if shown.length > 0}
+	<div class="split">
+		<Chart
+			label={`Soil test over ${years} years by ${shown.length} schools: ${shown.map(({ name: school, end }) => `${school} ${formatNumber(end ?? 0, 'ppm')} ppm`).join('; ')}`}
+			option={outlookChart(lines, page.year, 'ppm')}
+			height="270px"
+		/>
+		<table class="ledger">
+			<thead>
+				<tr>
+					<th>School</th><th class="num">now</th><th class="num">in {years} years</th><th class="num"
+						>{rateUnit} over {years} years</th
+					>
+				</tr>
+			</thead>
+			<tbody>
+				{#each shown as school, index (school.method)}
+					<tr>
+						<td><span class="key" style:background={lineLook(index).color}></span> {school.name}</td>
+						<td class="num"
+							>{#if school.endWorksheet?.applies && school.endWorksheet.inputs[0]}<Quantity
+									answer={school.endWorksheet.inputs[0]}
+									bare
+								/>{/if}</td
+						>
+						<td class="num"
+							>{#if school.endWorksheet}<strong><Quantity answer={school.endWorksheet} bare /></strong>{/if}</td
+						>
+						<td class="num"
+							>{#if school.applied}<Quantity answer={school.applied} bare />{/if}</td
+						>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<p class="small soft">
+		Each year its {name} goes on, the crop takes off, and the test moves by the difference over the pounds that make one ppm{#if shown[0]?.lbPerPpm?.applies}:
+			<Quantity answer={shown[0].lbPerPpm} /> ({shown[0].name}){/if}.
+		{nextCrop
+			? `${page.crops.find(({ id }) => id === page.goal?.crop)?.name} and ${page.crops.find(({ id }) => id === nextCrop.id)?.name.toLowerCase()} in turn, from ${page.year}.`
+			: 'The same crop and goal each year.'} Tests by different methods are different numbers.
+	</p>
+{/if}
+{#each silent as school (school.method)}
+	<p class="small"><strong>{school.name}</strong> <span class="soft">is not drawn: {school.reason}</span></p>
+{/each}
+<form onsubmit={keep} class="row next">
+	<Select
+		size="sm"
+		labelText={`Crop in ${page.year + 1}`}
+		bind:selected={crop}
+		on:change={() => (goal = String(next?.usualGoal ?? ''))}
+	>
+		<SelectItem value="" text="Not named" />
+		{#each annual as { id, name: cropName } (id)}<SelectItem value={id} text={cropName} />{/each}
+	</Select>
+	<TextInput size="sm" labelText={`Its goal, ${next?.yieldUnit ?? ''}`} inputmode="decimal" bind:value={goal} />
+	<Button size="small" type="submit">Reckon with it</Button>
+</form>
+<p class="small soft">With the next crop named, {name} for both years can be chosen above and go on in one pass.</p>
+{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+
+<style>
+	.split {
+		display: grid;
+		grid-template-columns: minmax(300px, 1.2fr) minmax(260px, 1fr);
+		gap: 1.5rem;
+		align-items: start;
+	}
+	.key {
+		display: inline-block;
+		width: 0.75rem;
+		height: 0.75rem;
+	}
+	.next {
+		align-items: end;
+		gap: 1rem;
+		max-width: 42rem;
+	}
+	@media (max-width: 800px) {
+		.split {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -1,0 +1,199 @@
+<!-- One pass: date, product, rate, placement, with the product's cautions at the choice. -->
+<script lang="ts">
+	import { InlineNotification, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import type { Additive, Pass } from '$core/schema-types';
+	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { numberOrUndefined } from '../forms/numbers';
+
+	interface CatalogueEntry {
+		id: string;
+		name: string;
+		placements: Pass['placement'][];
+		isLime: boolean;
+		/** It has a density, so that its rate can be given in gallons. */
+		liquid: boolean;
+		/** It carries some, so that an inhibitor makes sense. */
+		nitrogen: boolean;
+		/** It asks for moist ground. */
+		ammonia: boolean;
+		cautions: string[];
+	}
+	interface Props {
+		pass: Pass | undefined;
+		/** One more product goes on with this pass. */
+		tripOf: Pass | undefined;
+		catalogue: CatalogueEntry[];
+		units: UnitSystem;
+		plantingDate: string;
+		/** Keeps the pass; gives back what went wrong. */
+		keep: (pass: Pass) => Promise<string | undefined>;
+		close: () => void;
+	}
+	const { pass, tripOf, catalogue, units, plantingDate, keep, close }: Props = $props();
+
+	const GROUNDS: NonNullable<Pass['ground']>[] = ['moist', 'dry and cloddy', 'too wet'];
+	const ADDITIVES: Additive[] = ['urease inhibitor', 'nitrification inhibitor', 'both inhibitors'];
+
+	let problem = $state('');
+	let open = $state(true);
+	let form = $state(
+		untrack(() => ({
+			label: pass?.label ?? '',
+			date: pass?.date ?? tripOf?.date ?? plantingDate,
+			product: pass?.product ?? catalogue[0]!.id,
+			unit: pass?.unit ?? ('lb/ac' as Pass['unit']),
+			rate: pass ? String(+valueInSystem(pass.rate, pass.unit, units).toFixed(2)) : '',
+			placement: (pass?.placement ?? catalogue[0]!.placements[0]!) as string,
+			depth: pass?.depthIn === undefined ? '' : String(pass.depthIn),
+			offset: pass?.offsetIn === undefined ? '' : String(pass.offsetIn),
+			opener: pass?.openerWidthIn === undefined ? '' : String(pass.openerWidthIn),
+			machine: pass?.machine ?? tripOf?.machine ?? '',
+			ground: (pass?.ground ?? '') as string,
+			additive: (pass?.additive ?? '') as string,
+			reason: pass?.reason ?? ''
+		}))
+	);
+	const product = $derived(catalogue.find(({ id }) => id === form.product)!);
+	const unitsOf = (of: CatalogueEntry): Pass['unit'][] =>
+		of.isLime ? ['short ton/ac'] : of.liquid ? ['gal/ac', 'lb/ac'] : ['lb/ac', 'short ton/ac'];
+	const choices = $derived(unitsOf(product));
+	const unit = $derived(choices.includes(form.unit) ? form.unit : choices[0]!);
+
+	async function save(): Promise<void> {
+		const rate = numberOrUndefined(form.rate);
+		if (form.label.trim() === '') return void (problem = 'Give the pass a name, such as “Starter”.');
+		if (!/^\d{4}-\d\d-\d\d$/.test(form.date))
+			return void (problem = `The date “${form.date}” must be written as 2027-05-01.`);
+		if (rate === undefined || rate <= 0) return void (problem = `The rate “${form.rate}” must be a number above 0.`);
+		const depthIn = inches(form.depth, 'depth', 0, 24);
+		const offsetIn = inches(form.offset, 'distance from the row', 0, 60);
+		const openerWidthIn =
+			form.placement === 'seed row' ? inches(form.opener, 'width of the opener', 0.1, 12) : undefined;
+		const wrong = [depthIn, offsetIn, openerWidthIn].find((value) => typeof value === 'string');
+		if (wrong !== undefined) return void (problem = String(wrong));
+		problem =
+			(await keep({
+				id: pass?.id ?? 'new',
+				label: form.label.trim(),
+				date: form.date,
+				product: form.product,
+				rate: valueFromSystem(rate, unit, units),
+				unit,
+				placement: form.placement as Pass['placement'],
+				reason: form.reason.trim(),
+				...known({ depthIn, offsetIn, openerWidthIn } as Partial<Pass>),
+				...known({
+					machine: form.machine.trim() || undefined,
+					trip: pass?.trip,
+					ground: product.ammonia ? ((form.ground || undefined) as Pass['ground']) : undefined
+				}),
+				...(form.additive && product.nitrogen ? { additive: form.additive as Additive } : {})
+			})) ?? '';
+	}
+	/** What a field of inches holds: undefined where it is left empty, or in words what is wrong with it. */
+	function inches(text: string, name: string, least: number, most: number): number | string | undefined {
+		if (text.trim() === '') return undefined;
+		const value = numberOrUndefined(text);
+		if (value !== undefined && value >= least && value <= most) return value;
+		return `The ${name} “${text}” must be a number of inches from ${least} to ${most}.`;
+	}
+
+	function known(fields: Partial<Pass>): Partial<Pass> {
+		return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
+	}
+</script>
+
+<Modal
+	bind:open
+	modalHeading={pass ? `Change ${pass.label}` : tripOf ? `Add a product to ${tripOf.label}` : 'Add a pass'}
+	primaryButtonText="Keep the pass"
+	secondaryButtonText="Cancel"
+	selectorPrimaryFocus="#pass-label"
+	hasForm
+	on:click:button--secondary={close}
+	on:close={close}
+	on:submit={save}
+>
+	<div class="stack">
+		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+		<TextInput id="pass-label" size="sm" labelText="Pass" bind:value={form.label} />
+		<div class="fields">
+			{#if !tripOf}<TextInput size="sm" type="date" labelText="Date" bind:value={form.date} />{/if}
+			<Select
+				size="sm"
+				labelText="Product"
+				bind:selected={form.product}
+				on:update={({ detail }) => {
+					const { placements } = catalogue.find(({ id }) => id === detail)!;
+					if (!placements.includes(form.placement as Pass['placement'])) form.placement = placements[0]!;
+				}}
+			>
+				{#each catalogue as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+			</Select>
+			<TextInput
+				size="sm"
+				labelText={`Product rate, ${unitInSystem(unit, units)}`}
+				inputmode="decimal"
+				bind:value={form.rate}
+			/>
+			{#if choices.length > 1}
+				<Select
+					size="sm"
+					labelText="In"
+					selected={unit}
+					on:update={({ detail }) => (form.unit = detail as Pass['unit'])}
+				>
+					{#each choices as choice (choice)}<SelectItem value={choice} text={unitInSystem(choice, units)} />{/each}
+				</Select>
+			{/if}
+			<Select size="sm" labelText="Placement" bind:selected={form.placement}>
+				{#each product.placements as placement (placement)}<SelectItem value={placement} text={placement} />{/each}
+			</Select>
+			<TextInput size="sm" labelText="Depth, in" placeholder="as usual" inputmode="decimal" bind:value={form.depth} />
+			<TextInput
+				size="sm"
+				labelText="From the row, in"
+				placeholder="as usual"
+				inputmode="decimal"
+				bind:value={form.offset}
+			/>
+			{#if form.placement === 'seed row'}
+				<TextInput
+					size="sm"
+					labelText="Width of the opener, in"
+					placeholder="1"
+					inputmode="decimal"
+					bind:value={form.opener}
+				/>
+			{/if}
+			<TextInput size="sm" labelText="Machine" bind:value={form.machine} />
+			{#if product.ammonia}
+				<Select size="sm" labelText="Ground that day" bind:selected={form.ground}>
+					<SelectItem value="" text="not known yet" />
+					{#each GROUNDS as ground (ground)}<SelectItem value={ground} text={ground} />{/each}
+				</Select>
+			{/if}
+			{#if product.nitrogen}
+				<Select size="sm" labelText="Inhibitor" bind:selected={form.additive}>
+					<SelectItem value="" text="none" />
+					{#each ADDITIVES as additive (additive)}<SelectItem value={additive} text={additive} />{/each}
+				</Select>
+			{/if}
+		</div>
+		<TextInput size="sm" labelText="Why" bind:value={form.reason} />
+		{#each product.cautions as caution (caution)}<p class="caution">▲ {caution}</p>{/each}
+		<p class="soft small">Pounds of product, not of nutrient.</p>
+	</div>
+</Modal>
+
+<style>
+	.stack {
+		display: grid;
+		gap: 0.9rem;
+	}
+	.caution {
+		color: var(--accent-ink);
+		margin: 0;
+	}
+</style>

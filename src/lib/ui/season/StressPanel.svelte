@@ -1,0 +1,162 @@
+<!-- The plan and other ways to put on the same nitrogen, over many made-up seasons. -->
+<script lang="ts">
+	import { Button, ProgressBar } from 'carbon-components-svelte';
+	import { onDestroy } from 'svelte';
+	import type { Spread, StressOutcome } from '$core/season/model/stress-test';
+	import { formatNumber } from '$core/units/display';
+	import StressWorker from '../../../workers/stress.worker?worker';
+	import type { StressRequest, StressSetup, StressTold } from '../../../workers/stress-messages';
+
+	/** Where the plan and its alternatives come from. */
+	const { url }: { url: string } = $props();
+	const SEASONS = 200;
+
+	let worker: Worker | undefined;
+	let progress = $state.raw<{ done: number; total: number } | undefined>();
+	let outcome = $state.raw<StressOutcome | undefined>();
+	const outcomes = $derived(outcome?.programmes);
+	const chance = $derived(outcome?.inhibitors);
+	let yieldUnit = $state('');
+	let problem = $state('');
+
+	onDestroy(() => worker?.terminate());
+
+	async function run(): Promise<void> {
+		problem = '';
+		outcome = undefined;
+		progress = { done: 0, total: SEASONS };
+		const response = await fetch(url).catch(() => undefined);
+		if (!response?.ok) {
+			progress = undefined;
+			problem = 'The program does not answer; nothing was tried.';
+			return;
+		}
+		const setup = (await response.json()) as StressSetup;
+		yieldUnit = setup.yieldUnit;
+		worker?.terminate();
+		worker = new StressWorker();
+		worker.onmessage = ({ data }: MessageEvent<StressTold>) => {
+			if (data.kind === 'progress') return void (progress = data);
+			outcome = data.outcome;
+			progress = undefined;
+		};
+		worker.postMessage({ setup, seasons: SEASONS } satisfies StressRequest);
+	}
+
+	function cancel(): void {
+		worker?.terminate();
+		worker = undefined;
+		progress = undefined;
+	}
+
+	const unit = $derived(outcomes?.[0]?.unit ?? 'lb/ac');
+	const number = (value: number) => formatNumber(Math.round(value), unit);
+</script>
+
+{#snippet spread(one: Spread)}
+	<td class="num">
+		<strong>{number(one.mean)}</strong>
+		<div class="small soft nowrap">{number(one.low)} to {number(one.high)}</div>
+	</td>
+	<td class="num soft">{number(one.wet)}</td>
+	<td class="num soft">{number(one.dry)}</td>
+{/snippet}
+
+<section class="section" aria-label="Many seasons">
+	<h2>Many seasons</h2>
+	<p class="soft small">
+		The same nitrogen put on in other ways, over {SEASONS} made-up seasons: means of all, of the wettest and of the driest
+		fifth; under the mean, eight seasons of ten.
+	</p>
+	<div class="row">
+		<Button size="small" kind="tertiary" disabled={progress !== undefined} onclick={run}>Try {SEASONS} seasons</Button>
+		{#if progress}<Button size="small" kind="ghost" onclick={cancel}>Cancel</Button>{/if}
+	</div>
+	{#if progress}
+		<div class="bar">
+			<ProgressBar
+				size="sm"
+				labelText="Seasons tried"
+				value={progress.done}
+				max={progress.total}
+				helperText={`${progress.done} of ${progress.total}`}
+			/>
+		</div>
+	{/if}
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	{#if outcomes}
+		<table class="ledger" aria-label="What each programme came to">
+			<thead>
+				<tr>
+					<th rowspan="2">Programme</th>
+					<th rowspan="2" class="num">N passes</th>
+					<th colspan="3" class="group">Days short</th>
+					<th colspan="3" class="group">Not taken up, {unit}</th>
+					<th colspan="3" class="group">Lost, {unit}</th>
+					<th colspan="3" class="group">Left at harvest, {unit}</th>
+					<th colspan="3" class="group">Yield, {yieldUnit}</th>
+					<th colspan="3" class="group">Return over N, $/ac</th>
+				</tr>
+				<tr>
+					{#each ['short', 'missing', 'lost', 'left', 'yield', 'return'] as group (group)}
+						<th class="num">all</th><th class="num">wet</th><th class="num">dry</th>
+					{/each}
+				</tr>
+			</thead>
+			<tbody>
+				{#each outcomes as outcome (outcome.name)}
+					<tr>
+						<td>{outcome.name}</td>
+						<td class="num">{outcome.passes}</td>
+						{@render spread(outcome.shortDays)}
+						{@render spread(outcome.missing)}
+						{@render spread(outcome.lost)}
+						{@render spread(outcome.left)}
+						{@render spread(outcome.yield)}
+						{#if outcome.returnOverN}{@render spread(outcome.returnOverN)}{:else}<td colspan="3" class="soft small"
+								>a price is missing</td
+							>{/if}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		{#if chance}
+			<p class="chance">
+				<strong>The inhibitor</strong> costs ${formatNumber(chance.cost, '$')}/ac, which is
+				{formatNumber(chance.breakEven, 'bu/ac')}
+				{yieldUnit}. It brings more than that in {chance.pays} of {chance.seasons} simulated seasons ({chance.paysWet} of
+				the
+				{chance.wetSeasons} wettest); the mean gain is {formatNumber(chance.gain.mean, 'bu/ac')}
+				{yieldUnit}, {formatNumber(chance.gain.wet, 'bu/ac')} in the wettest fifth.
+			</p>
+		{/if}
+		<p class="soft small">
+			Fields gain less here from splitting in wet years than many trials report on poorly drained ground: the simulated
+			rain seldom keeps the soil full of water for weeks. Take the direction from it, not the bushels.
+		</p>
+	{/if}
+</section>
+
+<style>
+	.bar {
+		max-width: 24rem;
+		margin-top: 0.6rem;
+	}
+	.chance {
+		max-width: 52rem;
+		margin-top: 0.6rem;
+	}
+	.group {
+		text-align: right;
+		padding-left: 1.2rem;
+	}
+	.ledger {
+		margin-top: 0.8rem;
+	}
+	.nowrap {
+		white-space: nowrap;
+	}
+	.problem {
+		color: var(--stop);
+	}
+</style>

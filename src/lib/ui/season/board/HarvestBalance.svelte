@@ -1,0 +1,41 @@
+<!-- Where the nitrogen of the season went by harvest, in the year that is shown. -->
+<script lang="ts">
+	import type { RunAnswer } from '$core/season/model/run-season';
+
+	import Quantity from '../../figure/Quantity.svelte';
+	import { modelled } from './modelled';
+
+	const { run, kind }: { run: RunAnswer; kind: string } = $props();
+
+	const rows = $derived([
+		['In the ground at the start', run.balance.atStart],
+		['Applied', run.balance.applied],
+		['Given by organic matter', run.balance.mineralised],
+		['Taken up', run.balance.takenUp],
+		['Lost to the air as ammonia', run.balance.volatilised],
+		['Lost from wet ground', run.balance.denitrified],
+		['Washed out below 3 ft', run.balance.leached],
+		...(run.balance.tiedUp > 0 ? [['Tied up by the cover crop', run.balance.tiedUp] as const] : []),
+		['Left in the ground at harvest', run.balance.leftInGround]
+	] as const);
+</script>
+
+<table class="ledger">
+	<thead><tr><th>By harvest</th><th class="num">N, {run.unit}</th></tr></thead>
+	<tbody>
+		{#each rows as [name, value] (name)}
+			<tr><td>{name}</td><td class="num"><Quantity answer={modelled(name, value, run.unit, kind)} bare /></td></tr>
+		{/each}
+	</tbody>
+</table>
+<p class="small" class:short={run.balance.shortDays > 0}>
+	{run.balance.shortDays === 0
+		? 'The crop is never short.'
+		: `${run.balance.shortDays} days short of what the crop wants.`}
+</p>
+
+<style>
+	.short {
+		color: var(--accent-ink);
+	}
+</style>

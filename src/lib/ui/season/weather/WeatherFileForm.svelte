@@ -1,0 +1,88 @@
+<!-- A daily weather file of a station, taken in whole or not at all. -->
+<script lang="ts">
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import type { WeatherFile } from '$core/schema-types';
+	import type { UnitSystem } from '$core/units/rate-units';
+	import { numberOrUndefined } from '../../forms/numbers';
+	import { ask } from '../../forms/post';
+
+	const { units }: { units: UnitSystem } = $props();
+
+	let name = $state('');
+	let latitude = $state('41');
+	let fileUnits = $state<string>(untrack(() => units));
+	let file = $state<File | undefined>();
+	let problem = $state('');
+	let told = $state('');
+	let busy = $state(false);
+	/** The route takes no more. */
+	const MOST_BYTES = 900_000;
+
+	async function take(): Promise<void> {
+		told = '';
+		const at = numberOrUndefined(latitude);
+		if (name.trim() === '') return void (problem = 'Give the station a name.');
+		if (at === undefined || Math.abs(at) > 66)
+			return void (problem = `The latitude “${latitude}” must be a number from -66 to 66.`);
+		if (!file) return void (problem = 'Choose a file with a line for each day.');
+		if (file.size > MOST_BYTES)
+			return void (problem = `The file has ${Math.round(file.size / 1000)} kB; at most 900 kB, some thirty years of days.`);
+		busy = true;
+		const body: WeatherFile = {
+			name: name.trim(),
+			latitude: at,
+			units: fileUnits === 'metric' ? 'metric' : 'us',
+			csv: (await file.text()) || ' '
+		};
+		const { answer, problem: failed } = await ask<{ added: number; replaced: number }>('/api/weather', body);
+		busy = false;
+		problem = failed ?? '';
+		if (answer) told = `${answer.added} days taken in, ${answer.replaced} replaced. ${body.name} is in use now.`;
+	}
+</script>
+
+<section class="section" aria-label="Weather file">
+	<h2>Take in a daily weather file</h2>
+	<p class="soft">
+		A CSV file with a heading and a line a day: date (2027-05-01), lowest and highest temperature, rain. Days of a
+		station that is known already are added to it.
+	</p>
+	<div class="fields">
+		<TextInput size="sm" labelText="Station" bind:value={name} />
+		<TextInput size="sm" labelText="Latitude" inputmode="decimal" bind:value={latitude} />
+		<Select size="sm" labelText="The file is in" bind:selected={fileUnits}>
+			<SelectItem value="us" text="F and inches" />
+			<SelectItem value="metric" text="C and mm" />
+		</Select>
+		<label class="file">
+			<span class="bx--label">File</span>
+			<input
+				type="file"
+				accept=".csv,.txt,text/csv"
+				onchange={({ currentTarget }) => (file = currentTarget.files?.[0])}
+			/>
+		</label>
+	</div>
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	{#if told}<p role="status">{told}</p>{/if}
+	<Button size="small" disabled={busy} onclick={take}>Take it in</Button>
+</section>
+
+<style>
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+		gap: 0.8rem 1.2rem;
+		max-width: 60rem;
+		margin-bottom: 0.8rem;
+		align-items: end;
+	}
+	.file {
+		display: block;
+	}
+	.problem {
+		color: var(--stop);
+		white-space: pre-line;
+	}
+</style>

@@ -1,0 +1,177 @@
+<!-- A sheet on the screen, in the order in which a grower reads it: what, how much, when, where, why. -->
+<script lang="ts">
+	import { prescriptionText } from '$core/sheet/sheet-table';
+	import { placementText } from '$core/season/plan/placement-text';
+	import type { SheetContent } from '$core/schema-types';
+	import { formatNumber } from '$core/units/display';
+	import { inSystem, unitInSystem } from '$core/units/rate-units';
+	import { longDate } from '../forms/dates';
+	import Quantity from '../figure/Quantity.svelte';
+	import { sheetWarnings } from '$core/sheet/sheet-warnings';
+	import Severity from '../figure/Severity.svelte';
+
+	const { content, number }: { content: SheetContent; number: number | undefined } = $props();
+
+	const warnings = $derived(sheetWarnings(content));
+</script>
+
+<article aria-label="Sheet">
+	<header>
+		<div>
+			<h2>{content.field.name}, {content.crop.name.toLowerCase()} {content.year}</h2>
+			<p>
+				{content.grower}{content.field.areaAcres ? `, ${formatNumber(content.field.areaAcres, 'ac')} acres` : ''}. Goal
+				{formatNumber(content.crop.yieldGoal, 'yield')}
+				{content.crop.yieldUnit}{content.crop.previousCrop
+					? ` after ${content.crop.previousCrop.replace('-grain', '').replace('-', ' ')}`
+					: ''}. Planting {longDate(content.crop.plantingDate)}.
+			</p>
+		</div>
+		<p class="right">
+			{number === undefined ? 'Draft' : `No. ${number}`}<br />
+			<span class="soft">{longDate(content.issuedOn)}</span>
+		</p>
+	</header>
+
+	<h3>What to do</h3>
+	<table class="ledger">
+		<thead>
+			<tr
+				><th>When</th><th>What</th><th class="num">Per acre</th><th>Where</th><th
+					>Carries, {unitInSystem('lb/ac', content.units)}</th
+				><th class="num">Whole field</th></tr
+			>
+		</thead>
+		<tbody>
+			{#each content.passes as line (line.pass.id)}
+				{@const { pass, productName, rate, carries, wholeField, gallons } = line}
+				<tr>
+					<td class="nowrap">{longDate(pass.date)}</td>
+					<td
+						><strong>{productName}</strong><br />{pass.label}.
+						<span class="soft">{pass.reason}</span>{#if line.prescription}<br />By prescription: {prescriptionText(
+								line
+							)}.{/if}</td
+					>
+					<td class="num">
+						<Quantity answer={inSystem(rate, content.units)} />
+						{#if gallons.applies}<br /><span class="soft"><Quantity answer={gallons} /></span>{/if}
+					</td>
+					<td>{placementText(pass)}</td>
+					<td>
+						{#each carries as { nutrient, pounds } (nutrient)}
+							<div class="nowrap">{nutrient} <Quantity answer={inSystem(pounds, content.units)} bare /></div>
+						{:else}lime{/each}
+					</td>
+					<td class="num"><Quantity answer={wholeField} /></td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+
+	<div class="two">
+		<section>
+			<h3>Why these rates</h3>
+			{#each content.rates as { nutrient, rate: figure, by, why } (nutrient)}
+				<p>
+					<strong
+						>{nutrient === 'lime' ? 'Lime' : nutrient} <Quantity answer={inSystem(figure, content.units)} /></strong
+					>
+					by {by}: {why}.
+				</p>
+			{/each}
+			{#if content.cost?.applies}<p>Products: <Quantity answer={content.cost} /></p>{/if}
+		</section>
+		<section>
+			<h3>From this soil test</h3>
+			<p class="soft">{content.soil.source}</p>
+			<table class="ledger soil">
+				<tbody>
+					{#each content.soil.values as value, index (index)}
+						<tr><td>{value.label}</td><td class="num"><Quantity answer={value} /></td></tr>
+					{/each}
+				</tbody>
+			</table>
+		</section>
+	</div>
+
+	{#if content.since && content.since.changes.length > 0}
+		<h3>Changed since no. {content.since.number}</h3>
+		<ul>
+			{#each content.since.changes as change (change)}<li>{change}</li>{/each}
+		</ul>
+	{/if}
+
+	{#if warnings.length > 0}
+		<h3>To mind</h3>
+		{#each warnings as { severity, text }, index (index)}
+			<p><Severity {severity} /> {text}</p>
+		{/each}
+	{/if}
+
+	<h3>Cautions</h3>
+	<ul>
+		{#each content.cautions as caution (caution)}<li>{caution}</li>{/each}
+	</ul>
+	<footer>
+		Prepared by {content.preparedBy || '…'} with {content.packs
+			.map(({ title, version }) => `${title} ${version}`)
+			.join(', ') || 'own rates'}. Void if the data change. The program advises; a licensed adviser answers.
+	</footer>
+</article>
+
+<style>
+	article {
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		padding: 1.6rem 1.8rem;
+		max-width: 64rem;
+	}
+	header {
+		display: flex;
+		justify-content: space-between;
+		gap: 2rem;
+		border-bottom: 2px solid var(--ink);
+		margin-bottom: 0.4rem;
+	}
+	header h2 {
+		font-size: 1.35rem;
+	}
+	.right {
+		text-align: right;
+		white-space: nowrap;
+		font-weight: 600;
+	}
+	h3 {
+		margin-top: 1.2rem;
+	}
+	.nowrap {
+		white-space: nowrap;
+	}
+	.two {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 2rem;
+	}
+	.soil td {
+		padding-top: 0.15rem;
+		padding-bottom: 0.15rem;
+	}
+	ul {
+		list-style: disc;
+		padding-left: 1.2rem;
+		margin: 0;
+	}
+	footer {
+		margin-top: 1.4rem;
+		padding-top: 0.7rem;
+		border-top: 1px solid var(--rule-strong);
+		font-size: 0.86rem;
+		color: var(--ink-soft);
+	}
+	@media (max-width: 800px) {
+		.two {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>
