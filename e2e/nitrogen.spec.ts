@@ -147,7 +147,7 @@ test.describe('on a phone', () => {
 		await expect(page.getByText('Early dressing')).toHaveCount(0);
 		await app.openField('Long Meadow', 'book');
 		await expect(
-			page.getByText('Tillering nitrogen none by the count of 2027-02-03 (96 per ft2)').first()
+			page.getByText('Tillering nitrogen none by the count of 3 Feb 2027 (96 per ft2)').first()
 		).toBeVisible();
 	});
 });
@@ -172,7 +172,7 @@ test('a nitrate test changes the season, in one action that says why and can be 
 	await nitrate.getByRole('button', { name: 'Change the season to this' }).click();
 	await page.getByRole('link', { name: 'See the passes' }).click();
 	const sideDress = page.getByRole('row', { name: /Side-dress/ });
-	await expect(sideDress).toContainText('by the nitrate test of 2027-06-04 (14 ppm)');
+	await expect(sideDress).toContainText('by the nitrate test of 4 Jun 2027 (14 ppm)');
 	await expect(sideDress).toContainText(/N\s*88/);
 	await app.openField('Kingfisher Bend', 'book');
 	await expect(page.getByRole('cell', { name: /^Nitrogen 88 lb\/ac from now on by the nitrate test/ })).toBeVisible();

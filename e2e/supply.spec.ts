@@ -184,7 +184,7 @@ test('a sheet issued anew says what changed since the last, and the old one repr
 	await expect(page.getByRole('button', { name: /^Undo: Moved/ })).toBeVisible();
 	await app.openField('Crow Acre', 'sheet');
 	await hydrated(page);
-	const changed = 'Side-dress at V5 to V7: on 2027-06-11, before 2027-06-10.';
+	const changed = 'Side-dress at V5 to V7: on 11 Jun 2027, before 10 Jun 2027.';
 	await expect(page.getByText('this sheet is out of date.')).toBeVisible();
 	await expect(page.getByText(changed)).toBeVisible();
 	await page.getByRole('button', { name: 'Issue a new sheet' }).click();

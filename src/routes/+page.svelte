@@ -2,7 +2,8 @@
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { formatNumber } from '$core/units/display';
-	import { ageText, shortDate } from '$lib/ui/forms/dates';
+	import { shortDate } from '$core/units/day-text';
+	import { ageText } from '$lib/ui/forms/dates';
 	import Severity from '$lib/ui/figure/Severity.svelte';
 	import NewField from '$lib/ui/frame/NewField.svelte';
 	import type { PageData } from './$types';

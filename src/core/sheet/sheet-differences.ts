@@ -3,6 +3,7 @@ import { placementText } from '../season/plan/placement-text';
 import { formatQuantity } from '../units/display';
 import { inSystem } from '../units/rate-units';
 import { prescriptionText, quantityText } from './sheet-table';
+import { longDate } from '../units/day-text';
 
 /** In words what a sheet says otherwise than an earlier one of the field-year; none where both say the same. */
 export function sheetDifferences(before: SheetContent, after: SheetContent): string[] {
@@ -22,7 +23,7 @@ function cropChanges({ crop: before }: SheetContent, { crop: after }: SheetConte
 		changes.push(`Goal: ${after.yieldGoal} ${after.yieldUnit}, before ${before.yieldGoal} ${before.yieldUnit}.`);
 	}
 	if (before.plantingDate !== after.plantingDate) {
-		changes.push(`Planting: ${after.plantingDate}, before ${before.plantingDate}.`);
+		changes.push(`Planting: ${longDate(after.plantingDate)}, before ${longDate(before.plantingDate)}.`);
 	}
 	return changes;
 }
@@ -61,7 +62,7 @@ function passChanges(before: SheetContent, after: SheetContent): string[] {
 		const old = before.passes.find(({ pass }) => pass.id === one.pass.id);
 		if (!old) return [];
 		const parts = [
-			old.pass.date !== one.pass.date && `on ${one.pass.date}, before ${old.pass.date}`,
+			old.pass.date !== one.pass.date && `on ${longDate(one.pass.date)}, before ${longDate(old.pass.date)}`,
 			old.productName !== one.productName && `${one.productName} in place of ${old.productName}`,
 			Math.abs(old.pass.rate - one.pass.rate) > 1e-9 &&
 				`${quantityText(inSystem(one.rate, after.units))}, before ${quantityText(inSystem(old.rate, before.units))}`,
@@ -78,9 +79,9 @@ function passChanges(before: SheetContent, after: SheetContent): string[] {
 		...changed,
 		...added.map(
 			({ pass, productName, rate }) =>
-				`New: ${pass.label} on ${pass.date}, ${productName}, ${quantityText(inSystem(rate, after.units))}.`
+				`New: ${pass.label} on ${longDate(pass.date)}, ${productName}, ${quantityText(inSystem(rate, after.units))}.`
 		),
-		...gone.map(({ pass }) => `No longer: ${pass.label} on ${pass.date}.`)
+		...gone.map(({ pass }) => `No longer: ${pass.label} on ${longDate(pass.date)}.`)
 	];
 }
 

@@ -234,9 +234,9 @@ describe('work orders', () => {
 		const before = sheetOf([passOf('urea'), passOf('map')]);
 		const after = sheetOf([passOf('urea', { date: '2027-05-09', rate: 20 }), passOf('potash')]);
 		expect(sheetDifferences(before, after)).toEqual([
-			'urea: on 2027-05-09, before 2027-05-01; 20 lb/ac, before 10 lb/ac.',
-			'New: potash on 2027-05-01, Muriate of potash 0-0-60, 10 lb/ac.',
-			'No longer: map on 2027-05-01.'
+			'urea: on 9 May 2027, before 1 May 2027; 20 lb/ac, before 10 lb/ac.',
+			'New: potash on 1 May 2027, Muriate of potash 0-0-60, 10 lb/ac.',
+			'No longer: map on 1 May 2027.'
 		]);
 		expect(sheetDifferences(before, before)).toEqual([]);
 	});

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { FileUploaderDropContainer, InlineNotification } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
-	import { longDate } from '$lib/ui/forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import { post } from '$lib/ui/forms/post';
 	import { sendFile } from '$lib/ui/forms/send-file';
 	import type { PageData } from './$types';

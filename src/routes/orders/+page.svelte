@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button, Checkbox } from 'carbon-components-svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
-	import { longDate } from '$lib/ui/forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import { ask, post } from '$lib/ui/forms/post';
 	import type { CommonBlend } from '$core/supply/blend/common-blend';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatNumber } from '$core/units/display';
-	import { longDate, shortDate } from '$lib/ui/forms/dates';
+	import { longDate, shortDate } from '$core/units/day-text';
 	import { post } from '$lib/ui/forms/post';
 	import OutlookForm from '$lib/ui/season/weather/OutlookForm.svelte';
 	import WeatherFileForm from '$lib/ui/season/weather/WeatherFileForm.svelte';

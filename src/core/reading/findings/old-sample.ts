@@ -1,4 +1,5 @@
 import type { ReportCheck } from './finding';
+import { longDate } from '../../units/day-text';
 
 /** Years after which a report is old: common practice. Sand changes fast, orchards are sampled yearly. */
 const YEARS = { usual: 3, sand: 2, orchard: 1 };
@@ -24,7 +25,7 @@ export const oldSample: ReportCheck = ({ site: { sampleDate, asOf, field, crop }
 		{
 			code: 'old-sample',
 			severity: 'mind',
-			text: `The sample of ${sampleDate} is over ${years} ${years === 1 ? 'year' : 'years'} old${why}.`,
+			text: `The sample of ${longDate(sampleDate)} is over ${years} ${years === 1 ? 'year' : 'years'} old${why}.`,
 			remedy: 'Sample again, to the same depth.'
 		}
 	];

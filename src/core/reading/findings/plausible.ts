@@ -7,6 +7,7 @@ import { mineralNitrogen } from '../soil/mineral-nitrogen';
 import { readResult } from '../soil/read-result';
 import { canonicalUnit } from '../../units/result-units';
 import type { Finding, ReportCheck } from './finding';
+import { longDate } from '../../units/day-text';
 
 const mind = (code: string, text: string, remedy: string): Finding => ({ code, severity: 'mind', text, remedy });
 
@@ -116,7 +117,11 @@ export const oddDates: ReportCheck = ({ site: { sampleDate, asOf, inSeason } }) 
 	const found: Finding[] = [];
 	if (sampleDate !== undefined && off(sampleDate) > 0) {
 		found.push(
-			mind('sample-in-future', `The sample is dated ${sampleDate}, after ${asOf}.`, 'Correct the date of the sample.')
+			mind(
+				'sample-in-future',
+				`The sample is dated ${longDate(sampleDate)}, after ${longDate(asOf)}.`,
+				'Correct the date of the sample.'
+			)
 		);
 	}
 	for (const [name, test] of Object.entries(inSeason)) {
@@ -125,7 +130,7 @@ export const oddDates: ReportCheck = ({ site: { sampleDate, asOf, inSeason } }) 
 		found.push(
 			mind(
 				'test-of-other-year',
-				`The ${name} test of ${date} is of another season than ${asOf}.`,
+				`The ${name} test of ${longDate(date)} is of another season than ${longDate(asOf)}.`,
 				'Book a test of this season, or take this one out.'
 			)
 		);

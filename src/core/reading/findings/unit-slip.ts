@@ -3,6 +3,7 @@ import { analyteName } from '../../ground/analyte-names';
 import { formatNumber } from '../../units/display';
 import { readInLayer, readResult } from '../soil/read-result';
 import type { Finding, ReportCheck } from './finding';
+import { longDate } from '../../units/day-text';
 
 /** ppm above which a value was more likely in other units: common practice. */
 const LIKELY_MOST_PPM = { P: 300, K: 2000 } as const;
@@ -39,7 +40,7 @@ const twiceTheLast: ReportCheck = ({ site: { layers, earlier } }) =>
 		const name = analyteName(analyte);
 		return [
 			slip(
-				`${name.charAt(0).toUpperCase()}${name.slice(1)} of ${formatNumber(now.value, 'ppm')} ppm is about twice the ${formatNumber(before.value, 'ppm')} of ${last?.date ?? 'the last sample'}; was it in lb/ac?`
+				`${name.charAt(0).toUpperCase()}${name.slice(1)} of ${formatNumber(now.value, 'ppm')} ppm is about twice the ${formatNumber(before.value, 'ppm')} of ${last?.date ? longDate(last.date) : 'the last sample'}; was it in lb/ac?`
 			)
 		];
 	});

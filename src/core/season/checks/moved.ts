@@ -1,8 +1,9 @@
 import type { Pass, Remedy } from '../../schema-types';
+import { longDate } from '../../units/day-text';
 
 /** The remedy that puts a pass on another day. */
 export function movedTo(pass: Pass, date: string, why = ''): Remedy {
-	return { label: `Move it to ${date}${why ? ` (${why})` : ''}`, passes: [{ ...pass, date }] };
+	return { label: `Move it to ${longDate(date)}${why ? ` (${why})` : ''}`, passes: [{ ...pass, date }] };
 }
 
 /** With one more inhibitor than it has. */

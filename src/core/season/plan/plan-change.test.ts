@@ -24,6 +24,7 @@ describe('changes of a plan', () => {
 
 	test('a pass takes its trip along to another day, and nothing else', () => {
 		const change = passMoved(urea, '2027-05-02', kept);
+		expect(change?.label).toBe('Moved urea to 2 May 2027');
 		expect(change?.removed).toEqual(['potash', 'urea']);
 		expect(change?.added.map(({ id, date }) => `${id} ${date}`)).toEqual(['potash 2027-05-02', 'urea 2027-05-02']);
 		expect(passMoved(urea, urea.date, kept)).toBeUndefined();

@@ -1,5 +1,6 @@
 import type { Pass, Remedy } from '../../schema-types';
 import { tripKey, tripOf, withItsTrip } from './trips';
+import { longDate } from '../../units/day-text';
 
 /** One change of a plan, as it is kept and undone: what goes, what comes, and its name in the history. */
 export interface PlanChange {
@@ -20,7 +21,7 @@ export function passMoved(pass: Pass, date: string, kept: readonly Pass[]): Plan
 	if (date === pass.date) return undefined;
 	const passes = tripOf(pass, kept);
 	return {
-		label: `Moved ${pass.label} to ${date}`,
+		label: `Moved ${pass.label} to ${longDate(date)}`,
 		removed: passes.map(({ id }) => id),
 		added: passes.map((one) => ({ ...one, date }))
 	};

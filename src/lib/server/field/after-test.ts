@@ -10,6 +10,7 @@ import { recordsOf } from './field-request';
 import type { Library } from '../knowledge';
 import { listCurves } from '../stores/response-curves';
 import { listCropTests, type CropTest, type CropTestKind } from '../stores/crop-tests';
+import { longDate } from '../../../core/units/day-text';
 
 /** What a test in the standing crop changes: the rate of nitrogen, the passes, and in words why. */
 export interface AfterTest {
@@ -34,7 +35,9 @@ export function afterTest(
 ): AfterTest {
 	const newest = listCropTests(db, advice.goal.id).find(({ kind }) => kind === test.kind);
 	if (newest?.id !== test.id) {
-		throw new ActionError(`A newer test of ${newest?.found.date} is in use; take that one back first.`);
+		throw new ActionError(
+			`A newer test${newest?.found.date === undefined ? '' : ` of ${longDate(newest.found.date)}`} is in use; take that one back first.`
+		);
 	}
 	const rate = rateByTest(advice, library, test.kind);
 	if (!rate?.worksheet.applies) throw new ActionError(rate?.reason ?? 'No guide gives a rate by this test here.');
@@ -61,8 +64,11 @@ function whyText(rate: Rate, test: CropTest, { context }: Advice, units: UnitSys
 	};
 	const day = test.found.date!;
 	const now = amount(rate.worksheet);
-	if (test.kind === 'tillers') return `Tillering nitrogen ${now} by the count of ${day} (${countText(rate)})`;
-	const name = test.kind === 'nitrate' ? `nitrate test of ${day} (${test.found.nitratePpm} ppm)` : `strips of ${day}`;
+	if (test.kind === 'tillers') return `Tillering nitrogen ${now} by the count of ${longDate(day)} (${countText(rate)})`;
+	const name =
+		test.kind === 'nitrate'
+			? `nitrate test of ${longDate(day)} (${test.found.nitratePpm} ppm)`
+			: `strips of ${longDate(day)}`;
 	const before = context.chosen.N;
 	const was = before === undefined ? '' : `, was ${formatQuantity(...shownPounds(before, units))} for the season`;
 	const total = rate.seasonTotal ? `, ${amount(rate.seasonTotal)} with what was applied` : '';

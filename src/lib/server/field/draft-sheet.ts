@@ -5,6 +5,7 @@ import type { Advice, FieldYear } from './field-year';
 import { currentLibrary } from '../current-library';
 import type { Settings } from '../stores/settings';
 import { today } from '../today';
+import { longDate } from '../../../core/units/day-text';
 
 const SHOWN_ANALYTES: readonly Analyte[] = ['pH', 'bufferPh', 'P', 'K', 'OM'];
 
@@ -20,7 +21,7 @@ export function draftSheet(
 	const values = [...SHOWN_ANALYTES.map((analyte) => readResult(advice.site.layers, analyte)), cec!];
 	const used = new Set(advice.choices.map(({ method }) => method?.split('/')[0]));
 	const source = [
-		sample!.report.date && `sampled ${sample!.report.date}`,
+		sample!.report.date && `sampled ${longDate(sample!.report.date)}`,
 		sample!.lab,
 		sample!.labNumber && `no. ${sample!.labNumber}`
 	];

@@ -79,14 +79,14 @@ describe('a nitrate test in the standing crop', () => {
 	it('changes the rate and the passes that are left, in one action that says why', () => {
 		const why = take(CORN, 'nitrate', test);
 		expect(why).toBe(
-			'Nitrogen 88 lb/ac from now on by the nitrate test of 2027-06-04 (14 ppm), 128 lb/ac with what was applied, was 160.6 lb/ac for the season'
+			'Nitrogen 88 lb/ac from now on by the nitrate test of 4 Jun 2027 (14 ppm), 128 lb/ac with what was applied, was 160.6 lb/ac for the season'
 		);
 		const { advice, field } = load(CORN);
 		expect(advice?.chosen.find(({ nutrient }) => nutrient === 'N')?.rate.value).toBeCloseTo(128, 9);
 		expect(advice?.request.nitrogenRate).toBeCloseTo(128, 9);
 		expect(nitrogenOf(CORN).map(([, pounds]) => pounds)).toEqual([40, 88]);
 		expect(listEvents(db, field.id, 1)[0]?.label).toBe(why);
-		expect(advice?.passes[1]?.plan.reason).toContain('by the nitrate test of 2027-06-04');
+		expect(advice?.passes[1]?.plan.reason).toContain('by the nitrate test of 4 Jun 2027');
 	});
 
 	it('is undone whole', () => {
@@ -109,7 +109,7 @@ describe('a nitrate test in the standing crop', () => {
 		const older = listCropTests(db, goal!.id)[1]!;
 		const fieldYear = load(CORN);
 		expect(() => afterTest(db, library, fieldYear, fieldYear.advice!, older, TODAY, 'us')).toThrow(
-			'A newer test of 2027-06-09 is in use'
+			'A newer test of 9 Jun 2027 is in use'
 		);
 		removeCropTest(db, goal!, listCropTests(db, goal!.id)[0]!);
 		expect(load(CORN).advice?.tests.nitrate?.nitratePpm).toBe(14);
@@ -118,7 +118,7 @@ describe('a nitrate test in the standing crop', () => {
 
 it('a tiller count of 96 per ft2 leaves the tillering dressing out and says so', () => {
 	const why = take(WHEAT, 'tillers', { date: '2027-02-03', counts: [48], rowSpacingIn: 6 });
-	expect(why).toBe('Tillering nitrogen none by the count of 2027-02-03 (96 per ft2)');
+	expect(why).toBe('Tillering nitrogen none by the count of 3 Feb 2027 (96 per ft2)');
 	const spring = load(WHEAT).advice!.passes.filter(
 		({ plan }) => plan.date > '2027-02-03' && plan.product !== 'ammonium-sulfate'
 	);
@@ -128,7 +128,7 @@ it('a tiller count of 96 per ft2 leaves the tillering dressing out and says so',
 it('strips settle the nitrogen of the season', () => {
 	const zones = [{ name: 'All', yieldWithout: 60, yieldRich: 80 }];
 	const why = take(WHEAT, 'strips', { date: '2027-04-01', zones });
-	expect(why).toContain('Nitrogen 47.8 lb/ac from now on by the strips of 2027-04-01');
+	expect(why).toContain('Nitrogen 47.8 lb/ac from now on by the strips of 1 Apr 2027');
 	expect(load(WHEAT).advice?.choices[0]).toMatchObject({ nutrient: 'N', method: 'in-season-nitrogen/strips' });
 });
 

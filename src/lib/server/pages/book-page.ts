@@ -29,5 +29,3 @@ export function bookPage(desk: Desk, address: FieldAddress) {
 		events: listEvents(desk.book, field.id, MOST_EVENTS)
 	};
 }
-
-export type BookPage = ReturnType<typeof bookPage>;

@@ -34,5 +34,3 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		})
 	};
 }
-
-export type GroundPage = ReturnType<typeof groundPage>;

@@ -29,5 +29,3 @@ export function sheetPage(desk: Desk, address: FieldAddress) {
 		}))
 	};
 }
-
-export type SheetPage = ReturnType<typeof sheetPage>;

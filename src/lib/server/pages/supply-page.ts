@@ -79,8 +79,6 @@ export function supplyPage(desk: Desk, address: FieldAddress) {
 	};
 }
 
-export type SupplyPage = ReturnType<typeof supplyPage>;
-
 function valueOf(answer: Answer): number {
 	return answer.applies ? answer.value : Infinity;
 }

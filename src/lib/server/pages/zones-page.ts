@@ -125,8 +125,6 @@ export function zonesPage(desk: Desk, address: FieldAddress) {
 	}
 }
 
-export type ZonesPage = ReturnType<typeof zonesPage>;
-
 /** Nutrients with a chosen rate that a pass carries, the one it carries most of first; lime for a lime. */
 function drivesOf(
 	plan: Parameters<typeof passNutrient>[0],

@@ -1,14 +1,4 @@
-import { differenceInCalendarDays, format, parseISO } from 'date-fns';
-
-/** "4 Jun 2027" */
-export function longDate(day: string): string {
-	return format(parseISO(day), 'd MMM yyyy');
-}
-
-/** "4 Jun" */
-export function shortDate(day: string): string {
-	return format(parseISO(day), 'd MMM');
-}
+import { differenceInCalendarDays, parseISO } from 'date-fns';
 
 /** How long ago, in the unit a person would use: "3 weeks", "14 months", "5 years". */
 export function ageText(day: string, today: string): string {

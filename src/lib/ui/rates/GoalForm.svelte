@@ -13,7 +13,7 @@
 	import { formatNumber } from '$core/units/display';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { PREVIOUS_CROPS } from '../forms/choices';
-	import { longDate } from '../forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../forms/numbers';
 	import { post } from '../forms/post';
 

@@ -5,7 +5,7 @@
 	import type { SheetContent } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { inSystem, unitInSystem } from '$core/units/rate-units';
-	import { longDate } from '../forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import Quantity from '../figure/Quantity.svelte';
 	import { sheetWarnings } from '$core/sheet/sheet-warnings';
 	import Severity from '../figure/Severity.svelte';

@@ -6,7 +6,7 @@
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { batchesFor, type Batches } from '$core/supply/blend/batches';
 	import { demandOf, mixPasses, mixRequest, shelfOf } from '$core/supply/blend/mix';
-	import { shortDate } from '../forms/dates';
+	import { shortDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../forms/numbers';
 	import { ask, post } from '../forms/post';
 

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import type { WalkPage } from '$lib/server/pages/walk-page';
-	import { longDate } from '../forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import Quantity from '../figure/Quantity.svelte';
 	import { foundText } from './found-text';
 

@@ -3,7 +3,7 @@
 	import { onMount, untrack } from 'svelte';
 	import { beforeNavigate, goto } from '$app/navigation';
 	import type { PackDocument, Rule } from '$core/schema-types';
-	import { longDate } from '$lib/ui/forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import { nextVersion } from '$lib/ui/rates/guide/leaves';
 	import RuleEditor from '$lib/ui/rates/guide/RuleEditor.svelte';
 	import { sendGuide } from '$lib/ui/rates/guide/send-guide';

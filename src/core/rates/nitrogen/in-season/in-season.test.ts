@@ -110,7 +110,7 @@ describe('the tiller count', () => {
 it('a tiller count after early March gives no rate, and says what is left to do', () => {
 	const late = rateOf(wheat({ tillers: { date: '2027-03-20', counts: [40], rowSpacingIn: 7.5 } }), TILLERS);
 	expect(late).toMatchObject({ applies: false, rate: null });
-	expect(late.reason).toContain('counted on 2027-03-20 come too late for tillers');
+	expect(late.reason).toContain('counted on 20 Mar 2027 come too late for tillers');
 	expect(late.reason).toContain('the main dressing at stem elongation');
 	expect(rateOf(wheat({ tillers: { date: '2027-03-09', counts: [17], rowSpacingIn: 7.5 } }), TILLERS).applies).toBe(
 		true

@@ -4,6 +4,7 @@ import type { Site } from '../../../reading/site';
 import type { TillerCount } from '../../../schema-types';
 import { formatNumber } from '../../../units/display';
 import { bandOf, bandText, type StandParameters } from './stand-count';
+import { longDate } from '../../../units/day-text';
 
 /** Inches of row that are counted. */
 const COUNTED_IN = 12;
@@ -41,7 +42,7 @@ export function readTillers(site: Site, { parametersFor }: CompiledRule): Answer
 	if (isTooLate(count)) {
 		return notApplicable(
 			label,
-			`the ${count.counts.length === 1 ? 'spot' : `${count.counts.length} spots`} counted on ${count.date} come too late for tillers: by early March tillering is over`,
+			`the ${count.counts.length === 1 ? 'spot' : `${count.counts.length} spots`} counted ${count.date === undefined ? '' : `on ${longDate(count.date)} `}come too late for tillers: by early March tillering is over`,
 			'What is left to do: the main dressing at stem elongation (Feekes 5 to 6), by its own rate.'
 		);
 	}

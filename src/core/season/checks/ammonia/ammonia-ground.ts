@@ -6,6 +6,7 @@ import { knownDays, sourceOfDays } from '../../weather/known-weather';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
+import { longDate } from '../../../units/day-text';
 
 /** So little rain in so many days leaves clods, mm; so much in so few leaves smeared slots: judgement. */
 const DRY = { days: 14, mm: 6 } as const;
@@ -45,12 +46,12 @@ function knownGround(date: string, { weather }: PlanContext): string | undefined
 	const wet = before(WET.days);
 	if (wet && sum(wet) > WET.mm) {
 		const source = sourceOfDays(weather, shiftDate(date, -WET.days), WET.days);
-		return `${inches(sum(wet))} in of rain in the ${WET.days} days before ${date} ${source}: the slot may not close over the ammonia. Look at the ground.`;
+		return `${inches(sum(wet))} in of rain in the ${WET.days} days before ${longDate(date)} ${source}: the slot may not close over the ammonia. Look at the ground.`;
 	}
 	const dry = before(DRY.days);
 	if (dry && sum(dry) < DRY.mm) {
 		const source = sourceOfDays(weather, shiftDate(date, -DRY.days), DRY.days);
-		return `${inches(sum(dry))} in of rain in the ${DRY.days} days before ${date} ${source}: the ground may be too dry and cloddy to hold ammonia. Look at it.`;
+		return `${inches(sum(dry))} in of rain in the ${DRY.days} days before ${longDate(date)} ${source}: the ground may be too dry and cloddy to hold ammonia. Look at it.`;
 	}
 	return undefined;
 }

@@ -3,6 +3,7 @@ import { formatNumber } from '../../../units/display';
 import { depthOf } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 /** Safe before planting: this deep, and so many days; guidance, common practice. */
 const SAFE_DEPTH_IN = 8;
@@ -28,7 +29,7 @@ export const ammoniaNearSeedCheck: SeasonCheck = (passes, { products, plantingDa
 				text: `Ammonia ${formatNumber(depth, 'in')} in deep, ${days} days before planting, burns seed and roots: ${SAFE_DEPTH_IN} in and ${SAFE_DAYS} days, or off the row (4 in and 2 days has cost a tenth of the crop’s margin).`,
 				basis: 'practice' as const,
 				remedies: [
-					{ label: `${SAFE_DEPTH_IN} in deep on ${safe.date}`, passes: [safe] },
+					{ label: `${SAFE_DEPTH_IN} in deep on ${longDate(safe.date)}`, passes: [safe] },
 					{ label: `Keep it ${SAFE_OFFSET_IN} in off the row`, passes: [{ ...pass, offsetIn: SAFE_OFFSET_IN }] }
 				]
 			}

@@ -2,6 +2,7 @@ import { addDays, format, parseISO } from 'date-fns';
 import type { Pass, Remedy } from '../../../schema-types';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 /** Knives so soon before seeding are felt in the seedbed, days: judgement. */
 const FELT_DAYS = 21;
@@ -27,7 +28,7 @@ export const springKnifeCheck: SeasonCheck = (passes, { crop, products, planting
 				rule: 'spring-knife',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `Knives on ${pass.date} dry and open a seedbed that has one chance: side band, mid-row band, broadcast or in the crop instead.`,
+				text: `Knives on ${longDate(pass.date)} dry and open a seedbed that has one chance: side band, mid-row band, broadcast or in the crop instead.`,
 				basis: 'practice' as const,
 				remedies
 			}

@@ -3,6 +3,7 @@ import { productOf, type PlanContext } from '../../plan/plan-context';
 import { stageDates, stageOn, usualTemperatures, type StageDate } from '../../stages/stage-dates';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
+import { longDate } from '../../../units/day-text';
 
 /** Rolling coulters may go through wheat up to here; common practice. */
 const LAST_FEEKES = 5;
@@ -28,6 +29,6 @@ function complaint(
 		return { ...base, severity: 'note', text, remedies: [] };
 	}
 	const last = dates.findLast(({ feekes }) => (feekes ?? Infinity) <= LAST_FEEKES);
-	const text = `On ${pass.date} wheat usually stands at ${stage!.name}: ammonia by coulter only to Feekes ${LAST_FEEKES}; later it cuts off what makes the yield.`;
+	const text = `On ${longDate(pass.date)} wheat usually stands at ${stage!.name}: ammonia by coulter only to Feekes ${LAST_FEEKES}; later it cuts off what makes the yield.`;
 	return { ...base, severity: 'stop', text, remedies: last ? [movedTo(pass, last.date, last.name)] : [] };
 }

@@ -8,6 +8,7 @@ import { shiftDate } from '../../weather/season-weather';
 import { usualSoilC } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
+import { longDate } from '../../../units/day-text';
 
 /** Days of weather that the ground follows; rain in them that fills it, mm: judgement. */
 const DAYS = 5;
@@ -41,13 +42,13 @@ function state(date: string, context: PlanContext): { words: string; later: stri
 	const rain = known?.reduce((sum, { rainMm }) => sum + rainMm, 0) ?? 0;
 	if (rain > SATURATING_MM) {
 		const inches = formatNumber(rain / MM_PER_IN, 'in');
-		const words = `${inches} in of rain in the ${DAYS} days before ${date} ${sourceOfDays(weather, before, DAYS)}`;
+		const words = `${inches} in of rain in the ${DAYS} days before ${longDate(date)} ${sourceOfDays(weather, before, DAYS)}`;
 		return { words, later: shiftDate(date, DAYS_TO_DRAIN + DAYS) };
 	}
 	const frozen = (day: string) => groundC(day, context) < limits.winter.frozenBelowC;
 	if (!frozen(date)) return undefined;
 	const wait = Array.from({ length: SEARCH_DAYS }, (_, at) => shiftDate(date, at + 1)).find((day) => !frozen(day));
-	return { words: `The ground is ${known ? 'frozen' : 'usually frozen'} on ${date}`, later: wait ?? date };
+	return { words: `The ground is ${known ? 'frozen' : 'usually frozen'} on ${longDate(date)}`, later: wait ?? date };
 }
 
 /** The mean of the last days where they are known, else the usual of the station. */

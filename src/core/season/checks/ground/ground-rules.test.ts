@@ -27,7 +27,7 @@ const CASES: RuleCase[] = [
 		name: 'ten dry days in sight',
 		fires: nitrogen('urea', 80, { date: '2027-06-05' }),
 		severity: 'mind',
-		says: 'No half inch of rain in 10 days from 2027-06-05 by your outlook, and 80 lb of this is urea on the surface',
+		says: 'No half inch of rain in 10 days from 5 Jun 2027 by your outlook, and 80 lb of this is urea on the surface',
 		nearMiss: nitrogen('urea', 80, { date: '2027-06-05', placement: 'incorporated' }),
 		change: { weather: tenDry }
 	},
@@ -36,7 +36,7 @@ const CASES: RuleCase[] = [
 		name: 'rain in a week',
 		fires: nitrogen('uan-28', 80, { date: '2027-06-05' }),
 		severity: 'mind',
-		says: 'in the first 7 days from 2027-06-05 by your outlook, and 40 lb of this is urea',
+		says: 'in the first 7 days from 5 Jun 2027 by your outlook, and 40 lb of this is urea',
 		nearMiss: nitrogen('uan-28', 80, { date: '2027-06-05' }),
 		change: { weather: rains('2027-06-05', [0, 0, 0, 0, 0, 0, 0, 14, 0, 0], 24) },
 		missChange: { weather: rains('2027-06-05', [0, 6, 7, 0, 0, 0, 0, 0, 0, 0], 24) }
@@ -77,7 +77,7 @@ const CASES: RuleCase[] = [
 		name: 'two weeks without rain before it',
 		fires: ammonia('2027-04-15'),
 		severity: 'mind',
-		says: '0.1 in of rain in the 14 days before 2027-04-15 by your outlook',
+		says: '0.1 in of rain in the 14 days before 15 Apr 2027 by your outlook',
 		nearMiss: ammonia('2027-04-15'),
 		change: { weather: rains('2027-04-01', [...Array<number>(13).fill(0), 3]) },
 		missChange: { weather: rains('2027-04-01', [...Array<number>(13).fill(0), 8]) }
@@ -237,7 +237,7 @@ const CASES: RuleCase[] = [
 		name: 'usually frozen',
 		fires: carrying('P2O5', 'map', 60, { date: '2027-01-20' }),
 		severity: 'stop',
-		says: 'The ground is usually frozen on 2027-01-20',
+		says: 'The ground is usually frozen on 20 Jan 2027',
 		nearMiss: carrying('P2O5', 'map', 60, { date: '2027-03-25' })
 	},
 	{
@@ -245,7 +245,7 @@ const CASES: RuleCase[] = [
 		name: 'soaked as measured',
 		fires: carrying('P2O5', 'map', 60, { date: '2027-04-10' }),
 		severity: 'stop',
-		says: '3.1 in of rain in the 5 days before 2027-04-10',
+		says: '3.1 in of rain in the 5 days before 10 Apr 2027',
 		nearMiss: carrying('P2O5', 'map', 60, { date: '2027-04-10', placement: 'incorporated' }),
 		change: { weather: rains('2027-04-05', [40, 20, 20, 0, 0]) }
 	},
@@ -272,7 +272,7 @@ const CASES: RuleCase[] = [
 		name: 'while blackberries ripen',
 		fires: nitrogen('calcium-nitrate', 10, { date: '2027-07-01', placement: 'drip' }),
 		severity: 'stop',
-		says: 'ripens from about 2027-06-20 to 2027-08-05',
+		says: 'ripens from about 20 Jun 2027 to 5 Aug 2027',
 		nearMiss: nitrogen('calcium-nitrate', 10, { date: '2027-08-10', placement: 'drip' }),
 		change: { cropId: 'blackberry' }
 	},
@@ -315,7 +315,7 @@ const CASES: RuleCase[] = [
 		name: 'a coulter between 30 in rows at V3',
 		fires: nitrogen('uan-28', 120, { date: '2027-05-25', placement: 'coulter mid-row' }),
 		severity: 'note',
-		says: '15 in from the row: nitrogen moves 3 to 6 in sideways, and roots get there about 2027-06-17',
+		says: '15 in from the row: nitrogen moves 3 to 6 in sideways, and roots get there about 17 Jun 2027',
 		nearMiss: nitrogen('uan-28', 120, { date: '2027-05-25', placement: 'coulter mid-row', offsetIn: 4 })
 	},
 	{
@@ -461,7 +461,7 @@ const CASES: RuleCase[] = [
 		name: 'urea on wheat in November',
 		fires: nitrogen('urea', 60, { date: '2026-11-20', placement: 'top-dress' }),
 		severity: 'stop',
-		says: '60 lb N on dormant winter wheat on 2026-11-20',
+		says: '60 lb N on dormant winter wheat on 20 Nov 2026',
 		nearMiss: nitrogen('urea', 60, { date: '2027-03-05', placement: 'top-dress' }),
 		change: { cropId: 'winter-wheat' }
 	},
@@ -470,7 +470,7 @@ const CASES: RuleCase[] = [
 		name: 'on top of soybean in June',
 		fires: carrying('K2O', 'potash', 60, { date: '2027-06-25' }),
 		severity: 'mind',
-		says: '60 lb K2O on top of standing soybean on 2027-06-25: they need moisture and three to four weeks to reach the roots, and should be in before V7',
+		says: '60 lb K2O on top of standing soybean on 25 Jun 2027: they need moisture and three to four weeks to reach the roots, and should be in before V7',
 		nearMiss: carrying('K2O', 'potash', 60, { date: '2027-05-12' }),
 		change: { cropId: 'soybean', plantingDate: '2027-05-10' }
 	},
@@ -479,7 +479,7 @@ const CASES: RuleCase[] = [
 		name: 'the outlook is read from the day of the pass on, and the usual weather beyond it',
 		fires: nitrogen('urea', 80, { date: '2027-06-09' }),
 		severity: 'mind',
-		says: 'No half inch of rain in 6 days from 2027-06-09 by your outlook; for the 4 days after them the usual weather',
+		says: 'No half inch of rain in 6 days from 9 Jun 2027 by your outlook; for the 4 days after them the usual weather',
 		nearMiss: nitrogen('urea', 80, { date: '2027-06-09' }),
 		change: { weather: tenDry },
 		missChange: { weather: rains('2027-06-05', [0, 0, 0, 0, 8, 8, 0, 0, 0, 0], 24) }
@@ -580,7 +580,7 @@ it('the remedies of dry surface urea each clear it', () => {
 	const labels = of([urea])[0]!.remedies.map(({ label }) => label);
 	expect(labels).toEqual([
 		'Add a urease inhibitor',
-		'Move it to 2027-06-11 (just before the rain)',
+		'Move it to 11 Jun 2027 (just before the rain)',
 		'Put it in by coulter, 4 in deep'
 	]);
 	for (const { passes } of of([urea])[0]!.remedies)

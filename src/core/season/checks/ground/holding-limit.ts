@@ -10,6 +10,7 @@ import { springOf } from '../../plan/spring';
 import { usualUptake } from '../../model/uptake';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 /** Days between the parts of a split: judgement, about the uptake of one pass. */
 const DAYS_BETWEEN_PARTS = 14;
@@ -45,7 +46,7 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 				rule: 'holding-limit',
 				severity: 'stop',
 				pass: largest.id,
-				text: `${formatNumber(total, 'lb/ac')} lb N/ac in one go on ${largest.date}; ${heldText(context, ceiling, known.value)}.`,
+				text: `${formatNumber(total, 'lb/ac')} lb N/ac in one go on ${longDate(largest.date)}; ${heldText(context, ceiling, known.value)}.`,
 				basis: 'practice',
 				remedies: splitRemedy(largest, passes, room, context)
 			}

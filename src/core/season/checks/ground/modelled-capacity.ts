@@ -3,6 +3,7 @@ import { KG_HA_PER_LB_AC } from '../../../units/factors';
 import { formatQuantity } from '../../../units/display';
 import { nitrogenRoom } from '../../plan/pass/pass-ceiling';
 import type { PlanContext } from '../../plan/plan-context';
+import { longDate } from '../../../units/day-text';
 
 /** The model is coarse: so much over the line is not worth a word, share of the capacity; judgement. */
 const SLACK_SHARE = 0.05;
@@ -37,7 +38,7 @@ export function modelledCapacityCheck(
 		{
 			rule: 'modelled-capacity',
 			severity: 'mind',
-			text: `By the daily model ${formatQuantity(worst.inGround, unit)} of mineral N lie in the soil on ${worst.date}, with what organic matter gave; it can hold ${held}. What is above it is lost first in a wet spell: less at once, or later.`,
+			text: `By the daily model ${formatQuantity(worst.inGround, unit)} of mineral N lie in the soil on ${longDate(worst.date)}, with what organic matter gave; it can hold ${held}. What is above it is lost first in a wet spell: less at once, or later.`,
 			basis: 'memory',
 			remedies: []
 		}

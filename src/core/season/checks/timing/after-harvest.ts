@@ -3,6 +3,7 @@ import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 /** Nitrogen or sulfur that comes after this crop is off; lime, P and K are for the next one. */
 export const afterHarvestCheck: SeasonCheck = (passes, { schedule, plantingDate, products, crop }) => {
@@ -18,7 +19,7 @@ export const afterHarvestCheck: SeasonCheck = (passes, { schedule, plantingDate,
 				rule: 'after-harvest',
 				severity: 'mind',
 				pass: pass.id,
-				text: `${pass.date} is after the harvest of this ${crop.name.toLowerCase()} (usually about ${harvest}): it feeds the next crop. Plan it in that crop’s year.`,
+				text: `${longDate(pass.date)} is after the harvest of this ${crop.name.toLowerCase()} (usually about ${longDate(harvest)}): it feeds the next crop. Plan it in that crop’s year.`,
 				basis: 'practice',
 				remedies: []
 			}

@@ -4,6 +4,7 @@ import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import { dateOf } from '../../propose/propose-programme';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 /** Of the season's nitrogen, so much before planting is all up front: judgement. */
 const MOST_SHARE = 0.85;
@@ -35,7 +36,7 @@ export const allUpFrontCheck: SeasonCheck = (passes, context) => {
 		placement: placements.includes('top-dress') ? 'top-dress' : 'injected'
 	};
 	const remedy: Remedy = {
-		label: `Keep a third, the rest on ${after.date}`,
+		label: `Keep a third, the rest on ${longDate(after.date)}`,
 		passes: [{ ...largest, rate: largest.rate * EARLY_SHARE }, after]
 	};
 	return [

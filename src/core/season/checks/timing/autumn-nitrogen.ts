@@ -11,6 +11,7 @@ import { shiftDate } from '../../weather/season-weather';
 import { usualSoilC } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { guardedBy, movedTo } from '../moved';
+import { longDate } from '../../../units/day-text';
 
 /** What phosphate or a starter carries along counts for nothing in autumn, lb N/ac: judgement. */
 const LEAST_LB = 30;
@@ -65,11 +66,11 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	}
 	if (soilC >= COLD_C) {
 		const { usual, early, late } = coldSoilDate(station, Number(pass.date.slice(0, 4)), COLD_C, context.model);
-		const text = `The soil at 4 in is ${known ? 'about' : 'usually'} ${soil} on ${pass.date}: wait until it is below 50 F and falling (usually from ${usual}, in eight years of ten between ${early} and ${late}; measure it, the average date alone will not do).`;
+		const text = `The soil at 4 in is ${known ? 'about' : 'usually'} ${soil} on ${longDate(pass.date)}: wait until it is below 50 F and falling (usually from ${longDate(usual)}, in eight years of ten between ${longDate(early)} and ${longDate(late)}; measure it, the average date alone will not do).`;
 		const later = usual > pass.date ? usual : shiftDate(pass.date, SOIL_FOLLOWS_DAYS);
 		return { ...base, severity: 'stop', text, remedies: [movedTo(pass, later), toSpring] };
 	}
 	if (guarded) return undefined;
-	const text = `Ammonium waits over winter from ${pass.date}; a nitrification inhibitor is the insurance, at the price of two or three bushels of corn, worth more the warmer the soil and the longer the wait.`;
+	const text = `Ammonium waits over winter from ${longDate(pass.date)}; a nitrification inhibitor is the insurance, at the price of two or three bushels of corn, worth more the warmer the soil and the longer the wait.`;
 	return { ...base, severity: 'mind', text, remedies: [guardedBy(pass, 'nitrification inhibitor'), toSpring] };
 }

@@ -6,6 +6,7 @@ import { stageDates, usualTemperatures } from '../../stages/stage-dates';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
+import { longDate } from '../../../units/day-text';
 
 /** What a starter carries is little, lb N/ac: judgement. */
 const LEAST_LB = 30;
@@ -29,7 +30,7 @@ export const dormantCropCheck: SeasonCheck = (passes, { products, plantingDate, 
 				rule: 'dormant-crop',
 				severity: 'stop',
 				pass: pass.id,
-				text: `${formatNumber(pounds, 'lb/ac')} lb N on dormant ${crop.name.toLowerCase()} on ${pass.date}: it takes next to nothing until green-up (usually ${greenUp}), and the winter takes the nitrogen.`,
+				text: `${formatNumber(pounds, 'lb/ac')} lb N on dormant ${crop.name.toLowerCase()} on ${longDate(pass.date)}: it takes next to nothing until green-up (usually ${longDate(greenUp)}), and the winter takes the nitrogen.`,
 				basis: 'practice',
 				remedies: [movedTo(pass, greenUp, 'green-up')]
 			}

@@ -4,6 +4,7 @@ import { productOf } from '../../plan/plan-context';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
+import { longDate } from '../../../units/day-text';
 
 const SEARCH_DAYS = 365;
 
@@ -22,7 +23,7 @@ export const heavyRainMonthCheck: SeasonCheck = (passes, { products, station, li
 				rule: 'heavy-rain-month',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `The month of ${pass.date} brings ${formatNumber(rainIn(pass.date), 'mm')} mm of rain in a usual year (heavy from ${heavyMonthMm}): no ammonium or urea then.`,
+				text: `The month of ${longDate(pass.date)} brings ${formatNumber(rainIn(pass.date), 'mm')} mm of rain in a usual year (heavy from ${heavyMonthMm}): no ammonium or urea then.`,
 				basis: 'practice' as const,
 				remedies: drier ? [movedTo(pass, drier, 'a drier month')] : []
 			}

@@ -7,6 +7,7 @@ import { stageDates, usualTemperatures } from '../../stages/stage-dates';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
+import { longDate } from '../../../units/day-text';
 
 /** What sulfur or a starter carries along counts for nothing, lb/ac: judgement. */
 const LEAST_LB = 20;
@@ -34,7 +35,7 @@ export const latePhosphatePotashCheck: SeasonCheck = (passes, { products, planti
 				rule: 'late-phosphate-potash',
 				severity: 'mind',
 				pass: pass.id,
-				text: `${pounds} on top of standing ${crop.name.toLowerCase()} on ${pass.date}: they need moisture and three to four weeks to reach the roots, and should be in before ${BEFORE_STAGE} (usually ${due.date}).`,
+				text: `${pounds} on top of standing ${crop.name.toLowerCase()} on ${longDate(pass.date)}: they need moisture and three to four weeks to reach the roots, and should be in before ${BEFORE_STAGE} (usually ${longDate(due.date)}).`,
 				basis: 'practice',
 				remedies: [movedTo(pass, shiftDate(plantingDate, -BEFORE_PLANTING_DAYS), 'before planting')]
 			}

@@ -5,6 +5,7 @@ import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
 import { usualCornLeaves, usualDayOfLeaves } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 /** In by V8, best V5 to V7; common practice. */
 const LAST_LEAVES = 8;
@@ -33,7 +34,7 @@ export const lateSideDressCheck: SeasonCheck = (passes, { crop, products, planti
 				rule: 'late-side-dress',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `On ${pass.date} corn usually stands at V${Math.floor(leaves)}: ${formatNumber(pounds, 'lb/ac')} lb N/ac should be in by V${LAST_LEAVES}, best V5 to V7. Later it is a rescue by high clearance or air.`,
+				text: `On ${longDate(pass.date)} corn usually stands at V${Math.floor(leaves)}: ${formatNumber(pounds, 'lb/ac')} lb N/ac should be in by V${LAST_LEAVES}, best V5 to V7. Later it is a rescue by high clearance or air.`,
 				basis: 'practice' as const,
 				remedies: [{ label: `Move it to ${best} (V${BEST_LEAVES})`, passes: [{ ...pass, date: best }] }]
 			}

@@ -6,6 +6,7 @@ import { offsetOf } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 const USUAL_ROW_IN = 30;
 const LEAST_LB = 40;
@@ -24,7 +25,7 @@ export const outOfReachCheck: SeasonCheck = (passes, { crop, products, plantingD
 				rule: 'out-of-reach',
 				severity: 'note' as const,
 				pass: pass.id,
-				text: `${formatNumber(offset, 'in')} in from the row: nitrogen moves 3 to 6 in sideways, and roots get there about ${reached}. Until then the crop lives on what else it has.`,
+				text: `${formatNumber(offset, 'in')} in from the row: nitrogen moves 3 to 6 in sideways, and roots get there about ${longDate(reached)}. Until then the crop lives on what else it has.`,
 				basis: 'practice' as const,
 				remedies: product.placements.includes('row-base stream')
 					? [{ label: 'Stream it at the row base', passes: [withoutOffset({ ...pass, placement: 'row-base stream' })] }]

@@ -3,6 +3,7 @@ import { stageDates, usualTemperatures } from '../../stages/stage-dates';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
+import { longDate } from '../../../units/day-text';
 
 /** Nothing goes on while soft fruit ripens. */
 export const ripeningCheck: SeasonCheck = (passes, { stages, plantingDate, station, products, crop }) => {
@@ -19,7 +20,7 @@ export const ripeningCheck: SeasonCheck = (passes, { stages, plantingDate, stati
 				rule: 'ripening',
 				severity: 'stop' as const,
 				pass: pass.id,
-				text: `${crop.name} ripens from about ${from} to ${to}: nothing goes on then.`,
+				text: `${crop.name} ripens from about ${longDate(from)} to ${longDate(to)}: nothing goes on then.`,
 				basis: 'practice' as const,
 				remedies: [movedTo(pass, shiftDate(to, 1), 'after harvest')]
 			}

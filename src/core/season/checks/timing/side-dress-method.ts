@@ -10,6 +10,7 @@ import { shiftDate } from '../../weather/season-weather';
 import { usualCornLeaves } from '../../weather/usual-weather';
 import { WASHES_IN_MM } from '../../weather/dry-spell';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 /** Less than this is a top-up, lb N/ac: judgement. */
 const LEAST_LB = 40;
@@ -42,7 +43,7 @@ function adviceOn(pass: Pass, context: PlanContext): PassCheck | undefined {
 	const fallen = sum(before);
 	const coming = sum(ahead);
 	const inches = (mm: number) => formatNumber(mm / MM_PER_IN, 'in');
-	const seen = `${inches(fallen)} in of rain in the week before, ${inches(coming)} in in the ${ahead.length} days from ${pass.date} ${sourceOfDays(weather, pass.date, ahead.length)}`;
+	const seen = `${inches(fallen)} in of rain in the week before, ${inches(coming)} in in the ${ahead.length} days from ${longDate(pass.date)} ${sourceOfDays(weather, pass.date, ahead.length)}`;
 	const base = { rule: 'side-dress-method', severity: 'note' as const, pass: pass.id, basis: 'practice' as const };
 	const place = (placement: Pass['placement'], label: string): Remedy[] =>
 		product.placements.includes(placement) && pass.placement !== placement

@@ -7,6 +7,7 @@ import { stageDates, usualTemperatures } from '../../stages/stage-dates';
 import { daysUntilRain } from '../../weather/dry-spell';
 import { knownDays, sourceOfDays } from '../../weather/known-weather';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 /** An inhibitor that guards against a loss that is not going to happen. */
 export const additivePathwayCheck: SeasonCheck = (passes, context) =>
@@ -74,7 +75,7 @@ function needless(
 		const source = sourceOfDays(weather, pass.date, WASHED_DAYS);
 		return {
 			additive: 'urease inhibitor',
-			text: `Half an inch of rain within ${WASHED_DAYS - 1} days of ${pass.date} ${source} washes the urea in: a urease inhibitor guards nothing.`
+			text: `Half an inch of rain within ${WASHED_DAYS - 1} days of ${longDate(pass.date)} ${source} washes the urea in: a urease inhibitor guards nothing.`
 		};
 	}
 	if (!nitrificationInhibitor || !stages || pass.date <= plantingDate) return undefined;

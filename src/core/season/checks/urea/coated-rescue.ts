@@ -3,6 +3,7 @@ import { productFor, passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
 import { usualCornLeaves } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
+import { longDate } from '../../../units/day-text';
 
 /** From here on corn cannot wait; common practice. */
 const RESCUE_LEAVES = 8;
@@ -20,7 +21,7 @@ export const coatedRescueCheck: SeasonCheck = (passes, { crop, products, plantin
 				rule: 'coated-rescue',
 				severity: 'stop' as const,
 				pass: pass.id,
-				text: `${product.name} gives its nitrogen over weeks; on ${pass.date} corn wants it at once.`,
+				text: `${product.name} gives its nitrogen over weeks; on ${longDate(pass.date)} corn wants it at once.`,
 				basis: 'practice' as const,
 				remedies: urea
 					? [

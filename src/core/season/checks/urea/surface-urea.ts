@@ -12,6 +12,7 @@ import { shiftDate } from '../../weather/season-weather';
 import { usualSoilC } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { guardedBy, movedTo } from '../moved';
+import { longDate } from '../../../units/day-text';
 
 /** Half an inch within so many days saves what lies on top; common practice. */
 const SAFE_DAYS = 2;
@@ -49,7 +50,7 @@ function dryComplaint(
 	const lost = lostLb(pass, product, days, context);
 	const span = wet === undefined ? `${days.length} days` : `the first ${wet} days`;
 	const beyond = wet === undefined ? beyondText(pass, days.length, context) : '';
-	const text = `No half inch of rain in ${span} from ${pass.date} ${sourceOfDays(context.weather, pass.date, days.length)}${beyond}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: about ${formatNumber(Math.round(lost), 'lb/ac')} lb may leave as ammonia.`;
+	const text = `No half inch of rain in ${span} from ${longDate(pass.date)} ${sourceOfDays(context.weather, pass.date, days.length)}${beyond}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: about ${formatNumber(Math.round(lost), 'lb/ac')} lb may leave as ammonia.`;
 	const beforeRain = wet === undefined ? [] : [movedTo(pass, shiftDate(pass.date, wet - 1), 'just before the rain')];
 	return [
 		{
@@ -93,7 +94,7 @@ function lostLb(
 function usualNote(pass: Pass, product: Product, ureaLb: number, context: PlanContext): PassCheck[] {
 	const dry = chanceOfDrySpell(context.station, pass.date, DRY_DAYS);
 	if (dry < OFTEN) return [];
-	const text = `In about ${Math.round(dry * 10)} years of 10 no half inch falls within ${DRY_DAYS} days of ${pass.date}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: look at the outlook before it goes on.`;
+	const text = `In about ${Math.round(dry * 10)} years of 10 no half inch falls within ${DRY_DAYS} days of ${longDate(pass.date)}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: look at the outlook before it goes on.`;
 	const remedies = [guardedBy(pass, 'urease inhibitor'), ...intoTheSoil(pass, product, context)];
 	return [{ rule: 'surface-urea', severity: 'note', pass: pass.id, text, basis: 'practice', remedies }];
 }

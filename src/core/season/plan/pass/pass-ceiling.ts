@@ -4,6 +4,7 @@ import { passNutrient } from './pass-nutrients';
 import { productOf, type PlanContext } from '../plan-context';
 import { usualUptake, type UptakeCurve } from '../../model/uptake';
 import { shiftDate } from '../../weather/season-weather';
+import { longDate } from '../../../units/day-text';
 
 /** September to December: what is put on waits for spring, so neither crop nor stabiliser makes room. */
 const AUTUMN_FROM_MONTH = 9;
@@ -43,7 +44,7 @@ export function nitrogenRoom(context: PlanContext): NitrogenRoom {
 		const there = stillThere(context, uptake, passes, date);
 		if (extra.length === 0 && there.value === 0) return room;
 		return figure({
-			label: `room for nitrogen on ${date}`,
+			label: `room for nitrogen on ${longDate(date)}`,
 			value: Math.max(
 				0,
 				extra.reduce((sum, { value }) => sum + value, room.value - there.value)
@@ -90,7 +91,7 @@ function stillThere(
 		unit: 'lb/ac',
 		formula: 'pass by pass, less what the crop took up since',
 		inputs: earlier.map(({ date: day, pounds }) =>
-			figure({ label: `put on on ${day}`, value: pounds, unit: 'lb/ac', basis: 'adviser' })
+			figure({ label: `put on on ${longDate(day)}`, value: pounds, unit: 'lb/ac', basis: 'adviser' })
 		),
 		basis: 'practice'
 	});

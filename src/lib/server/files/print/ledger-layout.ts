@@ -1,4 +1,3 @@
-import { format, parseISO } from 'date-fns';
 import type { CustomTableLayout } from 'pdfmake/interfaces';
 
 /** Hairlines between rows, a stronger one under the heading, none on top: our tables on paper. */
@@ -11,9 +10,4 @@ export function ledgerLayout(paddingPt: number): CustomTableLayout {
 		paddingTop: () => paddingPt,
 		paddingBottom: () => paddingPt
 	};
-}
-
-/** "4 Dec 2026" */
-export function dateText(day: string): string {
-	return format(parseISO(day), 'd MMM yyyy');
 }

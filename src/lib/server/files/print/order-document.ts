@@ -2,7 +2,8 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import { orderOf, type OpenPass, type OrderLine } from '../../../../core/supply/order';
 import type { Product } from '../../../../core/schema-types';
 import { formatNumber } from '../../../../core/units/display';
-import { dateText, ledgerLayout } from './ledger-layout';
+import { longDate } from '../../../../core/units/day-text';
+import { ledgerLayout } from './ledger-layout';
 
 /** What stands over every order. */
 export interface OrderHead {
@@ -33,7 +34,7 @@ export function orderDocument(
 			margin: [44, 8, 44, 0],
 			fontSize: 8,
 			columns: [
-				{ width: '*', text: `What the open passes need on ${dateText(head.orderedOn)}. Void if the plans change.` },
+				{ width: '*', text: `What the open passes need on ${longDate(head.orderedOn)}. Void if the plans change.` },
 				{ width: 'auto', text: `${page} of ${count}`, alignment: 'right' }
 			]
 		}),
@@ -51,7 +52,7 @@ function growerPage(
 		{
 			columns: [
 				{ width: '*', text: `Order for ${grower}, ${year}`, fontSize: 15, bold: true },
-				{ width: 'auto', text: dateText(orderedOn), bold: true, alignment: 'right' }
+				{ width: 'auto', text: longDate(orderedOn), bold: true, alignment: 'right' }
 			]
 		},
 		{ canvas: [{ type: 'line', x1: 0, y1: 6, x2: 524, y2: 6, lineWidth: 1.2 }], margin: [0, 0, 0, 8] },
@@ -95,9 +96,9 @@ function rows({ product, pounds, toBuy, parts, firstDate }: OrderLine, dealer: s
 		'',
 		right(lb(part.pounds)),
 		'',
-		dateText(part.firstDate)
+		longDate(part.firstDate)
 	]);
 	const total = { text: lb(pounds), bold: true, alignment: 'right' as const };
 	const buy = { text: `${formatNumber(toBuy.amount, 'ratio')} ${toBuy.unit}`, bold: true, alignment: 'right' as const };
-	return [[bold(product.name), dealer, total, buy, bold(dateText(firstDate))], ...fields];
+	return [[bold(product.name), dealer, total, buy, bold(longDate(firstDate))], ...fields];
 }

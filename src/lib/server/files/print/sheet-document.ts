@@ -6,7 +6,8 @@ import { formatNumber, formatQuantity } from '../../../../core/units/display';
 import { inSystem, unitInSystem } from '../../../../core/units/rate-units';
 import { carriesText, prescriptionText, quantityText } from '../../../../core/sheet/sheet-table';
 import type { Sheet } from '../../stores/sheets';
-import { dateText, ledgerLayout } from './ledger-layout';
+import { longDate } from '../../../../core/units/day-text';
+import { ledgerLayout } from './ledger-layout';
 
 /** The page of an issued sheet: what, how much, when, where, why, cautions, who prepared it. Black on white. */
 export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDefinitions {
@@ -63,7 +64,7 @@ export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDe
 function heading({ field, crop, year, grower, issuedOn }: SheetContent, number: number): Content[] {
 	const area = field.areaAcres === undefined ? '' : `, ${formatNumber(field.areaAcres, 'ac')} acres`;
 	const after = crop.previousCrop ? ` after ${crop.previousCrop.replace('-grain', '').replace('-', ' ')}` : '';
-	const goal = `Goal ${formatNumber(crop.yieldGoal, 'yield')} ${crop.yieldUnit}${after}. Planting ${dateText(crop.plantingDate)}.`;
+	const goal = `Goal ${formatNumber(crop.yieldGoal, 'yield')} ${crop.yieldUnit}${after}. Planting ${longDate(crop.plantingDate)}.`;
 	return [
 		{
 			columns: [
@@ -74,7 +75,7 @@ function heading({ field, crop, year, grower, issuedOn }: SheetContent, number: 
 		{
 			columns: [
 				{ width: '*', text: `${grower}${area}. ${goal}` },
-				{ width: 'auto', text: dateText(issuedOn), alignment: 'right' }
+				{ width: 'auto', text: longDate(issuedOn), alignment: 'right' }
 			],
 			margin: [0, 2, 0, 4]
 		},
@@ -90,7 +91,7 @@ function passesTable({ passes, units }: SheetContent): Content {
 		const byParts = prescriptionText(line);
 		const liquid = gallons.applies ? `\n${quantityText(gallons)}` : '';
 		return [
-			dateText(pass.date),
+			longDate(pass.date),
 			{
 				text: [
 					{ text: productName, bold: true },

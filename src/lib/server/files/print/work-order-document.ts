@@ -6,7 +6,8 @@ import type { TripLoading } from '../../../../core/schema-types';
 import { formatNumber, formatQuantity } from '../../../../core/units/display';
 import { inSystem } from '../../../../core/units/rate-units';
 import type { Sheet } from '../../stores/sheets';
-import { dateText, ledgerLayout } from './ledger-layout';
+import { longDate } from '../../../../core/units/day-text';
+import { ledgerLayout } from './ledger-layout';
 
 /** Lines that the driver fills in. */
 const TO_FILL_IN = ['Applied on', 'By', 'Machine, setting', 'Wind, ground', 'Amount used', 'Left over'] as const;
@@ -48,9 +49,9 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 			columns: [
 				{
 					width: '*',
-					text: `${grower}, ${area}. ${content.crop.name}, planting ${dateText(content.crop.plantingDate)}.`
+					text: `${grower}, ${area}. ${content.crop.name}, planting ${longDate(content.crop.plantingDate)}.`
 				},
-				{ width: 'auto', text: `For ${dateText(order.date)}`, bold: true, alignment: 'right' }
+				{ width: 'auto', text: `For ${longDate(order.date)}`, bold: true, alignment: 'right' }
 			],
 			margin: [0, 2, 0, 4]
 		},
@@ -74,7 +75,7 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 			},
 			layout: { hLineWidth: () => 0.4, vLineWidth: () => 0 }
 		},
-		{ text: `Ordered by ${preparedBy}, sheet no. ${number} of ${dateText(content.issuedOn)}.`, margin: [0, 10, 0, 0] }
+		{ text: `Ordered by ${preparedBy}, sheet no. ${number} of ${longDate(content.issuedOn)}.`, margin: [0, 10, 0, 0] }
 	];
 }
 

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { analyteName } from '$core/ground/analyte-names';
 	import type { Analyte, LabDraft } from '$core/schema-types';
-	import { longDate } from '../../forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import type { ImportPage } from '$lib/server/pages/import-page';
 
 	type Row = NonNullable<ImportPage['preview']>['rows'][number];

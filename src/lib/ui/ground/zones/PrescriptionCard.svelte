@@ -19,7 +19,7 @@
 	import { untrack } from 'svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
-	import { longDate } from '../../forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import Quantity from '../../figure/Quantity.svelte';
 	import { sendFile } from '../../forms/send-file';
 	import { PRESCRIPTION_FILES } from './prescription-files';

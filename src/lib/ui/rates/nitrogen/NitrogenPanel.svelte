@@ -13,7 +13,7 @@
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import Chart from '../../charts/Chart.svelte';
 	import { nitrogenChart, type Scenario } from '../../charts/nitrogen';
-	import { longDate } from '../../forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import { post } from '../../forms/post';
 	import Quantity from '../../figure/Quantity.svelte';

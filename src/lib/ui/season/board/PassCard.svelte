@@ -5,7 +5,7 @@
 	import { select } from 'd3-selection';
 	import { onDestroy, tick } from 'svelte';
 	import type { Pass, Severity as SeverityWord } from '$core/schema-types';
-	import { longDate, shortDate } from '../../forms/dates';
+	import { longDate, shortDate } from '$core/units/day-text';
 	import Severity from '../../figure/Severity.svelte';
 
 	interface Props {

@@ -4,7 +4,7 @@
 	import type { Answer } from '$core/figure/figure';
 	import { placementText } from '$core/season/plan/placement-text';
 	import type { Pass, PassCheck, Remedy } from '$core/schema-types';
-	import { longDate } from '../../forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import Quantity from '../../figure/Quantity.svelte';
 	import CheckList from './CheckList.svelte';
 

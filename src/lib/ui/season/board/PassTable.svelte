@@ -4,7 +4,7 @@
 	import { placementText } from '$core/season/plan/placement-text';
 	import type { Pass, Severity as SeverityWord } from '$core/schema-types';
 	import type { UnitSystem } from '$core/units/rate-units';
-	import { longDate } from '../../forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import Quantity from '../../figure/Quantity.svelte';
 	import Severity from '../../figure/Severity.svelte';
 

@@ -3,7 +3,7 @@
 	import { Select, SelectItem } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import type { SeasonPage } from '$lib/server/pages/season-page';
-	import { longDate } from '../../forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import Quantity from '../../figure/Quantity.svelte';
 
 	const { season }: { season: NonNullable<SeasonPage['season']> } = $props();

@@ -6,7 +6,7 @@
 	import type { RainOutlook, WeatherDay } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import type { UnitSystem } from '$core/units/rate-units';
-	import { shortDate } from '../../forms/dates';
+	import { shortDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import { post } from '../../forms/post';
 

@@ -3,7 +3,7 @@
 	import { format, parseISO } from 'date-fns';
 	import { untrack } from 'svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
-	import { longDate } from '$lib/ui/forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import { post } from '$lib/ui/forms/post';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';

@@ -12,7 +12,7 @@
 	import type { SampleAction } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { TEXTURE_CLASSES } from '$lib/ui/forms/choices';
-	import { longDate } from '$lib/ui/forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import GroundMap from '$lib/ui/ground/map/GroundMap.svelte';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import { post } from '$lib/ui/forms/post';

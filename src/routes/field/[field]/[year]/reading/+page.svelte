@@ -5,7 +5,7 @@
 	import { phStrip } from '$lib/ui/charts/ph-strip';
 	import { profileChart } from '$lib/ui/charts/profile';
 	import { trendChart } from '$lib/ui/charts/trend';
-	import { longDate } from '$lib/ui/forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import Findings from '$lib/ui/reading/Findings.svelte';
 	import GoalForm from '$lib/ui/rates/GoalForm.svelte';
 	import HoldingBar from '$lib/ui/reading/HoldingBar.svelte';

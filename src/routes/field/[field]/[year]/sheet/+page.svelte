@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { longDate } from '$lib/ui/forms/dates';
+	import { longDate } from '$core/units/day-text';
 	import { PRESCRIPTION_FILES } from '$lib/ui/ground/zones/prescription-files';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import { post } from '$lib/ui/forms/post';

@@ -1,0 +1,14 @@
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+
+/** A day (YYYY-MM-DD) as it is written in a sentence: "4 Jun 2027". What is no such day stays as it was written. */
+export function longDate(day: string): string {
+	const short = shortDate(day);
+	return short === day ? day : `${short} ${Number(day.slice(0, 4))}`;
+}
+
+/** Without the year: "4 Jun". */
+export function shortDate(day: string): string {
+	const [, month, date] = /^\d{4}-(\d\d)-(\d\d)/.exec(day) ?? [];
+	const name = MONTHS[Number(month) - 1];
+	return name === undefined ? day : `${Number(date)} ${name}`;
+}
