@@ -77,7 +77,7 @@
 <form onsubmit={keep}>
 	<div class="fields">
 		<Select size="sm" labelText="Most of it goes on" bind:selected={timing}>
-			<SelectItem value="" text="not said (counts as spring)" />
+			<SelectItem value="" text="not said: as spring" />
 			<SelectItem value="autumn" text="in autumn" />
 			<SelectItem value="spring" text="in spring" />
 			<SelectItem value="split" text="split, most in the crop" />
