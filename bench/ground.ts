@@ -2,7 +2,8 @@
 import { isMainThread, parentPort } from 'node:worker_threads';
 import { cornRequest, library } from '../src/core/testing.test-help';
 import { gridOf } from '../src/core/zones/surface/field-grid';
-import { rateSurface, type CellValues } from '../src/core/zones/surface/rate-surface';
+import { rateSurface } from '../src/core/zones/surface/rate-surface';
+import type { CellValues } from '../src/core/zones/surface/regions';
 import { surfaceOf } from '../src/core/zones/surface/surface';
 import { medianMs } from './median-ms';
 import { typescriptWorker } from './typescript-worker';

@@ -21,6 +21,11 @@ export function clayOf(texture: TextureClass): Range {
 	return TABLE.clayByTexture[texture] as unknown as Range;
 }
 
+/** The lowest and highest goal a crop can have, in its usual unit per acre; undefined where there is no bound. */
+export function possibleGoal(crop: CropId): Range | undefined {
+	return TABLE.goals[crop]?.possible as unknown as Range | undefined;
+}
+
 /**
  * What is wrong with a yield goal.
  * @param goal in the crop's usual unit per acre

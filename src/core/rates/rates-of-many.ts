@@ -1,5 +1,6 @@
 import type { CompiledRule, PackSet } from '../packs/pack';
 import { noNumbers, type InputName, type RuleNumbers } from '../packs/rule-kind';
+import { refusedOutright } from '../reading/apply-rule';
 import { cationExchangeCapacity } from '../reading/soil/cec';
 import { readReport } from '../reading/findings/read-report';
 import { sitesByLayer } from '../reading/layers-to-lime';
@@ -90,7 +91,7 @@ function questionOf(compiled: CompiledRule, crop: CropId): Question {
 
 /** One rule's rate, lb/ac or short tons/ac, without its worksheet; NaN where it does not apply. */
 function rateNumber(question: Question, site: Site, known: Known): number {
-	if (!question) return NaN;
+	if (!question || refusedOutright(question.compiled, site)) return NaN;
 	if (!question.compiled.kind.byLayer) return numberOnce(question, site, known);
 	const layers = sitesByLayer(site, question.compiled);
 	return layers.length === 0 ? NaN : layers.reduce((sum, layer) => sum + numberOnce(question, layer, {}), 0);

@@ -24,17 +24,16 @@ export function applyRule(compiled: CompiledRule, site: Site, readers: Partial<I
 			`Choose another guide, or add ${site.crop.name.toLowerCase()} to a copy of it.`
 		);
 	}
-	if (rule.gives === 'lime') {
-		const organic = organicSoil(site);
-		if (organic) return organic;
-	}
+	const refused = refusedOutright(compiled, site);
+	if (refused) return refused;
 	if (kind.byLayer) return sumOverLayers(compiled, site, readers);
 	if (kind.byZone && site.inSeason.strips) return meanOverZones(compiled, site, readers);
 	return applyOnce(compiled, site, readers);
 }
 
-/** On organic soil the lime lines of mineral soil do not hold. */
-function organicSoil({ layers }: Site): NotApplicable | undefined {
+/** Why a rule says nothing on this ground whatever its inputs: on organic soil the lime lines of mineral soil do not hold. */
+export function refusedOutright({ rule }: CompiledRule, { layers }: Site): NotApplicable | undefined {
+	if (rule.gives !== 'lime') return undefined;
 	const organicMatter = readOrganicMatter(layers);
 	if (!organicMatter.applies || organicMatter.value <= ORGANIC_PERCENT) return undefined;
 	return notApplicable(

@@ -3,13 +3,15 @@ import type { Analyte } from '../../schema-types';
 import { PPM_PER_MEQ } from '../../units/factors';
 import { formatNumber } from '../../units/display';
 import { methodName } from '../../ground/lab-methods';
+import { FREE_LIME_PH } from './free-lime';
 import { readResult } from './read-result';
 import { remember } from './remember';
 import type { SoilLayer } from './soil-layers';
 
 const ASK_FOR_CEC = 'Ask the lab for CEC (a report without it is half a report).';
 const CITATION = 'Common laboratory practice, written from memory';
-const FREE_LIME_PH = 7.3;
+/** At and above these soil holds no exchange acidity: buffer pH by SMP or Sikora, by Mehlich, and soil pH in water. */
+export const NO_ACIDITY = { smp: 7, mehlich: 6.6, soil: 7 } as const;
 
 type BaseCation = 'Ca' | 'Mg' | 'K' | 'Na';
 
@@ -109,14 +111,19 @@ function exchangeAcidity(layers: readonly SoilLayer[]): Answer {
 	const given = { label, unit: 'meq/100 g', basis: 'memory', citation: CITATION } as const;
 	if (smp.applies) {
 		const formula = '12 x (7.0 - buffer pH), none at or above 7.0';
-		return figure({ ...given, value: Math.max(0, 12 * (7 - smp.value)), formula, inputs: [smp] });
+		return figure({ ...given, value: Math.max(0, 12 * (NO_ACIDITY.smp - smp.value)), formula, inputs: [smp] });
 	}
 	if (mehlich.applies) {
 		const formula = `(6.6 - ${methodName('mehlich')} buffer pH) / 0.25, none at or above 6.6`;
-		return figure({ ...given, value: Math.max(0, (6.6 - mehlich.value) / 0.25), formula, inputs: [mehlich] });
+		return figure({
+			...given,
+			value: Math.max(0, (NO_ACIDITY.mehlich - mehlich.value) / 0.25),
+			formula,
+			inputs: [mehlich]
+		});
 	}
 	const soilPh = readResult(layers, 'pH', ['water']);
-	if (soilPh.applies && soilPh.value >= 7) {
+	if (soilPh.applies && soilPh.value >= NO_ACIDITY.soil) {
 		return figure({ ...given, value: 0, formula: 'none at or above pH 7.0', inputs: [soilPh], basis: 'practice' });
 	}
 	return notApplicable(label, smp.reason, smp.remedy);
@@ -131,6 +138,7 @@ function freeLimeCautions(layers: readonly SoilLayer[]): string[] {
 	return carbonate.applies && carbonate.value > 0 ? ['Free lime is present: CEC by summation reads high.'] : [];
 }
 
-function reports(layers: readonly SoilLayer[], analyte: Analyte): boolean {
+/** Whether the report holds an analyte, readable or not. */
+export function reports(layers: readonly SoilLayer[], analyte: Analyte): boolean {
 	return layers.some(({ results }) => results.some((result) => result.analyte === analyte));
 }

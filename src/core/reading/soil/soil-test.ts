@@ -1,15 +1,13 @@
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
-import type { Analyte, LabMethod } from '../../schema-types';
+import type { Analyte, LabMethod, Rule } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { analyteName } from '../../ground/analyte-names';
 import { methodName } from '../../ground/lab-methods';
+import { FREE_LIME_PH } from './free-lime';
 import { readResult } from './read-result';
 import type { Site } from '../site';
 import type { SoilLayer } from './soil-layers';
-
-/** Above this pH (water) the Bray extractant is spent on free lime: common practice. */
-const BRAY_FAILS_ABOVE_PH = 7.3;
 
 /**
  * The soil test that a rule is calibrated on, ppm; or, where the pack names a published bridge from the method the
@@ -21,8 +19,12 @@ export function readSoilTest({ layers }: Site, { rule, pack }: CompiledRule): An
 	const { analyte, methods } = rule.soilTest;
 	const test = readResult(layers, analyte, methods);
 	const answer = test.applies ? test : (bridged(layers, analyte, methods, pack.bridges ?? []) ?? test);
-	const isBray = analyte === 'P' && methods.every((method) => method === 'bray-p1');
-	return answer.applies && isBray ? unlessCalcareous(layers, answer) : answer;
+	return answer.applies && readsBray(rule) ? unlessCalcareous(layers, answer) : answer;
+}
+
+/** Whether a rule goes by Bray P1 alone, which says nothing on calcareous soil. */
+export function readsBray({ soilTest }: Rule): boolean {
+	return soilTest?.analyte === 'P' && soilTest.methods.every((method) => method === 'bray-p1');
 }
 
 /** Thickness of the layer that the rule's soil test comes from, in. */
@@ -41,8 +43,8 @@ function unlessCalcareous(layers: readonly SoilLayer[], test: Answer): Answer {
 	const soilPh = readResult(layers, 'pH', ['water']);
 	const carbonate = readResult(layers, 'carbonate');
 	const remedy = 'Ask the lab for phosphorus by Olsen.';
-	if (soilPh.applies && soilPh.value > BRAY_FAILS_ABOVE_PH) {
-		const reason = `Bray P1 reads wrong on calcareous soil, and pH here is ${formatNumber(soilPh.value, 'pH')} (above ${BRAY_FAILS_ABOVE_PH})`;
+	if (soilPh.applies && soilPh.value > FREE_LIME_PH) {
+		const reason = `Bray P1 reads wrong on calcareous soil, and pH here is ${formatNumber(soilPh.value, 'pH')} (above ${FREE_LIME_PH})`;
 		return notApplicable(test.label, reason, remedy);
 	}
 	if (carbonate.applies && carbonate.value > 0) {

@@ -1,3 +1,4 @@
+import { FREE_LIME_PH } from '../../soil/free-lime';
 import { valueIfKnown } from '../../../figure/figure';
 import { formatNumber } from '../../../units/display';
 import { baseSaturation } from '../../soil/cec';
@@ -5,8 +6,6 @@ import { readOrganicMatter } from '../../soil/organic-matter';
 import { readResult } from '../../soil/read-result';
 import type { ReportCheck } from '../finding';
 
-/** Above this pH (water) free lime is likely, and high pH becomes a diagnosis: common practice. */
-const FREE_LIME_PH = 7.3;
 /** dS/m above which salts are at work, and % sodium of CEC above which structure is at risk: common practice. */
 const SALTY_EC = 2;
 const SODIUM_PERCENT = 5;
