@@ -3,8 +3,7 @@ import { groupCells, zoneCounts } from '$core/zones/shapes/cell-zones';
 import { gridOf } from '$core/zones/surface/field-grid';
 import { gridZones } from '$core/zones/shapes/grid-zones';
 import { mergeSlivers } from '$core/zones/shapes/merge-slivers';
-import { LEAST_TO_KRIGE, MOST_TO_KRIGE, surfaceOf, type Surface } from '$core/zones/surface/surface';
-import { coarser } from '$core/zones/surface/thin-points';
+import { layerSurface } from '$core/zones/surface/layer-surface';
 import { zoneShapes } from '$core/zones/shapes/zone-shapes';
 import { M2_PER_ACRE } from '$core/units/factors';
 import type { GroundMessage, GroundTold } from './ground-messages';
@@ -22,9 +21,7 @@ function answer(message: GroundMessage): GroundTold {
 	if (message.kind === 'grid') return { id, kind: 'grid', squares: gridZones(boundary, cellM) };
 	const grid = gridOf(boundary, cellM);
 	if (message.kind === 'surface') {
-		const most = MOST_TO_KRIGE;
-		const points = message.points.length > most ? coarser(message.points, boundary, most).points : message.points;
-		const surface = surfaceOf(points, grid, message.method);
+		const surface = layerSurface(message.points, boundary, grid, message.method);
 		if (typeof surface === 'string') return { id, kind: 'problem', problem: surface };
 		const [west, south] = grid.plane.toDegrees(grid.west, grid.south);
 		const [east, north] = grid.plane.toDegrees(grid.west + grid.columns * cellM, grid.south + grid.rows * cellM);
@@ -32,9 +29,7 @@ function answer(message: GroundMessage): GroundTold {
 		return { id, kind: 'surface', surface: { ...surface, columns, rows, bounds: [west, south, east, north] } };
 	}
 	const layers = message.layers.map((all) => {
-		const points = all.length > MOST_TO_KRIGE ? coarser(all, boundary, MOST_TO_KRIGE).points : all;
-		const method = all.length === points.length && points.length >= LEAST_TO_KRIGE ? 'kriging' : 'inverse distance';
-		const surface: Surface | string = surfaceOf(points, grid, method);
+		const surface = layerSurface(all, boundary, grid);
 		if (typeof surface === 'string') throw new RangeError(surface);
 		return surface.values;
 	});

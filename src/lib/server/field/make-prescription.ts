@@ -9,7 +9,8 @@ import { MOST_ZONES } from '../../../core/zones/shapes/cell-zones';
 import { rateSurface } from '../../../core/zones/surface/rate-surface';
 import type { CellValues } from '../../../core/zones/surface/regions';
 import { settableRates } from '../../../core/zones/prescription/set-rates';
-import { surfaceOf } from '../../../core/zones/surface/surface';
+import { layerSurface } from '../../../core/zones/surface/layer-surface';
+import { layersInUse } from '../../../core/zones/layers-in-use';
 import { zoneShapes } from '../../../core/zones/shapes/zone-shapes';
 import { ZONE_ANALYTES } from '../../../core/zones/zone-means';
 import { ActionError } from '../book/action-error';
@@ -116,18 +117,18 @@ function byCell(
 	if (method === undefined) throw new ActionError(`${drivenBy} is a rate of your own; cells need a guide’s method.`);
 	const grid = gridOf(boundary, cellM);
 	const cells: CellValues = {};
-	for (const { quantity, points } of layers) {
+	const inUse = layersInUse(layers, advice.request.sample);
+	for (const { quantity, points } of inUse.layers) {
 		const analyte = ZONE_ANALYTES.find((one) => one === quantity);
 		if (!analyte) continue;
-		const surface = surfaceOf(
-			points,
-			grid,
-			points.length >= 30 && points.length <= 1000 ? 'kriging' : 'inverse distance'
-		);
+		const surface = layerSurface(points, boundary, grid);
 		if (typeof surface !== 'string') cells[analyte] = surface.values;
 	}
 	if (Object.keys(cells).length === 0) {
-		throw new ActionError('No layer of soil values has enough points for a surface; take samples in, or go by zones.');
+		const why = inUse.notes.map((note) => ` ${note}`).join('');
+		throw new ActionError(
+			`No layer of soil values has enough points for a surface; take samples in, or go by zones.${why}`
+		);
 	}
 	const surface = rateSurface(advice.request, method, cells, library, today);
 	if (typeof surface === 'string') throw new ActionError(`${drivenBy} cannot go by cells: ${surface}.`);

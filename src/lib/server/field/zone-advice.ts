@@ -3,6 +3,7 @@ import { chosenRate } from '../../../core/rates/choose';
 import { figure, notApplicable, type Answer, type Figure } from '../../../core/figure/figure';
 import type { AdviseAnswer, RateNutrient } from '../../../core/schema-types';
 import { flatAgainstVariable, type FlatAgainstVariable } from '../../../core/zones/prescription/variable-rates';
+import { layersInUse } from '../../../core/zones/layers-in-use';
 import { zoneMeans, zoneValues, type ZoneMeans } from '../../../core/zones/zone-means';
 import { zoneRequest } from '../../../core/zones/zone-request';
 import type { Advice } from './field-year';
@@ -32,8 +33,9 @@ export function adviseZones(
 	library: Library,
 	today: string
 ): ZoneAdvice[] {
+	const inUse = layersInUse(layers, request.sample);
 	return zones.map((zone) => {
-		const means = zoneMeans(zone.shape, layers);
+		const means = zoneMeans(zone.shape, inUse.layers);
 		const { request: own, notes } = zoneRequest(request, { ...zone, means });
 		const answer = advise(own, library, today);
 		const rates = new Map(
@@ -49,7 +51,7 @@ export function adviseZones(
 				];
 			})
 		);
-		return { zone, means, values: zoneValues(zone.facts, means), answer, rates, notes };
+		return { zone, means, values: zoneValues(zone.facts, means), answer, rates, notes: [...inUse.notes, ...notes] };
 	});
 }
 
