@@ -163,7 +163,7 @@
 <style>
 	.fields {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(12.5rem, 1fr));
 		gap: 0.7rem 1rem;
 		margin-bottom: 0.6rem;
 	}
