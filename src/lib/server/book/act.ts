@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { ActionError } from './action-error';
+import { reachOf, type Reach, type Row } from './reach';
 
 /** The tables that actions may change; the event log and issued sheets are not among them. */
 export type BookTable =
@@ -25,9 +26,6 @@ export type BookTable =
 	| 'prescription'
 	| 'as_applied';
 
-type Value = string | number | null;
-type Row = Record<string, Value>;
-
 /** One row as an action found and left it; null where there was or is none, else the columns that changed. */
 interface Change {
 	table: BookTable;
@@ -49,18 +47,22 @@ export interface Writer {
 interface Action {
 	/** What the adviser did, in the past tense: it stands on the undo button. */
 	label: string;
+	/** The field it is on; rows of other fields are then out of its reach. */
 	fieldId?: string;
+	/** Or the year of a field; rows of other years are out of its reach too. */
+	fieldYear?: { id: string; field_id: string };
 }
 
 /**
  * Runs one user action: all of its writes and its event, or nothing.
  * @returns what `work` returns
  */
-export function act<T>(db: Database, { label, fieldId }: Action, work: (writer: Writer) => T): T {
+export function act<T>(db: Database, { label, fieldYear, ...on }: Action, work: (writer: Writer) => T): T {
+	const fieldId = fieldYear?.field_id ?? on.fieldId;
 	return db
 		.transaction(() => {
 			const changes: Change[] = [];
-			const result = work(writerOn(db, changes));
+			const result = work(writerOn(db, changes, reachOf(db, fieldId, fieldYear?.id)));
 			if (changes.length > 0) record(db, label, fieldId ?? null, changes, null);
 			return result;
 		})
@@ -69,7 +71,7 @@ export function act<T>(db: Database, { label, fieldId }: Action, work: (writer: 
 
 /** Writes that are no user action and cannot be undone: filling an empty book. All or nothing. */
 export function fill(db: Database, work: (writer: Writer) => void): void {
-	db.transaction(() => work(writerOn(db, []))).immediate();
+	db.transaction(() => work(writerOn(db, [], () => undefined))).immediate();
 }
 
 /** The newest action that can be undone, on one field or at all. */
@@ -122,15 +124,17 @@ function takeBack(db: Database, { table, id, before, after }: Change, label: str
 	return { table, id, before: after, after: before };
 }
 
-function writerOn(db: Database, changes: Change[]): Writer {
+function writerOn(db: Database, changes: Change[], reach: Reach): Writer {
 	const writer: Writer = {
 		insert(table, row) {
+			reach(row);
 			insertRow(db, table, row);
 			changes.push({ table, id: row.id, before: null, after: row });
 		},
 		update(table, id, columns) {
 			const now = readRow(db, table, id);
 			if (!now) throw new ActionError('This was removed meanwhile. Reload the page.');
+			reach(now);
 			const changed = Object.keys(columns).filter((key) => now[key] !== columns[key]);
 			if (changed.length === 0) return;
 			const pick = (row: Row) => Object.fromEntries(changed.map((key) => [key, row[key] ?? null]));
@@ -145,6 +149,7 @@ function writerOn(db: Database, changes: Change[]): Writer {
 		remove(table, id) {
 			const now = readRow(db, table, id);
 			if (!now) throw new ActionError('This was removed meanwhile. Reload the page.');
+			reach(now);
 			db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
 			changes.push({ table, id, before: now, after: null });
 		}

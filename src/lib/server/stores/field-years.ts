@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
 import type { CropId, NitrogenTerms, Pass, PhScale, PreviousCropId, RateNutrient } from '../../../core/schema-types';
+import { longDate } from '../../../core/units/day-text';
 import { act, type Writer } from '../book/act';
+import { ActionError } from '../book/action-error';
 
 export interface FieldYearRow {
 	id: string;
@@ -65,7 +67,7 @@ export function setGoal(db: Database, fieldId: string, year: number, goal: Goal)
 export type LimingChoice = Pick<FieldYearRow, 'liming_product' | 'lime_depth_in' | 'lime_placement'>;
 
 export function setLiming(db: Database, fieldYear: FieldYearRow, liming: LimingChoice): void {
-	act(db, { label: 'Changed how the field is limed', fieldId: fieldYear.field_id }, (writer) =>
+	act(db, { label: 'Changed how the field is limed', fieldYear }, (writer) =>
 		writer.update('field_year', fieldYear.id, { ...liming })
 	);
 }
@@ -77,12 +79,12 @@ export function setNextCrop(
 	next: Pick<FieldYearRow, 'next_crop' | 'next_yield_goal'>
 ): void {
 	const label = next.next_crop ? `Named ${next.next_crop.replace('-', ' ')} as next crop` : 'Took the next crop back';
-	act(db, { label, fieldId: fieldYear.field_id }, (writer) => writer.update('field_year', fieldYear.id, { ...next }));
+	act(db, { label, fieldYear }, (writer) => writer.update('field_year', fieldYear.id, { ...next }));
 }
 
 /** What the adviser wants of nitrogen this year, and what else brings some. */
 export function setNitrogenTerms(db: Database, fieldYear: FieldYearRow, terms: NitrogenTerms): void {
-	act(db, { label: 'Changed the terms of nitrogen', fieldId: fieldYear.field_id }, (writer) =>
+	act(db, { label: 'Changed the terms of nitrogen', fieldYear }, (writer) =>
 		writer.update('field_year', fieldYear.id, { nitrogen: JSON.stringify(terms) })
 	);
 }
@@ -118,7 +120,7 @@ export function choose(
 	label: string,
 	terms?: NitrogenTerms
 ): void {
-	act(db, { label, fieldId: fieldYear.field_id }, (writer) => {
+	act(db, { label, fieldYear }, (writer) => {
 		if (terms) writer.update('field_year', fieldYear.id, { nitrogen: JSON.stringify(terms) });
 		writeChoices(writer, fieldYear, choices);
 	});
@@ -139,7 +141,7 @@ function writeChoices(writer: Writer, { id }: FieldYearRow, choices: readonly Ch
 }
 
 export function unchoose(db: Database, fieldYear: FieldYearRow, nutrient: RateNutrient): void {
-	act(db, { label: `Left ${nutrient} open`, fieldId: fieldYear.field_id }, (writer) =>
+	act(db, { label: `Left ${nutrient} open`, fieldYear }, (writer) =>
 		writer.remove('choice', `${fieldYear.id}:${nutrient}`)
 	);
 }
@@ -188,10 +190,15 @@ export function changeSeason(
 	removed: readonly string[],
 	added: readonly Pass[]
 ): void {
-	act(db, { label, fieldId: fieldYear.field_id }, (writer) => {
+	act(db, { label, fieldYear }, (writer) => {
 		writeChoices(writer, fieldYear, choices);
 		const kept = new Set(added.map(({ id }) => id).filter((id) => removed.includes(id)));
-		for (const id of removed) if (!kept.has(id)) writer.remove('pass', id);
+		const before = listPasses(db, fieldYear.id);
+		for (const id of removed) {
+			const booked = before.find(({ plan }) => plan.id === id);
+			if (booked?.doneOn) throw new ActionError(appliedText(booked));
+			if (!kept.has(id)) writer.remove('pass', id);
+		}
 		for (const pass of added) {
 			const id = kept.has(pass.id) ? pass.id : randomUUID();
 			const plan = JSON.stringify({ ...pass, id });
@@ -201,13 +208,18 @@ export function changeSeason(
 	});
 }
 
+/** What is on the field stays in the book as it was until somebody takes back that it was applied. */
+function appliedText({ plan, doneOn }: PassRecord): string {
+	return `${plan.label} was applied on ${longDate(doneOn!)}: take that back first, then change or remove it.`;
+}
+
 export function markDone(db: Database, fieldYear: FieldYearRow, pass: Pass, doneOn: string | null): void {
 	const label = doneOn ? `Booked ${pass.label} as applied` : `Took back that ${pass.label} was applied`;
-	act(db, { label, fieldId: fieldYear.field_id }, (writer) => writer.update('pass', pass.id, { done_on: doneOn }));
+	act(db, { label, fieldYear }, (writer) => writer.update('pass', pass.id, { done_on: doneOn }));
 }
 
 export function bookHarvest(db: Database, fieldYear: FieldYearRow, harvested: number | null): void {
-	act(db, { label: `Booked the ${fieldYear.year} harvest`, fieldId: fieldYear.field_id }, (writer) =>
+	act(db, { label: `Booked the ${fieldYear.year} harvest`, fieldYear }, (writer) =>
 		writer.update('field_year', fieldYear.id, { harvested_yield: harvested })
 	);
 }

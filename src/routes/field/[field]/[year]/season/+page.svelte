@@ -40,6 +40,8 @@
 	const done = $derived(new Set(records.filter(({ doneOn }) => doneOn !== null).map(({ plan }) => plan.id)));
 
 	const kept = $derived(records.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan)));
+	/** Applied passes stay where they are, also where the rest of their trip moves. */
+	const open = $derived(kept.filter(({ id }) => !done.has(id)));
 	const shown = $derived(withMoved(kept, moved));
 	const year = $derived(season && boardYear(season.ground));
 	const live = $derived(season && year && liveSeason(season.ground, year, shown));
@@ -90,13 +92,13 @@
 		return failed;
 	}
 
-	const applyRemedy = (remedy: Remedy, id: string | undefined) => change(remedyTaken(remedy, id, kept));
+	const applyRemedy = (remedy: Remedy, id: string | undefined) => change(remedyTaken(remedy, id, open));
 	const remove = ({ id, label }: Pass) => change({ label: `Removed ${label}`, removed: [id], added: [] });
 
 	async function keepMoved(): Promise<void> {
 		const going = moved;
 		if (!going) return;
-		const made = passMoved(going.pass, going.date, kept);
+		const made = passMoved(going.pass, going.date, open);
 		if (made) await change(made);
 		if (moved === going) moved = undefined;
 	}
