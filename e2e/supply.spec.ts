@@ -194,6 +194,29 @@ test('a sheet issued anew says what changed since the last, and the old one repr
 	expect(Buffer.from(await (await fetch(`${app.server.origin}${first}/pdf`)).arrayBuffer()).equals(old)).toBe(true);
 });
 
+test('a sheet is issued from what was looked at, and once', async ({ page, app }) => {
+	const id = await app.fieldId('Crow Acre');
+	await app.openField('Crow Acre', 'sheet');
+	const issue = page.getByRole('button', { name: 'Issue the sheet' });
+	await expect(issue).toBeEnabled();
+	// Another tab sets a rate that this one has never shown.
+	const own = { nutrient: 'S', ownRate: 12, reason: 'thin ground' };
+	expect((await app.post(`/api/fields/${id}/2027/choices`, { label: 'Set S', choices: [own] })).status).toBe(200);
+	await expect(page.getByText('because: thin ground')).toHaveCount(0);
+	await issue.click();
+	await expect(page.getByRole('alert')).toContainText('changed after this draft was shown, so nothing was issued');
+	await expect(page.getByText('thin ground')).toBeVisible();
+	await expect(page.getByRole('link', { name: /^No\. \d/ })).toHaveCount(0);
+	await issue.dblclick();
+	await expect(page.getByRole('link', { name: 'No. 1', exact: true })).toBeVisible();
+	await page.getByRole('button', { name: 'Issue a new sheet' }).click();
+	await expect(page.getByText('No. 1 says the same: nothing was changed since it was issued.')).toBeVisible();
+	await expect(page.getByRole('link', { name: /^No\. \d/ })).toHaveCount(1);
+	const both = await Promise.all([1, 2].map(() => app.post(`/api/fields/${id}/2027/sheets`, {})));
+	const numbers = await Promise.all(both.map(async (one) => ((await one.json()) as { number: number }).number));
+	expect(numbers).toEqual([1, 1]);
+});
+
 test('calibration follows what is typed, and says which number is missing', async ({ page, app }) => {
 	await page.goto(`${app.server.origin}/calibration`);
 	await hydrated(page);

@@ -15,6 +15,7 @@ export function sameAdvice(issued: SheetContent, now: SheetContent): boolean {
 	return adviceText(issued) === adviceText(now);
 }
 
-function adviceText(content: SheetContent): string {
+/** What a sheet advises, as text: two sheets that advise the same have the same. */
+export function adviceText(content: SheetContent): string {
 	return JSON.stringify(content, (key, value: unknown) => (BESIDE_THE_POINT.has(key) ? undefined : value));
 }

@@ -1,3 +1,6 @@
+import { createHash } from 'node:crypto';
+import type { SheetContent } from '../../../core/schema-types';
+import { adviceText, sameAdvice } from '../../../core/sheet/same-advice';
 import { sheetDifferences } from '../../../core/sheet/sheet-differences';
 import { ActionError } from '../book/action-error';
 import { draftSheet } from './draft-sheet';
@@ -7,11 +10,18 @@ import { newestPrescriptions } from '../stores/prescriptions';
 import { issueSheet, listSheets, type Sheet } from '../stores/sheets';
 import { theBook } from '../the-book';
 
+/** A short mark of what a draft advises, by which a page says which draft it shows. */
+export function draftMark(content: SheetContent): string {
+	return createHash('sha256').update(adviceText(content)).digest('hex').slice(0, 16);
+}
+
 /**
- * Issues the sheet of a field-year as it stands now, with what changed since the last one.
- * @throws ActionError while there is nothing to issue, or nobody who prepares it
+ * Issues the sheet of a field-year as it stands now, with what changed since the last one; where the last one says the same, that
+ * one is given back and nothing is issued twice.
+ * @param seen the mark of the draft that was looked at; undefined where none was
+ * @throws ActionError while there is nothing to issue, nobody who prepares it, or where the draft says something else by now
  */
-export function issueNow(fieldYear: FieldYear): Sheet {
+export function issueNow(fieldYear: FieldYear, seen?: string): Sheet & { again: boolean } {
 	const { field, advice } = fieldYear;
 	const settings = readSettings(theBook());
 	if (settings.preparedBy === '')
@@ -20,7 +30,15 @@ export function issueNow(fieldYear: FieldYear): Sheet {
 	if (advice.passes.length === 0) throw new ActionError('The plan has no passes yet; there is nothing to issue.');
 	const prescriptions = newestPrescriptions(theBook(), advice.goal.id);
 	const content = draftSheet(fieldYear, advice, settings, prescriptions);
+	if (seen !== undefined && seen !== draftMark(content)) {
+		throw new ActionError(
+			'The field was changed after this draft was shown, so nothing was issued. The draft below shows it as it is now: look at it, then issue it.'
+		);
+	}
 	const [last] = listSheets(theBook(), advice.goal.id);
+	if (last && sameAdvice(last.content, content) && last.content.preparedBy === content.preparedBy) {
+		return { ...last, again: true };
+	}
 	const since = last && { number: last.number, changes: sheetDifferences(last.content, content) };
-	return issueSheet(theBook(), advice.goal.id, since ? { ...content, since } : content);
+	return { ...issueSheet(theBook(), advice.goal.id, since ? { ...content, since } : content), again: false };
 }

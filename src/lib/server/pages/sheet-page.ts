@@ -1,4 +1,5 @@
 import { draftSheet } from '../field/draft-sheet';
+import { draftMark } from '../field/issue-sheet';
 import { listSheets } from '../stores/sheets';
 import { listPrescriptions, newestPrescriptions } from '../stores/prescriptions';
 import { sheetDifferences } from '../../../core/sheet/sheet-differences';
@@ -17,6 +18,8 @@ export function sheetPage(desk: Desk, address: FieldAddress) {
 		fieldId: field.id,
 		year,
 		draft,
+		/** By which the page says which draft it shows. */
+		mark: draft && draftMark(draft),
 		settings,
 		maps: goal ? listPrescriptions(desk.book, goal.id).map(({ id, content }) => ({ id, name: content.name })) : [],
 		openChoices: advice ? advice.chosen.length === 0 : true,

@@ -4,23 +4,43 @@
 	import { longDate } from '$core/units/day-text';
 	import { PRESCRIPTION_FILES } from '$lib/ui/ground/zones/prescription-files';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
-	import { post } from '$lib/ui/forms/post';
+	import { invalidateAll } from '$app/navigation';
+	import { ask, post } from '$lib/ui/forms/post';
 	import SheetView from '$lib/ui/sheet/SheetView.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 	let preparedBy = $state(untrack(() => data.settings.preparedBy));
 	let problem = $state('');
+	/** What is to be told where nothing had to be issued. */
+	let told = $state('');
+	let busy = $state(false);
 
 	const ready = $derived((data.draft?.passes.length ?? 0) > 0);
 	const stops = $derived(data.draft?.checks.filter(({ severity }) => severity === 'stop').length ?? 0);
 
 	async function issue(): Promise<void> {
+		if (busy) return;
+		busy = true;
+		[problem, told] = ['', ''];
+		await issueWhatIsShown();
+		busy = false;
+	}
+
+	async function issueWhatIsShown(): Promise<void> {
+		const seen = data.mark;
 		if (preparedBy.trim() !== data.settings.preparedBy) {
 			problem = (await post('/api/settings', { preparedBy })) ?? '';
 			if (problem) return;
 		}
-		problem = (await post(`/api/fields/${data.fieldId}/${data.year}/sheets`, {})) ?? '';
+		const { answer, problem: failed } = await ask<{ number: number; again: boolean }>(
+			`/api/fields/${data.fieldId}/${data.year}/sheets`,
+			{ seen }
+		);
+		if (answer?.again) told = `No. ${answer.number} says the same: nothing was changed since it was issued.`;
+		problem = failed ?? '';
+		// What is shown may be old: the draft is read anew, and looked at before it is issued.
+		if (failed) await invalidateAll();
 	}
 </script>
 
@@ -40,7 +60,7 @@
 		<div class="no-print">
 			<div class="row issue">
 				<div class="who"><TextInput size="sm" labelText="Prepared by" bind:value={preparedBy} /></div>
-				<Button size="small" disabled={preparedBy.trim() === ''} onclick={issue}>
+				<Button size="small" disabled={busy || preparedBy.trim() === ''} onclick={issue}>
 					{data.sheets.length > 0 ? 'Issue a new sheet' : 'Issue the sheet'}
 				</Button>
 				{#if stops > 0}<span class="stop"
@@ -48,6 +68,7 @@
 					>{/if}
 			</div>
 			{#if problem}<p class="stop" role="alert">{problem}</p>{/if}
+			{#if told}<p role="status">{told}</p>{/if}
 		</div>
 	{/if}
 

@@ -1,15 +1,15 @@
 import { validator } from '$core/check/validator';
-import type { EmptyAction } from '$core/schema-types';
+import type { IssueAction } from '$core/schema-types';
 import { answerJson } from '$lib/server/http/answer';
 import { issueNow } from '$lib/server/field/issue-sheet';
 import { fieldYearOf } from '$lib/server/http/params';
 import type { RequestHandler } from './$types';
 
-const asEmpty = validator<EmptyAction>('actions#/definitions/EmptyAction');
+const asIssue = validator<IssueAction>('actions#/definitions/IssueAction');
 
-/** Issues the sheet of a field-year as it stands now. */
+/** Issues the sheet of a field-year as it stands now, if that is what was looked at. */
 export const POST: RequestHandler = ({ request, params }) =>
-	answerJson(request, asEmpty, () => {
-		const { id, number } = issueNow(fieldYearOf(params));
-		return { id, number };
+	answerJson(request, asIssue, ({ seen }) => {
+		const { id, number, again } = issueNow(fieldYearOf(params), seen);
+		return { id, number, again };
 	});
