@@ -54,7 +54,7 @@ test('a pass dragged by the mouse: stage, room, curves and checks follow before 
 	await expect.poll(() => balance.allTextContents()).not.toEqual(before);
 	expect(requests).toEqual([]);
 	await page.mouse.up();
-	await expect(page.getByRole('button', { name: /^Undo: Moved Side-dress at V5 to V7 to 2027-07/ })).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Undo: Moved Side-dress at V5 to V7 to \d+ Jul 2027/ })).toBeVisible();
 	await page.keyboard.press('Control+z');
 	await expect(panel(page)).toContainText('10 Jun 2027');
 	await expect.poll(() => balance.allTextContents()).toEqual(before);
@@ -140,7 +140,7 @@ const DANGERS = [
 		'autumn ammonia into warm soil',
 		{ product: 'ammonia', rate: 180, date: '2026-10-05', placement: 'injected', depthIn: 7 },
 		/The soil at 4 in is usually \d+ F on 5 Oct 2026: wait until it is below 50 F and falling \(usually from \d+ (Oct|Nov) 2026, in eight years of ten between/,
-		/^Move it to 2026-1/
+		/^Move it to \d+ (Oct|Nov|Dec) 2026/
 	],
 	[
 		'ammonia into dry clods',

@@ -100,7 +100,7 @@ function splitRemedy(pass: Pass, passes: readonly Pass[], room: NitrogenRoom, co
 }
 
 function labelOf({ date: own }: Pass, parts: readonly { date: string }[]): string {
-	const last = parts.at(-1)!.date;
+	const last = longDate(parts.at(-1)!.date);
 	if (parts.length === 1) return `Move it to ${last}`;
 	if (isAutumn(own)) return `The rest in spring: ${parts.length} passes, the last on ${last}`;
 	return `Split into ${parts.length} passes, ${parts.length > 2 ? 'the last' : 'the second'} on ${last}`;

@@ -36,7 +36,7 @@ export const lateSideDressCheck: SeasonCheck = (passes, { crop, products, planti
 				pass: pass.id,
 				text: `On ${longDate(pass.date)} corn usually stands at V${Math.floor(leaves)}: ${formatNumber(pounds, 'lb/ac')} lb N/ac should be in by V${LAST_LEAVES}, best V5 to V7. Later it is a rescue by high clearance or air.`,
 				basis: 'practice' as const,
-				remedies: [{ label: `Move it to ${best} (V${BEST_LEAVES})`, passes: [{ ...pass, date: best }] }]
+				remedies: [{ label: `Move it to ${longDate(best)} (V${BEST_LEAVES})`, passes: [{ ...pass, date: best }] }]
 			}
 		];
 	});
