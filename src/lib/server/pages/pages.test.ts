@@ -9,10 +9,12 @@ import { openBook } from '../book/open-book';
 import { SCHOOL_ORDER } from '../../school-names';
 import { Desk } from '../desk';
 import { listFields } from '../stores/fields';
-import { bookHarvest, markDone } from '../stores/field-years';
-import { setUnits } from '../stores/settings';
+import { bookHarvest, choose, markDone } from '../stores/field-years';
+import { startImport } from '../stores/lab-imports';
+import { setPreparedBy, setUnits } from '../stores/settings';
 import { bookPage } from './book-page';
 import { groundPage } from './ground-page';
+import { importPage } from './import-page';
 import { ratesPage } from './rates-page';
 import { readingPage } from './reading-page';
 import { seasonPage } from './season-page';
@@ -275,6 +277,36 @@ describe('the other pages', () => {
 		expect(page.draft!.checks.map(({ rule }) => rule)).toEqual(['modelled-capacity']);
 		expect(page).toMatchObject({ openChoices: false, sheets: [] });
 		expect(sheetPage(desk, at('Mill Strip')).openChoices).toBe(true);
+	});
+
+	it('sheet: the mark of a draft changes with what it advises, not with who prints it or when', () => {
+		const markOf = (day: string) => sheetPage(new Desk(db, library, day), at('Heronry')).mark;
+		const mark = markOf('2026-11-23');
+		expect(mark).toMatch(/^[0-9a-f]{16}$/);
+		setPreparedBy(db, 'Somebody else');
+		expect(markOf('2026-11-24')).toBe(mark);
+		const { goal } = desk.fieldYear(at('Heronry'));
+		choose(db, goal!, [{ nutrient: 'S', ownRate: 12, reason: 'thin ground' }], 'Chose');
+		expect(markOf('2026-11-24')).not.toBe(mark);
+		expect(sheetPage(desk, at('Heronry', '2031')).mark).toBeUndefined();
+	});
+
+	it('import: a draft with examples, then what became of its lines', () => {
+		const grid = {
+			headers: ['Grower', 'Field', 'pH'],
+			rows: [
+				['', 'Crow Acre', ''],
+				['Tarrow & Daughters', 'Crow Acre', '5.1']
+			],
+			firstLine: 2
+		};
+		const id = startImport(db, 'spring.csv', grid);
+		const page = importPage(desk, id);
+		expect(page).toMatchObject({ fileName: 'spring.csv', year: 2027, committed: false, outcomes: [] });
+		expect(page.sampleCells).toEqual(['Tarrow & Daughters', 'Crow Acre', '5.1']);
+		expect(page.growers).toContain('Tarrow & Daughters');
+		expect(page.fields.map(({ name }) => name)).toContain('Crow Acre (Tarrow & Daughters)');
+		expect(() => importPage(desk, 'none')).toThrow();
 	});
 
 	it('book: goal, passes and harvest in the crop’s unit', () => {
