@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { cornDegreeDays, cornLeaves, usualCornLeaves, usualDayOfLeaves, usualSoilC } from '../../weather/usual-weather';
 import { checkSeason } from '../check-season';
-import { ammonia, context, describeRules, nitrogen, station, type RuleCase } from '../rule-cases.test-help';
+import { ammonia, context, describeRules, nitrogen, rains, station, type RuleCase } from '../rule-cases.test-help';
 
 const CASES: RuleCase[] = [
 	{
@@ -11,6 +11,26 @@ const CASES: RuleCase[] = [
 		severity: 'stop',
 		says: 'wait until it is below 50 F and falling',
 		nearMiss: ammonia('2026-11-20', { additive: 'nitrification inhibitor' })
+	},
+	{
+		rule: 'autumn-nitrogen',
+		name: 'ammonia in a warm November, as measured in the week before',
+		fires: ammonia('2026-11-20', { additive: 'nitrification inhibitor' }),
+		severity: 'stop',
+		// The week before is at 15 C on average: 59 F.
+		says: 'The soil at 4 in is about 59 F on 20 Nov 2026',
+		nearMiss: ammonia('2026-11-20', { additive: 'nitrification inhibitor' }),
+		change: { weather: rains('2026-11-13', [0, 0, 0, 0, 0, 0, 0], 15) },
+		missChange: { weather: rains('2026-11-13', [0, 0, 0, 0, 0, 0, 0], 4) }
+	},
+	{
+		rule: 'autumn-nitrogen',
+		name: 'ammonia in early October, unless the week before was measured cold',
+		fires: ammonia('2026-10-05', { additive: 'nitrification inhibitor' }),
+		severity: 'stop',
+		says: 'The soil at 4 in is usually',
+		nearMiss: ammonia('2026-10-05', { additive: 'nitrification inhibitor' }),
+		missChange: { weather: rains('2026-09-28', [0, 0, 0, 0, 0, 0, 0], 5) }
 	},
 	{
 		rule: 'autumn-nitrogen',

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { library } from '../../testing.test-help';
+import { apartPairs } from './apart-pairs';
+
+const product = (id: string) => library.products.find((one) => one.id === id)!;
+const apart = (...ids: string[]) => apartPairs(ids.map(product));
+
+/** Compatibility of fertilizers as the trade's mixing charts have it (from memory); each pair holds in either order. */
+describe('what does not lie in one mix or tank', () => {
+	it.each([
+		['urea', 'ammonium-nitrate', 'turns to slush'],
+		['urea', 'can-27', 'holds ammonium nitrate'],
+		['calcium-nitrate', 'ammonium-sulfate', 'gypsum'],
+		['calcium-nitrate', 'potassium-sulfate', 'gypsum'],
+		['calcium-nitrate', 'map', 'calcium phosphate'],
+		['calcium-nitrate', 'app-10-34-0', 'calcium phosphate'],
+		['phosphoric-acid', 'ammonium-thiosulfate', 'sulfur dioxide'],
+		['urea-sulfuric-acid', 'potassium-thiosulfate', 'sulfur dioxide']
+	])('%s and %s: %s', (one, other) => {
+		expect(apart(one, other)).toEqual([[one, other]]);
+		expect(apart(other, one)).toEqual([[other, one]]);
+	});
+
+	it.each([
+		['urea', 'potash'],
+		['urea', 'map'],
+		['map', 'ammonium-sulfate'],
+		['uan-28', 'ammonium-nitrate'],
+		['uan-28', 'ammonium-thiosulfate'],
+		['potassium-nitrate', 'ammonium-sulfate'],
+		['calcium-nitrate', 'potassium-nitrate'],
+		['phosphoric-acid', 'potassium-sulfate']
+	])('%s and %s go together', (one, other) => {
+		expect(apart(one, other)).toEqual([]);
+	});
+
+	it('names each pair of a shelf once, and none of a product with itself', () => {
+		expect(apart('urea', 'ammonium-nitrate', 'potash', 'can-27')).toEqual([
+			['urea', 'ammonium-nitrate'],
+			['urea', 'can-27']
+		]);
+		expect(apart('urea')).toEqual([]);
+	});
+});
