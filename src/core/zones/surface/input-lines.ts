@@ -5,7 +5,6 @@ import { siteOf, type Knowledge } from '../../rates/advise';
 import { inputReaders } from '../../rates/input-readers';
 import { refusedOutright } from '../../reading/apply-rule';
 import { sitesByLayer } from '../../reading/layers-to-lime';
-import type { Site } from '../../reading/site';
 import { numberOf } from '../../reading/site-inputs';
 import type { AdviseRequest } from '../../schema-types';
 import { zoneRequest } from '../zone-request';
@@ -25,7 +24,7 @@ export interface InputLine {
 
 /**
  * The lines of all inputs over one region, for each layer that the rule is worked on.
- * @returns 'none' where nothing is said of such ground, 'bent' where an input does not follow in a straight line
+ * @returns 'bent' where an input does not follow in a straight line
  */
 export function linesOf(
 	request: AdviseRequest,
@@ -35,7 +34,7 @@ export function linesOf(
 	region: Region,
 	{ crops }: Knowledge,
 	today: string
-): InputLine[][] | 'none' | 'bent' {
+): InputLine[][] | 'bent' {
 	const differing = (Object.entries(cells) as [Differs, Float64Array][]).map(([key, values]) => {
 		const at = region.middle[key]!;
 		const { low = -Infinity, high = Infinity } = region.bounds[key] ?? {};
@@ -43,14 +42,11 @@ export function linesOf(
 		return { key, values, at, by: Math.min(Math.abs(at) * PROBE || PROBE, room) };
 	});
 	const { middle } = region;
-	const siteAt = (change: Partial<Record<Differs, number>>) =>
-		siteOf(atValues(request, { ...middle, ...change }), crops, today);
 	const inputsAt = (change: Partial<Record<Differs, number>>) => {
-		const site = siteAt(change);
+		const site = siteOf(atValues(request, { ...middle, ...change }), crops, today);
 		const sites = compiled.kind.byLayer ? sitesByLayer(site, compiled) : [site];
 		return sites.map((one) => names.map((name) => numberOf(inputReaders[name](one, compiled))));
 	};
-	if (isRefused(compiled, () => siteAt({}))) return 'none';
 	const base = inputsAt({});
 	const probes = differing.map(({ key, at, by }) => ({
 		up: inputsAt({ [key]: at + by }),
@@ -98,10 +94,16 @@ function lineOf(
 	return Math.abs(together - sum) <= scale ? line : undefined;
 }
 
-/** Whether a rule, or the goal itself, is refused on such ground. */
-function isRefused(compiled: CompiledRule, site: () => Site): boolean {
+/** Whether a rule, or the goal itself, is refused on the ground of a region. */
+export function isRefused(
+	request: AdviseRequest,
+	compiled: CompiledRule,
+	{ middle }: Region,
+	{ crops }: Knowledge,
+	today: string
+): boolean {
 	try {
-		return refusedOutright(compiled, site()) !== undefined;
+		return refusedOutright(compiled, siteOf(atValues(request, middle), crops, today)) !== undefined;
 	} catch (error) {
 		if (error instanceof InputError) return true;
 		throw error;

@@ -4,7 +4,7 @@ import { soilLayers } from '../../reading/soil/soil-layers';
 import { noNumbers, type InputName, type RuleKind } from '../../packs/rule-kind';
 import type { Knowledge } from '../../rates/advise';
 import { ratesOfMany } from '../../rates/rates-of-many';
-import { atValues, linesOf, type InputLine } from './input-lines';
+import { atValues, isRefused, linesOf, type InputLine } from './input-lines';
 import { regionsOf, type CellValues, type Differs, type Region } from './regions';
 
 /**
@@ -34,12 +34,18 @@ export function rateSurface(
 	const soil = soilLayers(request.sample, '/sample');
 	const analytes = Object.keys(cells).filter((key): key is Differs & Analyte => key !== 'yieldGoal');
 	for (const region of regionsOf(cells, inputBreaks(compiled, crop, soil, analytes), soil)) {
-		const layers = linesOf(request, compiled, names, cells, region, knowledge, today);
-		if (layers === 'none' || layers.length === 0) continue;
+		if (isRefused(request, compiled, region, knowledge, today)) continue;
+		const layers = isSmall(region, cells) ? 'bent' : linesOf(request, compiled, names, cells, region, knowledge, today);
+		if (layers.length === 0) continue;
 		if (layers === 'bent') cellByCell(request, method, cells, region.cells, rates, knowledge, today);
 		else alongLines(kind, parameters, names, layers, region.cells, rates);
 	}
 	return rates;
+}
+
+/** Whether its cells are no more than the places at which lines would be probed. */
+function isSmall({ cells: own }: Region, cells: CellValues): boolean {
+	return own !== undefined && own.length <= 2 * Object.keys(cells).length + 2;
 }
 
 /** The rule over cells whose inputs are lines, summed over its layers. */
