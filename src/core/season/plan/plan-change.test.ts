@@ -1,20 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import type { Pass } from '../../schema-types';
+import { passOf as pass } from './pass.test-help';
 import { passKept, passMoved, programmeTaken, remedyTaken } from './plan-change';
-
-function pass(id: string, more: Partial<Pass> = {}): Pass {
-	return {
-		id,
-		date: '2027-04-20',
-		label: id,
-		product: 'urea',
-		rate: 100,
-		unit: 'lb/ac',
-		placement: 'broadcast',
-		reason: '',
-		...more
-	};
-}
 
 describe('changes of a plan', () => {
 	const potash = pass('potash', { trip: 't' });

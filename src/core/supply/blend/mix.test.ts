@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Pass, Product } from '../../schema-types';
+import { passOf as pass } from '../../season/plan/pass.test-help';
+import type { Product } from '../../schema-types';
 import { demandOf, mixPasses, mixRequest, shelfOf } from './mix';
 
 const product = (id: string, more: Partial<Product> = {}): Product => ({
@@ -14,17 +15,6 @@ const product = (id: string, more: Partial<Product> = {}): Product => ({
 });
 const urea = product('urea');
 const potash = product('potash', { analysis: { K2O: 60 }, chloridePercent: 47, saltIndex: 116 });
-const pass = (id: string, more: Partial<Pass>): Pass => ({
-	id,
-	date: '2027-04-20',
-	label: id,
-	product: 'urea',
-	rate: 100,
-	unit: 'lb/ac',
-	placement: 'broadcast',
-	reason: '',
-	...more
-});
 const prices = new Map([
 	['urea', 500],
 	['potash', 400],
