@@ -227,7 +227,7 @@ test('a prescription: made, handed out in four kinds of files, read back the sam
 		{ name: 'West', shape: half(west, middle - west), facts: { values: { K: 60 } } },
 		{ name: 'East', shape: half(middle, east - middle), facts: { values: { K: 150 } } }
 	];
-	expect((await app.post(`/api/fields/${id}/zones`, { label: 'Two halves', zones })).ok).toBe(true);
+	expect((await app.post(`/api/fields/${id}/zones`, { zones }, 'PUT')).ok).toBe(true);
 	await app.openField('Crow Acre', 'zones');
 	const part = region(page, 'Prescriptions');
 	await part.getByLabel('For the pass').selectOption({ label: 'K before planting, Muriate of potash 0-0-60' });

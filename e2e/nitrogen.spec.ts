@@ -95,7 +95,7 @@ test('the placed factor is grey on one broadcast pass, and live on the banded pr
 		await expect(remove).toHaveCount(left - 1);
 		await expect(page.getByRole('button', { name: /^Undo: Removed/ })).toBeVisible();
 	}
-	await app.post(passes, { label: 'Added', removed: [], added: [broadcast] });
+	await app.post(passes, { removed: [], added: [broadcast] });
 	await app.openField('Crow Acre', 'rates');
 	const nitrogen = page.getByRole('region', { name: 'Nitrogen' });
 	await expect(nitrogen).toContainText(

@@ -174,7 +174,7 @@ test('each danger is stopped with its sentence, and its remedy clears it', async
 	for (const [name, pass, says, remedy] of DANGERS) {
 		await test.step(name, async () => {
 			const added = [{ id: 'danger', label: name, unit: 'lb/ac', reason: '', ...pass }];
-			await app.post(path, { label: 'Added', removed: [], added });
+			await app.post(path, { removed: [], added });
 			await app.openField('Crow Acre', 'season');
 			await card(page, name).click();
 			const check = panel(page).getByText(says);
@@ -182,7 +182,7 @@ test('each danger is stopped with its sentence, and its remedy clears it', async
 			if (pass.product === 'ammonia') await expect(panel(page)).toContainText('goggles, gloves, water within reach');
 			await panel(page).getByRole('button', { name: remedy }).click();
 			await expect(check).toHaveCount(0);
-			await app.post(path, { label: 'Taken out', removed: ['danger'], added: [] });
+			await app.post(path, { removed: ['danger'], added: [] });
 		});
 	}
 });
@@ -200,7 +200,7 @@ test('ammonia on CEC 6 in autumn, and a side-dressing at V10, are stopped and qu
 		placement: 'injected',
 		depthIn: 8
 	};
-	await app.post(`/api/fields/${light}/2027/passes`, { label: 'Added', removed: [], added: [pass] });
+	await app.post(`/api/fields/${light}/2027/passes`, { removed: [], added: [pass] });
 	await app.openField('Heronry', 'season');
 	await expect(
 		page.getByText(/No nitrogen in autumn on light ground \((CEC [\d.]+|sandy ground)\): it washes out/)
@@ -239,7 +239,7 @@ test('the low factor on one broadcast pass is stopped, and a remedy places it', 
 		date: '2027-04-25',
 		placement: 'broadcast'
 	};
-	await app.post(`/api/fields/${id}/2027/passes`, { label: 'Added', removed: [], added: [urea] });
+	await app.post(`/api/fields/${id}/2027/passes`, { removed: [], added: [urea] });
 	await page.reload();
 	await hydrated(page);
 	const check = page.getByText(/holds for a starter and the rest at the row base only/);
@@ -405,7 +405,7 @@ test('two hundred seasons in a worker, with alternatives, yield and return, prog
 
 test('a crop without a known uptake still has its board, stages and checks', async ({ page, app }) => {
 	const id = await app.fieldId('Crow Acre');
-	await app.post(`/api/fields/${id}/2028/goal`, { crop: 'soybean', yieldGoal: 55 });
+	await app.post(`/api/fields/${id}/2028/goal`, { crop: 'soybean', yieldGoal: 55 }, 'PUT');
 	await app.openField('Crow Acre', 'season', 2028);
 	const board = page.getByRole('region', { name: 'The board' });
 	await expect(board.getByText('R1', { exact: true })).toBeVisible();

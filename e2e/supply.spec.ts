@@ -201,7 +201,7 @@ test('a sheet is issued from what was looked at, and once', async ({ page, app }
 	await expect(issue).toBeEnabled();
 	// Another tab sets a rate that this one has never shown.
 	const own = { nutrient: 'S', ownRate: 12, reason: 'thin ground' };
-	expect((await app.post(`/api/fields/${id}/2027/choices`, { label: 'Set S', choices: [own] })).status).toBe(200);
+	expect((await app.post(`/api/fields/${id}/2027/choices`, { choices: [own] })).status).toBe(200);
 	await expect(page.getByText('because: thin ground')).toHaveCount(0);
 	await issue.click();
 	await expect(page.getByRole('alert')).toContainText('changed after this draft was shown, so nothing was issued');

@@ -33,7 +33,7 @@ test('no sheet, table, calendar or work order does either', async ({ app }, info
 	// The orchard gives its pH in CaCl2 alone: urea on top of it in dry weeks once lost NaN lb.
 	const orchard = fields.find(({ name }) => name === 'Old Orchard Piece')!.id;
 	const outlook = { from: '2027-06-05', rainMm: Array<number>(10).fill(0) };
-	expect((await app.post('/api/weather/outlook', { outlook })).status).toBe(200);
+	expect((await app.post('/api/weather/outlook', { outlook }, 'PUT')).status).toBe(200);
 	const urea = {
 		id: 'x',
 		date: '2027-06-05',
@@ -44,9 +44,7 @@ test('no sheet, table, calendar or work order does either', async ({ app }, info
 		placement: 'broadcast',
 		reason: ''
 	};
-	expect(
-		(await app.post(`/api/fields/${orchard}/2027/passes`, { label: 'Added', removed: [], added: [urea] })).status
-	).toBe(200);
+	expect((await app.post(`/api/fields/${orchard}/2027/passes`, { removed: [], added: [urea] })).status).toBe(200);
 	let issued = 0;
 	for (const { id, name } of fields) {
 		const answer = await app.post(`/api/fields/${id}/2027/sheets`, {});
@@ -98,17 +96,20 @@ test('a mistyped year is refused with what would be right, and one that is store
 	};
 	for (const date of ['0202-06-10', '2207-06-10', '9999-06-10', '2031-06-10']) {
 		const added = await app.post(`/api/fields/${id}/2027/passes`, {
-			label: 'Added',
 			removed: [],
 			added: [{ ...pass, date }]
 		});
 		expect(added.status, date).toBe(422);
 		expect(JSON.stringify(await added.json())).toContain('/added/0/date');
-		const goal = await app.post(`/api/fields/${id}/2027/goal`, {
-			crop: 'corn-grain',
-			yieldGoal: 150,
-			plantingDate: date
-		});
+		const goal = await app.post(
+			`/api/fields/${id}/2027/goal`,
+			{
+				crop: 'corn-grain',
+				yieldGoal: 150,
+				plantingDate: date
+			},
+			'PUT'
+		);
 		expect(goal.status, date).toBe(422);
 		const season = await app.post('/api/season', {
 			soil: {},

@@ -5,12 +5,13 @@
 	import { goto, beforeNavigate } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, type Snippet } from 'svelte';
+	import ConflictDialog from '$lib/ui/frame/ConflictDialog.svelte';
 	import FieldFinder from '$lib/ui/frame/FieldFinder.svelte';
 	import KeysHelp from '$lib/ui/frame/KeysHelp.svelte';
-	import { post } from '$lib/ui/forms/post';
 	import Worksheet from '$lib/ui/figure/Worksheet.svelte';
 	import { worksheet } from '$lib/ui/figure/worksheet.svelte';
 	import { WORDS } from '$lib/ui/frame/words';
+	import { save } from '$lib/ui/forms/call';
 	import type { LayoutData } from './$types';
 
 	const { data, children }: { data: LayoutData; children: Snippet } = $props();
@@ -34,12 +35,12 @@
 	async function undo(): Promise<void> {
 		if (!data.undoable) return;
 		const { id, label } = data.undoable;
-		message = (await post('/api/undo', { event: id })) ?? `Undone: ${label}`;
+		message = (await save('POST /api/undo', {}, { event: id })) || `Undone: ${label}`;
 	}
 
 	async function switchUnits(): Promise<void> {
 		const units = data.settings.units === 'us' ? 'metric' : 'us';
-		message = (await post('/api/settings', { units })) ?? '';
+		message = await save('PATCH /api/settings', {}, { units });
 	}
 
 	function openYear(to: number): void {
@@ -119,6 +120,7 @@
 </div>
 <Worksheet />
 <KeysHelp bind:open={keysOpen} />
+<ConflictDialog />
 
 <style>
 	.top {

@@ -6,6 +6,7 @@
 	import { ageText } from '$lib/ui/forms/dates';
 	import Severity from '$lib/ui/figure/Severity.svelte';
 	import NewField from '$lib/ui/frame/NewField.svelte';
+	import { question } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -38,9 +39,8 @@
 	});
 
 	async function findOpen(fields: string[]): Promise<void> {
-		const query = fields.map((id) => `&field=${id}`).join('');
-		const response = await fetch(`/api/cautions?year=${data.year}${query}`);
-		if (response.ok) open = { ...open, ...((await response.json()) as typeof open) };
+		const { answer } = await question('GET /api/cautions', {}, { year: String(data.year), field: fields });
+		if (answer) open = { ...open, ...answer };
 	}
 
 	function matches(row: Row, text: string): boolean {

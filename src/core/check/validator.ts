@@ -1,37 +1,7 @@
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
-import adviseAnswer from '../../../schemas/advise-answer.schema.json';
-import adviseRequest from '../../../schemas/advise-request.schema.json';
-import actions from '../../../schemas/actions.schema.json';
-import book from '../../../schemas/book.schema.json';
-import crops from '../../../schemas/crops.schema.json';
-import figure from '../../../schemas/figure.schema.json';
-import pack from '../../../schemas/pack.schema.json';
-import products from '../../../schemas/products.schema.json';
-import cautions from '../../../schemas/cautions.schema.json';
-import plan from '../../../schemas/plan.schema.json';
-import labDraft from '../../../schemas/lab-draft.schema.json';
-import labMapping from '../../../schemas/lab-mapping.schema.json';
-import fitAnswer from '../../../schemas/fit-answer.schema.json';
-import fitRequest from '../../../schemas/fit-request.schema.json';
-import response from '../../../schemas/response.schema.json';
-import sheet from '../../../schemas/sheet.schema.json';
-import sample from '../../../schemas/sample.schema.json';
-import seasonAnswer from '../../../schemas/season-answer.schema.json';
-import seasonRequest from '../../../schemas/season-request.schema.json';
-import blendAnswer from '../../../schemas/blend-answer.schema.json';
-import blendRequest from '../../../schemas/blend-request.schema.json';
-import additives from '../../../schemas/additives.schema.json';
-import ground from '../../../schemas/ground.schema.json';
-import plausibility from '../../../schemas/plausibility.schema.json';
-import manures from '../../../schemas/manures.schema.json';
-import seasonLimits from '../../../schemas/season-limits.schema.json';
-import houseRules from '../../../schemas/house-rules.schema.json';
-import stages from '../../../schemas/stages.schema.json';
-import seasonModel from '../../../schemas/season-model.schema.json';
-import weather from '../../../schemas/weather.schema.json';
-import schedules from '../../../schemas/schedules.schema.json';
 import { InputError, type Problem } from './problem';
+import { SCHEMAS } from './schemas';
 
 /** A day outside these is a slip of the keyboard: no book reaches so far back or ahead. */
 const EARLIEST = '1950-01-01';
@@ -41,39 +11,6 @@ const ajv = new Ajv({ allErrors: false, verbose: true, strict: true, allowUnionT
 addFormats.default(ajv, ['date']);
 const isDate = ajv.formats.date as { validate: (text: string) => boolean };
 ajv.addFormat('date', (text) => isDate.validate(text) && text >= EARLIEST && text <= LATEST);
-const SCHEMAS = [
-	figure,
-	sample,
-	crops,
-	products,
-	schedules,
-	seasonModel,
-	blendRequest,
-	blendAnswer,
-	manures,
-	plausibility,
-	ground,
-	additives,
-	seasonLimits,
-	stages,
-	houseRules,
-	weather,
-	cautions,
-	response,
-	fitRequest,
-	fitAnswer,
-	adviseAnswer,
-	adviseRequest,
-	pack,
-	plan,
-	seasonRequest,
-	seasonAnswer,
-	labMapping,
-	labDraft,
-	sheet,
-	book,
-	actions
-];
 for (const schema of SCHEMAS) ajv.addSchema(schema);
 
 /** Checks a value against a schema that only a rule kind or a page knows. */

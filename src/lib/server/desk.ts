@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { currentLibrary } from './current-library';
 import { loadFieldYear, type FieldYear } from './field/field-year';
-import { yearOf } from './http/params';
+import { yearOf } from './field/year-of';
 import type { Library } from './knowledge';
 import { readSettings, type Settings } from './stores/settings';
 import { theBook } from './the-book';

@@ -1,7 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { InputError } from '../../core/check/problem';
-import { answerJson } from './http/answer';
-import { ActionError } from './book/action-error';
 import { hostVerdict } from './http/host-check';
 import { planningYear } from './field/planning-year';
 
@@ -19,29 +16,6 @@ describe('which hosts are served', () => {
 		expect(verdict('evil.example:4173')).toBe('refuse');
 		expect(verdict('evil.example:4173', '/api/advise')).toBe('refuse');
 		expect(hostVerdict('localhost:80', new URL('http://book.example/'), 'http://book.example')).toBe('refuse');
-	});
-});
-
-describe('the JSON door', () => {
-	const send = (body: string, type = 'application/json') =>
-		new Request('http://127.0.0.1/api/x', { method: 'POST', body, headers: { 'content-type': type } });
-	const status = async (request: Request, work: () => unknown = () => ({})) =>
-		(await answerJson(request, (body) => body, work)).status;
-
-	it('takes JSON and nothing else', async () => {
-		expect(await status(send('{}'))).toBe(200);
-		expect(await status(send('{', 'application/json'))).toBe(400);
-		expect(await status(send('{}', 'text/plain'))).toBe(415);
-		expect(await status(send(`"${'x'.repeat(1024 * 1024)}"`))).toBe(413);
-	});
-
-	it('tells bad input from a book that says no, and hides neither', async () => {
-		const fail = (error: Error) => () => {
-			throw error;
-		};
-		expect(await status(send('{}'), fail(new InputError([{ path: '/a', message: 'b' }])))).toBe(422);
-		expect(await status(send('{}'), fail(new ActionError('no')))).toBe(409);
-		await expect(status(send('{}'), fail(new TypeError('a bug')))).rejects.toThrow('a bug');
 	});
 });
 

@@ -5,8 +5,8 @@
 	import Chart from '$lib/ui/charts/Chart.svelte';
 	import { trialChart } from '$lib/ui/charts/trial';
 	import { cropWords, curveText } from '$lib/ui/rates/curves/curve-text';
-	import { post } from '$lib/ui/forms/post';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
+	import { remove } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -14,8 +14,8 @@
 
 	const shown = $derived(data.curves.find(({ id }) => id === page.url.searchParams.get('curve')) ?? data.curves[0]);
 
-	async function remove(id: string): Promise<void> {
-		problem = (await post(`/api/curves/${id}`, {}, 'DELETE')) ?? '';
+	async function removeCurve(id: string): Promise<void> {
+		problem = await remove('DELETE /api/curves/{curve}', { curve: id });
 	}
 </script>
 
@@ -67,7 +67,7 @@
 							{#if curve.simulated}<strong class="mark">Simulated.</strong>{/if}
 							{curve.source}
 						</td>
-						<td><button type="button" class="plain" onclick={() => remove(curve.id)}>Take out</button></td>
+						<td><button type="button" class="plain" onclick={() => removeCurve(curve.id)}>Take out</button></td>
 					</tr>
 				{/each}
 			</tbody>

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { FileUploaderButton, InlineNotification, Toggle } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
-	import { post } from '$lib/ui/forms/post';
 	import ProblemList from '$lib/ui/rates/guide/ProblemList.svelte';
 	import { sendGuide, type GuideProblem } from '$lib/ui/rates/guide/send-guide';
+	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -23,7 +23,7 @@
 	}
 
 	async function use(id: string, off: boolean): Promise<void> {
-		problem = (await post(`/api/guides/${id}`, { off })) ?? '';
+		problem = await save('PATCH /api/guides/{guide}', { guide: id }, { off });
 	}
 </script>
 

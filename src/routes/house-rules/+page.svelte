@@ -3,7 +3,7 @@
 	import { untrack } from 'svelte';
 	import type { HouseRules, NoGo } from '$core/schema-types';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
-	import { post } from '$lib/ui/forms/post';
+	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -23,7 +23,7 @@
 	const dayText = (day: string) => `${Number(day.slice(3))} ${MONTHS[Number(day.slice(0, 2)) - 1]}`;
 
 	async function keep(rules: HouseRules): Promise<boolean> {
-		problem = (await post('/api/house-rules', rules)) ?? '';
+		problem = await save('PUT /api/house-rules', {}, rules);
 		return problem === '';
 	}
 

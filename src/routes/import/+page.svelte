@@ -2,8 +2,7 @@
 	import { FileUploaderDropContainer, InlineNotification } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { longDate } from '$core/units/day-text';
-	import { post } from '$lib/ui/forms/post';
-	import { sendFile } from '$lib/ui/forms/send-file';
+	import { remove, sendFile } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -15,14 +14,14 @@
 		if (!file) return;
 		problem = '';
 		reading = file.name;
-		const { answer, problem: failed } = await sendFile<{ id: string }>('/api/imports', file, false);
+		const { answer, problem: failed } = await sendFile('POST /api/imports', {}, file, { reload: false });
 		reading = '';
 		if (answer) await goto(`/import/${answer.id}`);
 		else problem = failed;
 	}
 
 	async function discard(id: string): Promise<void> {
-		problem = (await post(`/api/imports/${id}`, {}, 'DELETE')) ?? '';
+		problem = await remove('DELETE /api/imports/{import}', { import: id });
 	}
 </script>
 

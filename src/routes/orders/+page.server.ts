@@ -10,7 +10,7 @@ import { newestSheets } from '$lib/server/stores/sheets';
 import { readSettings } from '$lib/server/stores/settings';
 import { theBook } from '$lib/server/the-book';
 import { today } from '$lib/server/today';
-import { yearOf } from '$lib/server/http/params';
+import { yearOf } from '$lib/server/field/year-of';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ url }) => {

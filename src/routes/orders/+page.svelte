@@ -2,10 +2,10 @@
 	import { Button, Checkbox } from 'carbon-components-svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { longDate } from '$core/units/day-text';
-	import { ask, post } from '$lib/ui/forms/post';
 	import type { CommonBlend } from '$core/supply/blend/common-blend';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import CommonMix from '$lib/ui/supply/CommonMix.svelte';
+	import { call, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -49,10 +49,14 @@
 		let done = 0;
 		for (let at = 0; at < fields.length && !leaveOff && !problem; at += AT_ONCE) {
 			told = fields.length > AT_ONCE ? `${at} of ${fields.length} fields are done.` : '';
-			const { answer, problem: failed } = await ask<{ issued: unknown[]; left: typeof left }>('/api/sheets', {
-				year: data.year,
-				fields: fields.slice(at, at + AT_ONCE)
-			});
+			const { answer, problem: failed } = await call(
+				'POST /api/sheets',
+				{},
+				{
+					year: data.year,
+					fields: fields.slice(at, at + AT_ONCE)
+				}
+			);
 			problem = failed ?? '';
 			left = [...left, ...(answer?.left ?? [])];
 			done += answer?.issued.length ?? 0;
@@ -62,14 +66,14 @@
 	}
 
 	async function setDealer(product: string, dealer: string): Promise<void> {
-		problem = (await post('/api/dealers', { product, dealer })) ?? '';
+		problem = await save('PUT /api/dealers', {}, { product, dealer });
 	}
 
 	async function findMix(): Promise<void> {
 		busy = true;
 		mix = undefined;
 		const fields = marked.map(({ id }) => id);
-		const { answer, problem: failed } = await ask<CommonBlend>('/api/orders/mix', { year: data.year, fields });
+		const { answer, problem: failed } = await call('POST /api/orders/mix', {}, { year: data.year, fields });
 		busy = false;
 		problem = failed ?? '';
 		mix = answer;

@@ -2,9 +2,9 @@
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import { formatNumber } from '$core/units/display';
-	import { ask, post } from '$lib/ui/forms/post';
 	import ProductForm from '$lib/ui/supply/ProductForm.svelte';
 	import ManureForm from '$lib/ui/supply/ManureForm.svelte';
+	import { call, remove } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -24,15 +24,19 @@
 	async function take(file: File | undefined): Promise<void> {
 		if (!file) return;
 		told = '';
-		const { answer, problem: failed } = await ask<{ taken: number; passedOver: number }>('/api/products/file', {
-			csv: (await file.text()).slice(0, 500_000) || ' '
-		});
+		const { answer, problem: failed } = await call(
+			'POST /api/products/file',
+			{},
+			{
+				csv: (await file.text()).slice(0, 500_000) || ' '
+			}
+		);
 		problem = failed ?? '';
 		if (answer) told = `${answer.taken} taken in, ${answer.passedOver} of the shipped catalogue passed over.`;
 	}
 
-	async function remove(id: string): Promise<void> {
-		problem = (await post(`/api/products/${id}`, {}, 'DELETE')) ?? '';
+	async function removeProduct(id: string): Promise<void> {
+		problem = await remove('DELETE /api/products/{product}', { product: id });
 	}
 </script>
 
@@ -86,7 +90,8 @@
 						<td>{product.dissolves ?? ''}</td>
 						<td class="num">{product.acidity ? formatNumber(product.acidity.caco3Lb, 'ratio') : ''}</td>
 						<td
-							>{#if product.own}<button type="button" class="plain" onclick={() => remove(product.id)}>Take out</button
+							>{#if product.own}<button type="button" class="plain" onclick={() => removeProduct(product.id)}
+									>Take out</button
 								>{/if}</td
 						>
 					</tr>

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { formatNumber } from '$core/units/display';
 	import { longDate, shortDate } from '$core/units/day-text';
-	import { post } from '$lib/ui/forms/post';
 	import OutlookForm from '$lib/ui/season/weather/OutlookForm.svelte';
 	import WeatherFileForm from '$lib/ui/season/weather/WeatherFileForm.svelte';
+	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -15,7 +15,7 @@
 	const water = (mm: number) => formatNumber(metric ? Math.round(mm) : mm / 25.4, metric ? 'mm' : 'in');
 
 	async function use(station: string): Promise<void> {
-		problem = (await post('/api/weather/station', { station })) ?? '';
+		problem = await save('PUT /api/weather/station', {}, { station });
 	}
 </script>
 

@@ -1,14 +1,13 @@
 import { createHash } from 'node:crypto';
-import type { SheetContent } from '../../../core/schema-types';
+import type { IssuedSheets, SheetContent } from '../../../core/schema-types';
 import { adviceText, sameAdvice } from '../../../core/sheet/same-advice';
 import { sheetDifferences } from '../../../core/sheet/sheet-differences';
 import { ActionError } from '../book/action-error';
 import { draftSheet } from './draft-sheet';
 import type { FieldYear } from './field-year';
-import { readSettings } from '../stores/settings';
+import type { Desk } from '../desk';
 import { newestPrescriptions } from '../stores/prescriptions';
 import { issueSheet, listSheets, type Sheet } from '../stores/sheets';
-import { theBook } from '../the-book';
 
 /** A short mark of what a draft advises, by which a page says which draft it shows. */
 export function draftMark(content: SheetContent): string {
@@ -21,24 +20,39 @@ export function draftMark(content: SheetContent): string {
  * @param seen the mark of the draft that was looked at; undefined where none was
  * @throws ActionError while there is nothing to issue, nobody who prepares it, or where the draft says something else by now
  */
-export function issueNow(fieldYear: FieldYear, seen?: string): Sheet & { again: boolean } {
+export function issueNow({ book, settings }: Desk, fieldYear: FieldYear, seen?: string): Sheet & { again: boolean } {
 	const { field, advice } = fieldYear;
-	const settings = readSettings(theBook());
 	if (settings.preparedBy === '')
 		throw new ActionError('Say who prepares this sheet; a sheet without a name is not issued.');
 	if (!advice) throw new ActionError(`${field.name} has no sample, crop and goal for this year yet.`);
 	if (advice.passes.length === 0) throw new ActionError('The plan has no passes yet; there is nothing to issue.');
-	const prescriptions = newestPrescriptions(theBook(), advice.goal.id);
+	const prescriptions = newestPrescriptions(book, advice.goal.id);
 	const content = draftSheet(fieldYear, advice, settings, prescriptions);
 	if (seen !== undefined && seen !== draftMark(content)) {
 		throw new ActionError(
 			'The field was changed after this draft was shown, so nothing was issued. The draft below shows it as it is now: look at it, then issue it.'
 		);
 	}
-	const [last] = listSheets(theBook(), advice.goal.id);
+	const [last] = listSheets(book, advice.goal.id);
 	if (last && sameAdvice(last.content, content) && last.content.preparedBy === content.preparedBy) {
 		return { ...last, again: true };
 	}
 	const since = last && { number: last.number, changes: sheetDifferences(last.content, content) };
-	return { ...issueSheet(theBook(), advice.goal.id, since ? { ...content, since } : content), again: false };
+	return { ...issueSheet(book, advice.goal.id, since ? { ...content, since } : content), again: false };
+}
+
+/** Issues the sheets of many fields; what could not be issued is told field by field. */
+export function issueMany(desk: Desk, fields: readonly string[], year: string): IssuedSheets {
+	const answer: IssuedSheets = { issued: [], left: [] };
+	for (const field of fields) {
+		const fieldYear = desk.fieldYear({ field, year });
+		try {
+			const { id, number } = issueNow(desk, fieldYear);
+			answer.issued.push({ field: fieldYear.field.name, id, number });
+		} catch (error) {
+			if (!(error instanceof ActionError)) throw error;
+			answer.left.push({ field: fieldYear.field.name, why: error.message });
+		}
+	}
+	return answer;
 }

@@ -1,23 +1,19 @@
 import type { OpenFields } from '../../../core/rates/open-fields';
-import { currentLibrary } from '../current-library';
+import type { Desk } from '../desk';
 import { requestFor } from './field-request';
 import { planningYear } from './planning-year';
 import { listFields } from '../stores/fields';
 import { listCurves } from '../stores/response-curves';
-import { theBook } from '../the-book';
-import { today } from '../today';
 
 /** All open fields of the planning year with the guides in use. */
-export function openFields(): OpenFields {
-	const db = theBook();
-	const library = currentLibrary();
-	const year = planningYear(today());
+export function openFields({ book: db, library, today }: Desk): OpenFields {
+	const year = planningYear(today);
 	const curves = listCurves(db);
 	const inUse = new Set(library.packs.rules.map(({ pack }) => pack.id));
 	const fields = listFields(db).flatMap(({ id, name, grower }) => {
-		const request = requestFor(db, library, id, year, today(), curves);
+		const request = requestFor(db, library, id, year, today, curves);
 		return request ? [{ id, name, grower, request }] : [];
 	});
 	const guides = library.packs.packs.filter(({ id }) => inUse.has(id));
-	return { year, today: today(), crops: library.crops, guides, fields };
+	return { year, today, crops: library.crops, guides, fields };
 }

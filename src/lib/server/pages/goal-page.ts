@@ -1,3 +1,4 @@
+import { goalFactsOf } from '../api/standing';
 import type { FieldYear } from '../field/field-year';
 import type { Desk } from '../desk';
 import { findFieldYear } from '../stores/field-years';
@@ -31,6 +32,8 @@ export function goalPage({ book, library }: Desk, { field, year, goal, advice }:
 					starterP2O5: goal.starter_p2o5
 				}
 			: undefined,
+		/** The goal as it is sent, to say what a change starts from. */
+		seen: goal ? goalFactsOf(goal) : null,
 		usualPlanting: advice?.context.plantingDate,
 		lastCrop: lastYear?.crop
 	};

@@ -1,5 +1,6 @@
 import type { Setback } from '../../../core/schema-types';
-import { boundaryOf } from '../http/field-param';
+import { factsOf } from '../api/standing';
+import { boundaryOf } from '../field/boundary-of';
 import { listZones } from '../stores/ground-maps';
 import { listFieldYears } from '../stores/field-years';
 import type { Desk, FieldAddress } from '../desk';
@@ -11,6 +12,8 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 	const zones = listZones(desk.book, field.id);
 	return {
 		field,
+		/** The facts as they are sent, to say what a change starts from. */
+		facts: factsOf(field),
 		boundary: boundaryOf(field),
 		zones: zones.map(({ name, shape }, at) => ({ name, shape, share: (0.8 * at) / Math.max(1, zones.length - 1) })),
 		year,

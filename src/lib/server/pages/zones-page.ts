@@ -9,7 +9,7 @@ import { formatNumber } from '../../../core/units/display';
 import { inSystem } from '../../../core/units/rate-units';
 import { LB_PER_SHORT_TON } from '../../../core/units/factors';
 import { flatTotal, prescriptionTotal } from '../../../core/zones/prescription/prescription-totals';
-import { boundaryOf } from '../http/field-param';
+import { boundaryOf } from '../field/boundary-of';
 import { listLayers, listZones } from '../stores/ground-maps';
 import { listPrescriptions } from '../stores/prescriptions';
 import { adviseZones, compareZones } from '../field/zone-advice';

@@ -62,11 +62,12 @@ export function listLayers(db: Database, fieldId: string): LayerRecord[] {
 		}));
 }
 
-/** The points of a layer as the JSON that is kept; undefined where there is no such layer. */
-export function layerPoints(db: Database, fieldId: string, layerId: string): string | undefined {
-	return db
+/** The points of a layer; none where there is no such layer. */
+export function layerPoints(db: Database, fieldId: string, layerId: string): PlacedPoint[] {
+	const row = db
 		.prepare<[string, string], { points: string }>('SELECT points FROM ground_layer WHERE field_id = ? AND id = ?')
-		.get(fieldId, layerId)?.points;
+		.get(fieldId, layerId);
+	return row ? (JSON.parse(row.points) as PlacedPoint[]) : [];
 }
 
 /** Sets the boundary, and the area by it; null takes both away. */

@@ -1,6 +1,7 @@
 <!-- Type to find a field; arrow keys and Enter open it. -->
 <script lang="ts">
 	import { goto } from '$app/navigation';
+	import { question } from '../forms/call';
 
 	interface Found {
 		id: string;
@@ -25,8 +26,7 @@
 	async function find(): Promise<void> {
 		const mine = ++asked;
 		const wanted = words;
-		const response = await fetch(`/api/fields?find=${encodeURIComponent(wanted)}`);
-		const answer = response.ok ? ((await response.json()) as Found[]) : [];
+		const { answer = [] } = await question('GET /api/fields', {}, { find: wanted });
 		// Answers may come back out of order; only the newest question counts.
 		if (mine !== asked) return;
 		found = answer;

@@ -2,6 +2,7 @@
 	import { InlineNotification, Modal, TextInput } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { numberOrUndefined } from '../forms/numbers';
+	import { call } from '../forms/call';
 
 	interface Props {
 		open: boolean;
@@ -20,18 +21,11 @@
 			problem = `“${acres}” is no number of acres.`;
 			return;
 		}
-		const response = await fetch('/api/fields', {
-			method: 'POST',
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ name, grower, ...(areaAcres === undefined ? {} : { areaAcres }) })
-		});
-		const answer = (await response.json()) as { id?: string; message?: string };
-		if (!response.ok || !answer.id) {
-			problem = answer.message ?? 'The field was not added.';
-			return;
-		}
+		const field = { name, grower, ...(areaAcres === undefined ? {} : { areaAcres }) };
+		const { answer, problem: failed } = await call('POST /api/fields', {}, field);
+		if (!answer) return void (problem = failed);
 		open = false;
-		await goto(`/field/${answer.id}/${year}/ground`, { invalidateAll: true });
+		await goto(`/field/${answer.id}/${year}/ground`);
 	}
 </script>
 

@@ -4,7 +4,7 @@
 	import type { Setback } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { numberOrUndefined } from '../forms/numbers';
-	import { post } from '../forms/post';
+	import { save } from '../forms/call';
 
 	interface Props {
 		fieldId: string;
@@ -16,7 +16,7 @@
 	let problem = $state('');
 
 	async function keep(list: readonly Setback[]): Promise<boolean> {
-		problem = (await post(`/api/fields/${fieldId}/setbacks`, { setbacks: list })) ?? '';
+		problem = await save('PUT /api/fields/{field}/setbacks', { field: fieldId }, { setbacks: [...list] });
 		return problem === '';
 	}
 

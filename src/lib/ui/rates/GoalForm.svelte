@@ -10,18 +10,21 @@
 		TextInput
 	} from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import type { CropId, PreviousCropId } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { PREVIOUS_CROPS } from '../forms/choices';
 	import { longDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../forms/numbers';
-	import { post } from '../forms/post';
+	import { save } from '../forms/call';
 
 	const { page }: { page: RatesPage['goalPage'] } = $props();
 
 	let open = $state(untrack(() => page.goal === undefined));
 	let problem = $state('');
 	let form = $state(untrack(start));
+	/** What the form started from. */
+	let seen = $state.raw(untrack(() => page.seen));
 	/** The crop whose yield stands in the form. */
 	let goalIsOf = untrack(() => form.crop);
 
@@ -60,7 +63,7 @@
 		return page.crops.find((candidate) => candidate.id === id)?.name ?? id.charAt(0).toUpperCase() + id.slice(1);
 	}
 
-	async function save(event: SubmitEvent): Promise<void> {
+	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const yieldGoal = numberOrUndefined(form.yieldGoal);
 		const rowSpacingIn = numberOrUndefined(form.rowSpacingIn);
@@ -82,17 +85,21 @@
 			return void (problem = `The starter “${form.starter}” must be a number of lb P2O5/ac, up to 200.`);
 		if (form.plantingDate !== '' && !/^\d{4}-\d\d-\d\d$/.test(form.plantingDate))
 			return void (problem = `The planting date “${form.plantingDate}” must be written as 2027-05-01.`);
-		problem =
-			(await post(`/api/fields/${page.fieldId}/${page.year}/goal`, {
-				crop: form.crop,
+		problem = await save(
+			'PUT /api/fields/{field}/{year}/goal',
+			{ field: page.fieldId, year: page.year },
+			{
+				crop: form.crop as CropId,
 				yieldGoal,
-				...(form.previousCrop ? { previousCrop: form.previousCrop } : {}),
+				...(form.previousCrop ? { previousCrop: form.previousCrop as PreviousCropId } : {}),
 				...(form.plantingDate ? { plantingDate: form.plantingDate } : {}),
 				...(rowSpacingIn === undefined ? {} : { rowSpacingIn }),
 				...(targetPh === undefined ? {} : { targetPh, targetPhScale: form.targetPhScale }),
 				...(residueRemovedPercent ? { residueRemovedPercent } : {}),
-				...(starterP2O5 ? { starterP2O5 } : {})
-			})) ?? '';
+				...(starterP2O5 ? { starterP2O5 } : {}),
+				seen
+			}
+		);
 		if (problem === '') open = false;
 	}
 </script>
@@ -113,13 +120,14 @@
 			class="plain"
 			onclick={() => {
 				form = start();
+				seen = page.seen;
 				goalIsOf = form.crop;
 				open = true;
 			}}>Change the goal</button
 		>
 	</p>
 {:else}
-	<form onsubmit={save} class="form">
+	<form onsubmit={submit} class="form">
 		<h2>Crop and goal for {page.year}</h2>
 		<div class="fields">
 			<Select

@@ -5,8 +5,8 @@
 	import { formatNumber } from '$core/units/display';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { numberOrUndefined } from '../forms/numbers';
-	import { post } from '../forms/post';
 	import Quantity from '../figure/Quantity.svelte';
+	import { save } from '../forms/call';
 
 	interface Props {
 		lime: NonNullable<RatesPage['lime']>;
@@ -34,12 +34,15 @@
 		const depthIn = numberOrUndefined(depth);
 		if (depth.trim() !== '' && !(depthIn && depthIn > 0 && depthIn <= 24))
 			return void (problem = `The depth “${depth}” must be a number of inches from 0 to 24.`);
-		problem =
-			(await post(`/api/fields/${page.fieldId}/${page.year}/liming`, {
-				placement,
+		problem = await save(
+			'PUT /api/fields/{field}/{year}/liming',
+			{ field: page.fieldId, year: page.year },
+			{
+				placement: placement as 'incorporated' | 'surface',
 				product: material,
 				...(depthIn === undefined ? {} : { depthIn })
-			})) ?? '';
+			}
+		);
 	}
 </script>
 

@@ -7,12 +7,12 @@
 	import { nutrientColor } from '../figure/nutrient-color';
 	import OpinionCell from './OpinionCell.svelte';
 	import OwnRate from './OwnRate.svelte';
-	import { post } from '../forms/post';
 	import SimulatedConfirm from './SimulatedConfirm.svelte';
+	import { remove, save, type YearAddress } from '../forms/call';
 
 	interface Props {
 		row: RatesPage['rows'][number];
-		base: string;
+		address: YearAddress;
 		units: UnitSystem;
 		/** The school that suits who holds the ground, with the reason. */
 		suits?: RatesPage['tenure'];
@@ -22,7 +22,7 @@
 		/** Where tests in the standing crop are booked. */
 		walk?: string;
 	}
-	const { row, base, units, suits, panel, panelLabel = '', walk }: Props = $props();
+	const { row, address, units, suits, panel, panelLabel = '', walk }: Props = $props();
 
 	const giving = $derived(row.opinions.filter(({ answer }) => answer.applies));
 	/** Rules that hold for one kind of programme only: shown grey while the plan is another. */
@@ -47,7 +47,7 @@
 
 	/** Plans the passes that a rule for one kind of programme asks for, and chooses it. */
 	async function planSo(method: string): Promise<void> {
-		problem = (await post(base.replace('/choices', '/programme'), { placed: method })) ?? '';
+		problem = await save('POST /api/fields/{field}/{year}/programme', address, { placed: method });
 	}
 
 	/** A simulated curve that the adviser is asked about. */
@@ -59,18 +59,23 @@
 	}
 
 	async function choose(
-		{ method, school }: (typeof row.opinions)[number],
+		{ method }: (typeof row.opinions)[number],
 		bothYears: boolean,
 		confirmed: boolean
 	): Promise<void> {
-		const label = `Chose ${school.toLowerCase()} for ${row.nutrient}${bothYears ? ', two years in one pass' : ''}`;
 		const choice = { nutrient: row.nutrient, method, ...(bothYears ? { bothYears } : {}) };
-		problem = (await post(base, { label, choices: [choice], ...(confirmed ? { confirmSimulated: true } : {}) })) ?? '';
+		problem = await save('POST /api/fields/{field}/{year}/choices', address, {
+			choices: [choice],
+			...(confirmed ? { confirmSimulated: true } : {})
+		});
 		asking = undefined;
 	}
 
 	async function leaveOpen(): Promise<void> {
-		problem = (await post(base, { nutrient: row.nutrient }, 'DELETE')) ?? '';
+		problem = await remove('DELETE /api/fields/{field}/{year}/choices/{nutrient}', {
+			...address,
+			nutrient: row.nutrient
+		});
 	}
 </script>
 
@@ -113,7 +118,7 @@
 				</div>
 			</div>
 		{/each}
-		<OwnRate {row} {base} {units} />
+		<OwnRate {row} {address} {units} />
 	</div>
 	{#if silent.length > 0 || row.lapsed}
 		<ul class="silent small">

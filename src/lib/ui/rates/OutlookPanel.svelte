@@ -2,13 +2,14 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import type { CropId } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import Chart from '../charts/Chart.svelte';
 	import { lineLook, outlookChart } from '../charts/outlook';
 	import { numberOrUndefined } from '../forms/numbers';
-	import { post } from '../forms/post';
 	import Quantity from '../figure/Quantity.svelte';
+	import { save } from '../forms/call';
 
 	interface Props {
 		outlook: RatesPage['outlooks'][number];
@@ -40,8 +41,8 @@
 		const yieldGoal = numberOrUndefined(goal);
 		if (crop !== '' && !(yieldGoal && yieldGoal > 0))
 			return void (problem = `The yield goal “${goal}” must be a number above 0.`);
-		const body = crop === '' ? {} : { crop, yieldGoal };
-		problem = (await post(`/api/fields/${page.fieldId}/${page.year}/next-crop`, body)) ?? '';
+		const body = crop === '' ? {} : { crop: crop as CropId, yieldGoal: yieldGoal! };
+		problem = await save('PUT /api/fields/{field}/{year}/next-crop', { field: page.fieldId, year: page.year }, body);
 	}
 </script>
 

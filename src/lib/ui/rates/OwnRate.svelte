@@ -4,10 +4,10 @@
 	import { valueFromSystem, type UnitSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { numberOrUndefined } from '../forms/numbers';
-	import { post } from '../forms/post';
 	import Quantity from '../figure/Quantity.svelte';
+	import { save, type YearAddress } from '../forms/call';
 
-	const { row, base, units }: { row: RatesPage['rows'][number]; base: string; units: UnitSystem } = $props();
+	const { row, address, units }: { row: RatesPage['rows'][number]; address: YearAddress; units: UnitSystem } = $props();
 
 	let writing = $state(false);
 	let rate = $state('');
@@ -20,9 +20,9 @@
 		if (value === undefined || value < 0) return void (problem = `The rate “${rate}” must be a number, 0 or more.`);
 		if (reason.trim().length < 3) return void (problem = 'Say why: the reason stands on the sheet.');
 		const ownRate = valueFromSystem(value, row.ownUnit, units);
-		const label = `Set ${row.nutrient} by own judgement`;
-		problem =
-			(await post(base, { label, choices: [{ nutrient: row.nutrient, ownRate, reason: reason.trim() }] })) ?? '';
+		problem = await save('POST /api/fields/{field}/{year}/choices', address, {
+			choices: [{ nutrient: row.nutrient, ownRate, reason: reason.trim() }]
+		});
 		if (problem === '') writing = false;
 	}
 

@@ -5,10 +5,10 @@
 	import type { Spread, StressOutcome } from '$core/season/model/stress-test';
 	import { formatNumber } from '$core/units/display';
 	import StressWorker from '../../../workers/stress.worker?worker';
-	import type { StressRequest, StressSetup, StressTold } from '../../../workers/stress-messages';
+	import type { StressRequest, StressTold } from '../../../workers/stress-messages';
+	import { question, type YearAddress } from '../forms/call';
 
-	/** Where the plan and its alternatives come from. */
-	const { url }: { url: string } = $props();
+	const { address }: { address: YearAddress } = $props();
 	const SEASONS = 200;
 
 	let worker: Worker | undefined;
@@ -25,13 +25,12 @@
 		problem = '';
 		outcome = undefined;
 		progress = { done: 0, total: SEASONS };
-		const response = await fetch(url).catch(() => undefined);
-		if (!response?.ok) {
+		const { answer: setup, problem: failed } = await question('GET /api/fields/{field}/{year}/seasons', address);
+		if (!setup) {
 			progress = undefined;
-			problem = 'The program does not answer; nothing was tried.';
+			problem = failed;
 			return;
 		}
-		const setup = (await response.json()) as StressSetup;
 		yieldUnit = setup.yieldUnit;
 		worker?.terminate();
 		worker = new StressWorker();

@@ -8,7 +8,7 @@
 	import { demandOf, mixPasses, mixRequest, shelfOf } from '$core/supply/blend/mix';
 	import { shortDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../forms/numbers';
-	import { ask, post } from '../forms/post';
+	import { call, save, type YearAddress } from '../forms/call';
 
 	interface Props {
 		/** Open passes that a mix could replace. */
@@ -16,12 +16,12 @@
 		products: readonly Product[];
 		/** $ per short ton, by product. */
 		prices: ReadonlyMap<string, number>;
-		url: string;
+		address: YearAddress;
 		/** Undefined where it is not known. */
 		areaAcres: number | undefined;
 		loads: LoadSizes;
 	}
-	const { open, products, prices, url, areaAcres, loads }: Props = $props();
+	const { open, products, prices, address, areaAcres, loads }: Props = $props();
 
 	let replaced = $state<Record<string, boolean>>(
 		untrack(() => Object.fromEntries(open.map(({ id, placement }) => [id, placement === 'broadcast'])))
@@ -84,16 +84,16 @@
 			return;
 		}
 		busy = true;
-		const first = await ask<BlendAnswer>('/api/blend', request);
+		const first = await call('POST /api/blend', {}, request);
 		if (plant && first.answer?.status === 'optimal') {
 			const total = first.answer.uses.reduce((sum, { rate }) => sum + rate, 0);
 			batches = batchesFor(total, areaAcres!, plant.batch, plant.weigh);
 			whole = batches.stepLbPerAcre;
 		}
-		const second = whole ? await ask<BlendAnswer>('/api/blend', { ...request, step: whole }) : undefined;
+		const second = whole ? await call('POST /api/blend', {}, { ...request, step: whole }) : undefined;
 		if (plant && (plant.batch !== loads.batchLb || plant.weigh !== loads.weighLb)) {
 			// What the plant mixes holds for the whole book.
-			await post('/api/settings', { loads: { ...loads, batchLb: plant.batch, weighLb: plant.weigh } });
+			await save('PATCH /api/settings', {}, { loads: { ...loads, batchLb: plant.batch, weighLb: plant.weigh } });
 		}
 		busy = false;
 		problem = first.problem ?? second?.problem ?? '';
@@ -114,7 +114,12 @@
 				: '';
 		const reason = `Least-cost mix in place of ${going.map(({ label }) => label).join(', ')}.${whole}`;
 		const added = mixPasses(uses, going, reason);
-		problem = (await post(url, { label: 'Put a mix into the plan', removed: going.map(({ id }) => id), added })) ?? '';
+		problem = await save('POST /api/fields/{field}/{year}/passes', address, {
+			removed: going.map(({ id }) => id),
+			added,
+			because: { kind: 'mix', name: 'a mix' },
+			seen: [...going]
+		});
 		if (!problem) exact = bought = undefined;
 	}
 </script>

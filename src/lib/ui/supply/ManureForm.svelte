@@ -5,8 +5,8 @@
 	import type { ManureAction, ManureHandling, ManureKind } from '$core/schema-types';
 	import { firstYearNitrogen } from '$core/supply/manure/available-nitrogen';
 	import { numberOrUndefined } from '../forms/numbers';
-	import { post } from '../forms/post';
 	import Quantity from '../figure/Quantity.svelte';
+	import { save } from '../forms/call';
 
 	interface Props {
 		kinds: readonly ManureKind[];
@@ -62,7 +62,7 @@
 			}
 			action[key] = value;
 		}
-		problem = (await post('/api/manure', action as unknown as ManureAction)) ?? '';
+		problem = await save('POST /api/manure', {}, action as unknown as ManureAction);
 		if (!problem) told = `${form.name.trim()} is in the catalogue; put it on as a pass under Season.`;
 	}
 </script>

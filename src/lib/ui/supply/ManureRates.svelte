@@ -6,16 +6,16 @@
 	import { manureRates, type ManureNutrient } from '$core/supply/manure/manure-rate';
 	import { LB_PER_SHORT_TON } from '$core/units/factors';
 	import { formatNumber } from '$core/units/display';
-	import { post } from '../forms/post';
+	import { save, type YearAddress } from '../forms/call';
 
 	interface Props {
 		manures: readonly Product[];
 		/** Chosen rates, lb/ac. */
 		wanted: Partial<Record<ManureNutrient, number>>;
 		plantingDate: string;
-		url: string;
+		address: YearAddress;
 	}
-	const { manures, wanted, plantingDate, url }: Props = $props();
+	const { manures, wanted, plantingDate, address }: Props = $props();
 
 	let id = $state(untrack(() => manures[0]?.id ?? ''));
 	let problem = $state('');
@@ -53,7 +53,11 @@
 			placement: product!.placements[0]!,
 			reason: `Manure at the rate that ${by} sets.`
 		};
-		problem = (await post(url, { label: `Put ${product!.name} into the plan`, removed: [], added: [pass] })) ?? '';
+		problem = await save('POST /api/fields/{field}/{year}/passes', address, {
+			removed: [],
+			added: [pass],
+			because: { kind: 'source', name: product!.name }
+		});
 		told = problem
 			? ''
 			: 'It is in the plan, dated at planting: move it under Season, and propose the rest again from the rates.';

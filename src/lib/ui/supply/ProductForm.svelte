@@ -4,7 +4,7 @@
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import type { Placement, Product } from '$core/schema-types';
 	import { numberOrUndefined } from '../forms/numbers';
-	import { post } from '../forms/post';
+	import { save } from '../forms/call';
 
 	interface Props {
 		placements: readonly Placement[];
@@ -82,7 +82,7 @@
 			problem = (error as Error).message;
 			return;
 		}
-		problem = (await post('/api/products', { product: { ...product, id: 'new' } })) ?? '';
+		problem = await save('POST /api/products', {}, { product: { ...product, id: 'new' } });
 		if (problem) return;
 		told = `${product.name} is in the catalogue.`;
 		form = empty();

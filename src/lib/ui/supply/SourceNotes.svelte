@@ -5,15 +5,15 @@
 	import { productOf } from '$core/season/plan/plan-context';
 	import type { Nutrient, Pass, Product } from '$core/schema-types';
 	import type { SourceAdvice } from '$core/supply/source-advice';
-	import { post } from '../forms/post';
+	import { save, type YearAddress } from '../forms/call';
 
 	interface Props {
 		advice: readonly SourceAdvice[];
 		passes: readonly Pass[];
 		products: readonly Product[];
-		url: string;
+		address: YearAddress;
 	}
-	const { advice, passes, products, url }: Props = $props();
+	const { advice, passes, products, address }: Props = $props();
 	let problem = $state('');
 
 	/** The nutrient that a product is bought for: the largest that both hold. */
@@ -33,8 +33,12 @@
 		const changed = replacement(pass, id);
 		const name = products.find((product) => product.id === id)!.name;
 		if (changed)
-			problem =
-				(await post(url, { label: `Took ${name} for ${pass.label}`, removed: [pass.id], added: [changed] })) ?? '';
+			problem = await save('POST /api/fields/{field}/{year}/passes', address, {
+				removed: [pass.id],
+				added: [changed],
+				because: { kind: 'source', name },
+				seen: [pass]
+			});
 	}
 </script>
 

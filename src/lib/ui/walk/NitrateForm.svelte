@@ -2,13 +2,14 @@
 <script lang="ts">
 	import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import type { CropTestAction } from '$core/schema-types';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayInput from './DayInput.svelte';
 	import WalkForm from './WalkForm.svelte';
 
 	interface Props {
 		today: string;
-		book: (body: object) => Promise<boolean>;
+		book: (test: CropTestAction) => Promise<boolean>;
 	}
 	const { today, book }: Props = $props();
 	let date = $state(untrack(() => today));

@@ -2,6 +2,7 @@
 <script lang="ts">
 	import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import type { CropTestAction, StripZone } from '$core/schema-types';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayInput from './DayInput.svelte';
 	import WalkForm from './WalkForm.svelte';
@@ -9,7 +10,7 @@
 	interface Props {
 		today: string;
 		yieldUnit: string;
-		book: (body: object) => Promise<boolean>;
+		book: (test: CropTestAction) => Promise<boolean>;
 	}
 	const { today, yieldUnit, book }: Props = $props();
 
@@ -62,7 +63,7 @@
 		problem = '';
 		const found = {
 			date,
-			zones: read,
+			zones: read as StripZone[],
 			...(share ? { efficiency: share } : {}),
 			...(by === 'index' && most ? { mostYield: most } : {})
 		};

@@ -2,6 +2,7 @@
 <script lang="ts">
 	import { Checkbox, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import type { CropTestAction } from '$core/schema-types';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayInput from './DayInput.svelte';
 	import WalkForm from './WalkForm.svelte';
@@ -9,7 +10,7 @@
 	interface Props {
 		today: string;
 		rowSpacingIn: number | null;
-		book: (body: object) => Promise<boolean>;
+		book: (test: CropTestAction) => Promise<boolean>;
 	}
 	const { today, rowSpacingIn, book }: Props = $props();
 	let date = $state(untrack(() => today));
@@ -28,7 +29,12 @@
 		if (!(rowSpacing && rowSpacing > 0 && rowSpacing <= 60))
 			return void (problem = `The row spacing “${rows}” must be a number of inches up to 60.`);
 		problem = '';
-		const found = { date, counts: numbers, rowSpacingIn: rowSpacing, ...(looksHungry ? { looksHungry } : {}) };
+		const found = {
+			date,
+			counts: numbers as number[],
+			rowSpacingIn: rowSpacing,
+			...(looksHungry ? { looksHungry } : {})
+		};
 		if (await book({ kind: 'tillers', found })) counts = ['', '', ''];
 	}
 </script>

@@ -9,7 +9,7 @@
 	import { sendGuide } from '$lib/ui/rates/guide/send-guide';
 	import { GuideTrial } from '$lib/ui/rates/guide/trial.svelte';
 	import TrialPanel from '$lib/ui/rates/guide/TrialPanel.svelte';
-	import { post } from '$lib/ui/forms/post';
+	import { remove } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -102,8 +102,8 @@
 		trial = undefined;
 	}
 
-	async function remove(): Promise<void> {
-		problem = (await post(`/api/guides/${data.guide.id}`, {}, 'DELETE')) ?? '';
+	async function removeGuide(): Promise<void> {
+		problem = await remove('DELETE /api/guides/{guide}', { guide: data.guide.id });
 		if (problem === '') await goto('/guides');
 	}
 
@@ -137,7 +137,7 @@
 		<div class="row">
 			<Button size="small" onclick={() => edit(startText())}>{data.own ? 'Change it' : 'Copy it to change'}</Button>
 			<Button size="small" kind="tertiary" href={`/guides/${data.guide.id}/file`}>Save as file</Button>
-			{#if data.own}<Button size="small" kind="ghost" onclick={remove}>Remove it</Button>{/if}
+			{#if data.own}<Button size="small" kind="ghost" onclick={removeGuide}>Remove it</Button>{/if}
 		</div>
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 		{#if data.removal.length > 0}

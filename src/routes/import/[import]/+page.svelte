@@ -7,7 +7,7 @@
 	import ColumnMeanings from '$lib/ui/ground/import/ColumnMeanings.svelte';
 	import LabRows from '$lib/ui/ground/import/LabRows.svelte';
 	import Outcomes from '$lib/ui/ground/import/Outcomes.svelte';
-	import { post } from '$lib/ui/forms/post';
+	import { remove, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -45,21 +45,21 @@
 	/** Every decision is kept on the server at once, so that a reload loses nothing. */
 	function changed(): void {
 		clearTimeout(saving);
-		saving = setTimeout(() => void save(), SAVE_AFTER_MS);
+		saving = setTimeout(() => void saveDraft(), SAVE_AFTER_MS);
 	}
 
-	async function save(): Promise<void> {
+	async function saveDraft(): Promise<void> {
 		clearTimeout(saving);
-		problem = (await post(`/api/imports/${data.id}/draft`, $state.snapshot(draft), 'PUT')) ?? '';
+		problem = await save('PUT /api/imports/{import}/draft', { import: data.id }, $state.snapshot(draft));
 	}
 
 	async function commit(): Promise<void> {
-		await save();
-		if (problem === '') problem = (await post(`/api/imports/${data.id}/commit`, {})) ?? '';
+		await saveDraft();
+		if (problem === '') problem = await save('POST /api/imports/{import}/commit', { import: data.id }, {});
 	}
 
 	async function discard(): Promise<void> {
-		problem = (await post(`/api/imports/${data.id}`, {}, 'DELETE')) ?? '';
+		problem = await remove('DELETE /api/imports/{import}', { import: data.id });
 		if (problem === '') await goto('/import');
 	}
 </script>

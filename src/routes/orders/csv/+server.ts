@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { orderOf } from '$core/supply/order';
 import { plainNumber } from '$core/units/display';
 import { currentLibrary } from '$lib/server/current-library';
-import { yearOf } from '$lib/server/http/params';
+import { yearOf } from '$lib/server/field/year-of';
 import { planningYear } from '$lib/server/field/planning-year';
 import { readDealers } from '$lib/server/stores/dealers';
 import { listOpenPasses } from '$lib/server/stores/order-passes';

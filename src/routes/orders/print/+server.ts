@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { currentLibrary } from '$lib/server/current-library';
-import { yearOf } from '$lib/server/http/params';
+import { yearOf } from '$lib/server/field/year-of';
 import { planningYear } from '$lib/server/field/planning-year';
 import { orderDocument } from '$lib/server/files/print/order-document';
 import { pdfFile, pdfOf } from '$lib/server/files/print/pdf';

@@ -3,9 +3,9 @@
 	import { Button } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import { formatNumber } from '$core/units/display';
-	import { post } from '../../forms/post';
 	import CornersForm from './CornersForm.svelte';
 	import type { MapMode } from './GroundMap.svelte';
+	import { save } from '../../forms/call';
 
 	interface Props {
 		fieldId: string;
@@ -20,13 +20,13 @@
 	let problem = $state('');
 
 	async function keepCorners(shape: Shape): Promise<string | undefined> {
-		const failed = await post(`/api/fields/${fieldId}/boundary`, { boundary: shape });
+		const failed = await save('PUT /api/fields/{field}/boundary', { field: fieldId }, { boundary: shape });
 		if (!failed) typing = false;
 		return failed;
 	}
 
 	async function remove(): Promise<void> {
-		problem = (await post(`/api/fields/${fieldId}/boundary`, { boundary: null })) ?? '';
+		problem = await save('PUT /api/fields/{field}/boundary', { field: fieldId }, { boundary: null });
 	}
 </script>
 

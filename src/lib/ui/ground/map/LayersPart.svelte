@@ -7,11 +7,11 @@
 	import { formatNumber } from '$core/units/display';
 	import type { GroundTold, ShownSurface } from '../../../../workers/ground-messages';
 	import { numberOrUndefined } from '../../forms/numbers';
-	import { post } from '../../forms/post';
 	import type { LayerHead } from './layer-points';
 	import { GroundRun } from './ground-run.svelte';
 	import VariogramChart from './VariogramChart.svelte';
 	import { onDestroy } from 'svelte';
+	import { remove } from '../../forms/call';
 
 	interface Props {
 		fieldId: string;
@@ -46,8 +46,8 @@
 		run.ask({ kind: 'surface', boundary: $state.snapshot(boundary) as Shape, cellM, method, points: [...points] });
 	}
 
-	async function remove(id: string): Promise<void> {
-		problem = (await post(`/api/fields/${fieldId}/layers/${id}`, {}, 'DELETE')) ?? '';
+	async function removeLayer(id: string): Promise<void> {
+		problem = await remove('DELETE /api/fields/{field}/layers/{layer}', { field: fieldId, layer: id });
 		if (id === shown) show(undefined);
 	}
 	const digits = (value: number) => formatNumber(Number(value.toPrecision(3)), 'ratio');
@@ -92,7 +92,7 @@
 				<Button size="small" kind="ghost" onclick={() => run.stop()}>Leave off</Button>
 			{:else}
 				<Button size="small" kind="tertiary" onclick={work}>Show the surface</Button>
-				<Button size="small" kind="ghost" onclick={() => remove(layer.id)}>Take this layer out</Button>
+				<Button size="small" kind="ghost" onclick={() => removeLayer(layer.id)}>Take this layer out</Button>
 			{/if}
 		</div>
 	{/if}

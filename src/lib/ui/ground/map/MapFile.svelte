@@ -2,11 +2,10 @@
 <script lang="ts">
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
-	import type { LayerQuantity } from '$core/schema-types';
+	import type { LayerQuantity, LookedAt } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
-	import { post } from '../../forms/post';
 	import { guessQuantity, QUANTITIES, usualUnit } from './quantities';
-	import { sendFile } from '../../forms/send-file';
+	import { save, sendFile } from '../../forms/call';
 
 	interface Props {
 		fieldId: string;
@@ -14,14 +13,8 @@
 	}
 	const { fieldId, hasBoundary }: Props = $props();
 
-	interface Looked {
-		notes: string[];
-		shapes: { name: string; problem?: string; acres?: number; shape?: Shape }[];
-		points: number;
-		columns: { column: string; least: number; most: number; count: number }[];
-	}
 	let file = $state.raw<File | undefined>();
-	let looked = $state.raw<Looked | undefined>();
+	let looked = $state.raw<LookedAt | undefined>();
 	let problem = $state('');
 	let told = $state<string[]>([]);
 	let busy = $state(false);
@@ -31,7 +24,6 @@
 	let name = $state('');
 	let takenOn = $state('');
 
-	const url = $derived(`/api/fields/${fieldId}`);
 	const sound = $derived(looked?.shapes.filter(({ shape }) => shape) ?? []);
 
 	async function look(chosen: File | undefined): Promise<void> {
@@ -39,7 +31,12 @@
 		told = [];
 		if (!chosen) return;
 		busy = true;
-		const { answer, problem: failed } = await sendFile<Looked>(`${url}/map-file`, chosen, false);
+		const { answer, problem: failed } = await sendFile(
+			'POST /api/fields/{field}/map-file',
+			{ field: fieldId },
+			chosen,
+			{ reload: false }
+		);
 		busy = false;
 		problem = failed ?? '';
 		file = chosen;
@@ -55,23 +52,24 @@
 	}
 
 	async function takeBoundary(shape: Shape): Promise<void> {
-		problem = (await post(`${url}/boundary`, { boundary: shape })) ?? '';
+		problem = await save('PUT /api/fields/{field}/boundary', { field: fieldId }, { boundary: shape });
 		if (!problem) done('The boundary is set.');
 	}
 
 	async function takeZones(): Promise<void> {
-		const zones = sound.map(({ name: zone, shape }) => ({ name: zone, shape, facts: {} }));
-		problem = (await post(`${url}/zones`, { label: `Took ${zones.length} zones from ${file!.name}`, zones })) ?? '';
+		const zones = sound.map(({ name: zone, shape }) => ({ name: zone, shape: shape!, facts: {} }));
+		problem = await save('PUT /api/fields/{field}/zones', { field: fieldId }, { zones, from: file!.name });
 		if (!problem) done(`${zones.length} zones were taken in.`);
 	}
 
 	async function takeLayer(): Promise<void> {
-		const about = new URLSearchParams({ column, quantity, unit, name: name.trim(), ...(takenOn ? { takenOn } : {}) });
+		const query = { column, quantity, unit, name: name.trim(), ...(takenOn ? { takenOn } : {}) };
 		busy = true;
-		const { answer, problem: failed } = await sendFile<{ points: number; notes: string[] }>(
-			`${url}/map-file?${about.toString()}`,
+		const { answer, problem: failed } = await sendFile(
+			'POST /api/fields/{field}/layers/file',
+			{ field: fieldId },
 			file!,
-			true
+			{ query, reload: true }
 		);
 		busy = false;
 		problem = failed ?? '';

@@ -4,10 +4,10 @@
 	import type { LayerQuantity, PlacedPoint } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { numberOrUndefined } from '../../forms/numbers';
-	import { post } from '../../forms/post';
 	import type { MapMode } from './GroundMap.svelte';
 	import type { LayerHead } from './layer-points';
 	import { QUANTITIES, usualUnit } from './quantities';
+	import { save } from '../../forms/call';
 
 	interface Props {
 		fieldId: string;
@@ -47,7 +47,7 @@
 				}
 			: { name: name.trim(), quantity, unit: usualUnit(quantity) };
 		if (kept.name === '') return void (problem = 'Give the layer a name, such as “P by sample”.');
-		problem = (await post(`/api/fields/${fieldId}/layers`, { layer: { ...kept, points: all } })) ?? '';
+		problem = await save('POST /api/fields/{field}/layers', { field: fieldId }, { layer: { ...kept, points: all } });
 		if (!problem) made(kept.name);
 	}
 

@@ -1,4 +1,5 @@
 import type { GroundLayer, PlacedPoint } from '$core/schema-types';
+import { question } from '../../forms/call';
 
 /** A layer without its points, which are fetched where they are shown. */
 export type LayerHead = Omit<GroundLayer, 'points' | 'takenOn'> & {
@@ -14,11 +15,13 @@ const known = new Map<string, Promise<PlacedPoint[]>>();
 export function pointsOf(fieldId: string, layerId: string): Promise<PlacedPoint[]> {
 	const there = known.get(layerId);
 	if (there) return there;
-	const asked = fetch(`/api/fields/${fieldId}/layers/${layerId}`).then(async (response) => {
-		if (response.ok) return (await response.json()) as PlacedPoint[];
-		known.delete(layerId);
-		throw new Error(`The layer could not be read (${response.status}).`);
-	});
+	const asked = question('GET /api/fields/{field}/layers/{layer}', { field: fieldId, layer: layerId }).then(
+		({ answer, problem }) => {
+			if (answer) return answer;
+			known.delete(layerId);
+			throw new Error(problem);
+		}
+	);
 	known.set(layerId, asked);
 	return asked;
 }

@@ -2,29 +2,33 @@
 <script lang="ts">
 	import type { Zone } from '$core/schema-types';
 	import type { SharedGoals } from '$core/zones/zone-goals';
-	import { post } from '../../forms/post';
+	import { save } from '../../forms/call';
 
 	interface Props {
 		goals: SharedGoals;
 		fieldId: string;
 		year: number;
-		zones: readonly Pick<Zone, 'name' | 'shape' | 'facts'>[];
+		zones: readonly (Pick<Zone, 'name' | 'shape' | 'facts'> & { id: string })[];
 		/** Told the reason where it could not be set, else an empty text. */
 		failed: (why: string) => void;
 	}
 	const { goals, fieldId, year, zones, failed }: Props = $props();
 
 	async function setGoals(): Promise<void> {
-		const problem = await post(`/api/fields/${fieldId}/zones`, {
-			label: `Set the goals of the zones by ${goals.layerName}`,
-			zones: zones.map(({ name, shape, facts }) => ({
-				name,
-				shape,
-				facts: { ...facts, yieldGoal: goals.by.get(name)! }
-			})),
-			year
-		});
-		failed(problem ?? '');
+		const problem = await save(
+			'PUT /api/fields/{field}/zones',
+			{ field: fieldId },
+			{
+				zones: zones.map(({ name, shape, facts }) => ({
+					name,
+					shape,
+					facts: { ...facts, yieldGoal: goals.by.get(name)! }
+				})),
+				year,
+				seen: zones.map(({ id, facts }) => ({ id, facts }))
+			}
+		);
+		failed(problem);
 	}
 </script>
 

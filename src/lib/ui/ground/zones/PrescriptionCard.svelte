@@ -21,7 +21,7 @@
 	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '../../figure/Quantity.svelte';
-	import { sendFile } from '../../forms/send-file';
+	import { sendFile } from '../../forms/call';
 	import { PRESCRIPTION_FILES } from './prescription-files';
 
 	interface Props {
@@ -44,10 +44,11 @@
 
 	async function readBack(file: File | undefined): Promise<void> {
 		if (!file) return;
-		const { answer, problem: failed } = await sendFile<{ parts: number; differences: string[] }>(
-			`/api/prescriptions/${prescription.id}/read-back`,
+		const { answer, problem: failed } = await sendFile(
+			'POST /api/prescriptions/{prescription}/read-back',
+			{ prescription: prescription.id },
 			file,
-			false
+			{ reload: false }
 		);
 		if (!answer) return void (told = failed);
 		const same =
@@ -59,10 +60,11 @@
 
 	async function takeApplied(file: File | undefined): Promise<void> {
 		if (!file) return;
-		const { answer, problem: failed } = await sendFile<{ points: number }>(
-			`/api/prescriptions/${prescription.id}/as-applied?on=${appliedOn}`,
+		const { answer, problem: failed } = await sendFile(
+			'POST /api/prescriptions/{prescription}/as-applied',
+			{ prescription: prescription.id },
 			file,
-			true
+			{ query: { on: appliedOn }, reload: true }
 		);
 		told = answer ? `${answer.points} logged points are booked; the pass is applied.` : failed;
 	}

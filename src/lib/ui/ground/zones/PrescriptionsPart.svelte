@@ -2,12 +2,12 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import type { Pass, Prescription, RateNutrient } from '$core/schema-types';
+	import type { Pass, Prescription, PrescriptionAction, RateNutrient } from '$core/schema-types';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../../forms/numbers';
-	import { ask } from '../../forms/post';
 	import PrescriptionCard, { type MadePrescription } from './PrescriptionCard.svelte';
+	import { call } from '../../forms/call';
 
 	interface Props {
 		fieldId: string;
@@ -66,7 +66,7 @@
 		/** What was typed, in the unit of the pass; a thousandth is finer than any machine. */
 		const typed = (text: string, label: string, usual: number, lowest = 0) =>
 			Math.round(valueFromSystem(read(text, label, usual, lowest), plan.unit, units) * 1000) / 1000;
-		let action: unknown;
+		let action: PrescriptionAction;
 		try {
 			const many = classes.trim() === '' ? undefined : Math.round(read(classes, 'Classes', 0, 1));
 			action = {
@@ -86,8 +86,9 @@
 			return;
 		}
 		busy = true;
-		const { answer, problem: failed } = await ask<{ id: string }>(
-			`/api/fields/${fieldId}/${year}/prescriptions`,
+		const { answer, problem: failed } = await call(
+			'POST /api/fields/{field}/{year}/prescriptions',
+			{ field: fieldId, year },
 			action
 		);
 		busy = false;

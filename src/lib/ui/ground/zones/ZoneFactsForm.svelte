@@ -14,7 +14,8 @@
 		yieldGoal: number | undefined;
 		/** Nutrients with a rate for the field. */
 		nutrients: readonly RateNutrient[];
-		keep: (facts: ZoneFacts) => Promise<string | undefined>;
+		/** @param seen what the form started from */
+		keep: (facts: ZoneFacts, seen: ZoneFacts) => Promise<string>;
 		close: () => void;
 	}
 	const { name, facts, means, yieldGoal, nutrients, keep, close }: Props = $props();
@@ -29,6 +30,7 @@
 
 	let open = $state(true);
 	let problem = $state('');
+	const seen = untrack(() => facts);
 	const text = (value: number | undefined) => (value === undefined ? '' : String(value));
 	let form = $state(
 		untrack(() => ({
@@ -82,7 +84,7 @@
 
 	async function save(): Promise<void> {
 		try {
-			problem = (await keep(typed())) ?? '';
+			problem = await keep(typed(), seen);
 		} catch (error) {
 			problem = (error as Error).message;
 		}

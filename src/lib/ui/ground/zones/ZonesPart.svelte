@@ -8,25 +8,26 @@
 	import { M2_PER_ACRE } from '$core/units/factors';
 	import type { GroundTold } from '../../../../workers/ground-messages';
 	import { numberOrUndefined } from '../../forms/numbers';
-	import { post } from '../../forms/post';
 	import CornersForm from '../map/CornersForm.svelte';
 	import { pointsOf, type LayerHead } from '../map/layer-points';
 	import { GroundRun } from '../map/ground-run.svelte';
 	import type { MapMode } from '../map/GroundMap.svelte';
 	import { rankNames } from './rank-names';
+	import { save } from '../../forms/call';
 
 	interface Props {
 		fieldId: string;
+		year: number;
 		boundary: Shape | undefined;
 		layers: readonly LayerHead[];
-		zones: readonly (Zone & { areaAcres: number })[];
+		zones: readonly (Zone & { id: string; areaAcres: number })[];
 		chosen: string | undefined;
 		mode: MapMode;
 		setMode: (mode: MapMode) => void;
 		choose: (name: string) => void;
 		edit: (name: string) => void;
 	}
-	const { fieldId, boundary, layers, zones, chosen, mode, setMode, choose, edit }: Props = $props();
+	const { fieldId, year, boundary, layers, zones, chosen, mode, setMode, choose, edit }: Props = $props();
 
 	let used = $state<Record<string, boolean>>({});
 	let count = $state('');
@@ -37,7 +38,6 @@
 	let proposed = $state.raw<Extract<GroundTold, { kind: 'zones' }> | undefined>();
 	let typing = $state<string | undefined>();
 	let renaming = $state<{ from: string; to: string } | undefined>();
-	const url = $derived(`/api/fields/${fieldId}/zones`);
 	const chosenLayers = $derived(layers.filter(({ id }) => used[id]));
 	const run = new GroundRun((told) => {
 		if (told.kind === 'problem') problem = told.problem;
@@ -77,7 +77,7 @@
 		const names = rankNames(told.shapes.length);
 		const from = chosenLayers.map(({ name }) => name).join(', ');
 		const made = told.shapes.map((shape, at) => ({ name: names[at]!, shape, facts: {} }));
-		problem = (await post(url, { label: `Made ${made.length} zones from ${from}`, zones: made })) ?? '';
+		await replace(made, from);
 		proposed = told;
 	}
 
@@ -92,16 +92,26 @@
 
 	async function keepSquares(squares: { name: string; shape: Shape }[]): Promise<void> {
 		const made = squares.map((one) => ({ ...one, facts: {} }));
-		problem = (await post(url, { label: `Made a grid of ${made.length} squares`, zones: made })) ?? '';
+		await replace(made, `a grid of ${square} ac`);
 	}
 
-	async function change(label: string, list: readonly Zone[]): Promise<void> {
-		problem = (await post(url, { label, zones: list.map(({ name, shape, facts }) => ({ name, shape, facts })) })) ?? '';
+	/** Puts zones in place of those that are shown. */
+	async function replace(list: readonly Zone[], from?: string): Promise<void> {
+		problem = await save(
+			'PUT /api/fields/{field}/zones',
+			{ field: fieldId },
+			{
+				zones: list.map(({ name, shape, facts }) => ({ name, shape, facts })),
+				year,
+				...(from ? { from } : {}),
+				seen: zones.map(({ id, facts }) => ({ id, facts }))
+			}
+		);
 	}
 
 	async function keepCorners(name: string, to: Shape): Promise<string | undefined> {
 		const list = zones.map((zone) => (zone.name === name ? { ...zone, shape: to } : zone));
-		await change(`Changed the corners of ${name}`, list);
+		await replace(list);
 		if (!problem) typing = undefined;
 		return problem;
 	}
@@ -110,10 +120,7 @@
 		if (!renaming) return;
 		const { from, to } = renaming;
 		if (to.trim() === '') return void (problem = 'A zone needs a name.');
-		await change(
-			`Named ${from} ${to.trim()}`,
-			zones.map((zone) => (zone.name === from ? { ...zone, name: to.trim() } : zone))
-		);
+		await replace(zones.map((zone) => (zone.name === from ? { ...zone, name: to.trim() } : zone)));
 		if (!problem) renaming = undefined;
 	}
 </script>
@@ -159,11 +166,7 @@
 						<button
 							type="button"
 							class="plain small"
-							onclick={() =>
-								change(
-									`Took the zone ${name} out`,
-									zones.filter((zone) => zone.name !== name)
-								)}
+							onclick={() => replace(zones.filter((zone) => zone.name !== name))}
 							aria-label={`Take ${name} out`}>Take out</button
 						>
 					{/if}

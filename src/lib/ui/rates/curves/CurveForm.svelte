@@ -32,17 +32,16 @@
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const fit = answer.fits.find((one) => one.model === model)!;
-		problem =
-			(await keepCurve(fields, {
-				crop: crop.id,
-				curve: { model: fit.model, coefficients: fit.coefficients! },
-				lowestRate: answer.tested.lowest,
-				highestRate: answer.tested.highest,
-				...(interval ? { eonrInterval: interval } : {}),
-				basis: 'measured',
-				observations,
-				...(simulated ? { simulated } : {})
-			})) ?? '';
+		problem = await keepCurve(fields, {
+			crop: crop.id,
+			curve: { model: fit.model, coefficients: fit.coefficients! },
+			lowestRate: answer.tested.lowest,
+			highestRate: answer.tested.highest,
+			...(interval ? { eonrInterval: interval } : {}),
+			basis: 'measured',
+			observations,
+			...(simulated ? { simulated } : {})
+		});
 		if (problem === '') await goto(`/curves?curve=${idFrom(fields.title)}`);
 	}
 </script>

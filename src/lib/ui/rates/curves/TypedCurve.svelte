@@ -33,14 +33,13 @@
 		if (highestRate === undefined)
 			return void (problem = `The highest tested rate “${highest}” must be a number of lb/ac.`);
 		const named = Object.fromEntries(shape.names.map((name, at) => [name, values[at]!]));
-		problem =
-			(await keepCurve(fields, {
-				crop: cropId as ResponseCurve['crop'],
-				curve: { model, coefficients: named as unknown as CurveCoefficients },
-				lowestRate,
-				highestRate,
-				basis
-			})) ?? '';
+		problem = await keepCurve(fields, {
+			crop: cropId as ResponseCurve['crop'],
+			curve: { model, coefficients: named as unknown as CurveCoefficients },
+			lowestRate,
+			highestRate,
+			basis
+		});
 		if (problem === '') await goto(`/curves?curve=${idFrom(fields.title)}`);
 	}
 </script>

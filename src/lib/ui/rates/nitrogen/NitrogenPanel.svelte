@@ -1,5 +1,6 @@
 <!-- Yield and return against nitrogen at prices one can move; what stands around the rate that was chosen. -->
 <script lang="ts">
+	import { OBJECTIVES } from '../../../objective-names';
 	import { Button, Checkbox, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { figure } from '$core/figure/figure';
@@ -15,7 +16,6 @@
 	import { nitrogenChart, type Scenario } from '../../charts/nitrogen';
 	import { longDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../../forms/numbers';
-	import { post } from '../../forms/post';
 	import Quantity from '../../figure/Quantity.svelte';
 	import SimulatedConfirm from '../SimulatedConfirm.svelte';
 	import NitrogenAccount from './NitrogenAccount.svelte';
@@ -26,6 +26,7 @@
 	import PricedSpan from './PricedSpan.svelte';
 	import PriceSliders from './PriceSliders.svelte';
 	import UnpricedObjectives from './UnpricedObjectives.svelte';
+	import { save } from '../../forms/call';
 
 	interface Props {
 		nitrogen: NonNullable<RatesPage['nitrogen']>;
@@ -34,12 +35,7 @@
 	}
 	const { nitrogen, page, units }: Props = $props();
 
-	const OBJECTIVES: { id: Objective; key: 'mostYield' | 'mostProfit' | 'leastLeft'; name: string }[] = [
-		{ id: 'most-yield', key: 'mostYield', name: 'Most yield' },
-		{ id: 'most-profit', key: 'mostProfit', name: 'Most profit' },
-		{ id: 'least-left', key: 'leastLeft', name: 'Least left behind' }
-	];
-	const url = $derived(`/api/fields/${page.fieldId}/${page.year}`);
+	const address = $derived({ field: page.fieldId, year: page.year });
 
 	let method = $state(untrack(() => nitrogen.curves.find((one) => one.method === nitrogen.chosenMethod)?.method));
 	let prices = $state(untrack(() => ({ ...known(nitrogen.prices) })));
@@ -114,19 +110,20 @@
 		const value = numberOrUndefined(toleranceText);
 		if (value === undefined || value < 0)
 			return void (problem = `What may be given up must be a number of dollars, 0 or more; it says “${toleranceText}”.`);
-		const name = OBJECTIVES.find(({ id }) => id === objective)!.name.toLowerCase();
-		problem =
-			(await post(`${url}/choices`, {
-				label: `Chose ${name} by ${source!.title} for N`,
-				choices: [{ nutrient: 'N', method: source!.method }],
-				nitrogen: { ...nitrogen.terms, objective, toleranceDollars: value },
-				...(confirmed ? { confirmSimulated: true } : {})
-			})) ?? '';
+		problem = await save('POST /api/fields/{field}/{year}/choices', address, {
+			choices: [{ nutrient: 'N', method: source!.method }],
+			nitrogen: { ...nitrogen.terms, objective, toleranceDollars: value },
+			...(confirmed ? { confirmSimulated: true } : {})
+		});
 	}
 
 	async function keepPrices(): Promise<void> {
 		const items = { [`grain:${nitrogen.crop.id}`]: prices.grain, 'nutrient:N': prices.nitrogen };
-		problem = (await post('/api/prices', { prices: items })) ?? '';
+		const seen = {
+			[`grain:${nitrogen.crop.id}`]: nitrogen.prices.grain ?? null,
+			'nutrient:N': nitrogen.prices.nitrogen ?? null
+		};
+		problem = await save('PATCH /api/prices', {}, { prices: items, seen });
 	}
 
 	const moved = $derived(prices.grain !== nitrogen.prices.grain || prices.nitrogen !== nitrogen.prices.nitrogen);
@@ -243,7 +240,7 @@
 
 <NitrogenAccount {nitrogen} {units} best={now?.priced.outcomes.mostProfit?.rate} />
 <h3>Timing and credits</h3>
-<NitrogenTerms terms={nitrogen.terms} url={`${url}/nitrogen`} {units} />
+<NitrogenTerms terms={nitrogen.terms} {address} {units} />
 
 <style>
 	.top {

@@ -5,14 +5,14 @@
 	import type { NitrogenTerms } from '$core/schema-types';
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../../forms/numbers';
-	import { post } from '../../forms/post';
+	import { save, type YearAddress } from '../../forms/call';
 
 	interface Props {
 		terms: NitrogenTerms;
-		url: string;
+		address: YearAddress;
 		units: UnitSystem;
 	}
-	const { terms, url, units }: Props = $props();
+	const { terms, address, units }: Props = $props();
 
 	const POUNDS = [
 		{ key: 'manureN', label: 'From manure of this year' },
@@ -70,7 +70,7 @@
 			if (typeof value === 'string') return void (problem = value);
 			if (value !== undefined) next[field.key] = value;
 		}
-		problem = (await post(url, next)) ?? '';
+		problem = await save('PUT /api/fields/{field}/{year}/nitrogen', address, next);
 	}
 </script>
 

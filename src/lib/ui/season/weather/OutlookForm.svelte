@@ -8,7 +8,7 @@
 	import type { UnitSystem } from '$core/units/rate-units';
 	import { shortDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../../forms/numbers';
-	import { post } from '../../forms/post';
+	import { save } from '../../forms/call';
 
 	interface Props {
 		own: boolean;
@@ -43,17 +43,17 @@
 		const rainMm = (read as number[]).map(
 			(value) => Math.round((units === 'us' ? value * MM_PER_IN : value) * 10) / 10
 		);
-		problem = (await send({ from, rainMm })) ?? '';
+		problem = await send({ from, rainMm });
 	}
 
 	async function back(): Promise<void> {
-		problem = (await send(null)) ?? '';
+		problem = await send(null);
 		from = days[0]?.date ?? from;
 		rain = Array.from({ length: DAYS }, (_, at) => shown(days[at]?.rainMm ?? 0));
 	}
 
-	function send(outlook: RainOutlook | null): Promise<string | undefined> {
-		return post('/api/weather/outlook', { outlook });
+	function send(outlook: RainOutlook | null): Promise<string> {
+		return save('PUT /api/weather/outlook', {}, { outlook });
 	}
 </script>
 

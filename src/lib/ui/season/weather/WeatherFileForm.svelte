@@ -5,7 +5,7 @@
 	import type { WeatherFile } from '$core/schema-types';
 	import type { UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../../forms/numbers';
-	import { ask } from '../../forms/post';
+	import { call } from '../../forms/call';
 
 	const { units }: { units: UnitSystem } = $props();
 
@@ -35,7 +35,7 @@
 			units: fileUnits === 'metric' ? 'metric' : 'us',
 			csv: (await file.text()) || ' '
 		};
-		const { answer, problem: failed } = await ask<{ added: number; replaced: number }>('/api/weather', body);
+		const { answer, problem: failed } = await call('POST /api/weather', {}, body);
 		busy = false;
 		problem = failed ?? '';
 		if (answer) told = `${answer.added} days taken in, ${answer.replaced} replaced. ${body.name} is in use now.`;

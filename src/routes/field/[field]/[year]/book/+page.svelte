@@ -2,32 +2,33 @@
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { format, parseISO } from 'date-fns';
 	import { untrack } from 'svelte';
+	import type { Pass } from '$core/schema-types';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { longDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
-	import { post } from '$lib/ui/forms/post';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
+	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 	let harvest = $state(untrack(() => data.goal?.harvested?.toString() ?? ''));
 	let problem = $state('');
 
-	const base = $derived(`/api/fields/${data.fieldId}/${data.year}`);
+	const address = $derived({ field: data.fieldId, year: data.year });
 
 	async function bookHarvest(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const harvestedYield = harvest.trim() === '' ? null : numberOrUndefined(harvest);
 		if (harvestedYield === undefined || (harvestedYield ?? 0) < 0) return void (problem = `“${harvest}” is no yield.`);
-		problem = (await post(`${base}/harvest`, { harvestedYield })) ?? '';
+		problem = await save('PUT /api/fields/{field}/{year}/harvest', address, { harvestedYield });
 	}
 
-	async function setDone(pass: string, doneOn: string | null): Promise<void> {
-		problem = (await post(`${base}/done`, { pass, doneOn })) ?? '';
+	async function setDone(seen: Pass, doneOn: string | null): Promise<void> {
+		problem = await save('PUT /api/fields/{field}/{year}/done', address, { pass: seen.id, doneOn, seen });
 	}
 
 	async function undo(event: number): Promise<void> {
-		problem = (await post('/api/undo', { event })) ?? '';
+		problem = await save('POST /api/undo', {}, { event });
 	}
 </script>
 
@@ -74,9 +75,9 @@
 								<td>{doneOn ? longDate(doneOn) : 'not yet'}</td>
 								<td>
 									{#if doneOn}
-										<button type="button" class="plain" onclick={() => setDone(plan.id, null)}>Take back</button>
+										<button type="button" class="plain" onclick={() => setDone(plan, null)}>Take back</button>
 									{:else}
-										<button type="button" class="plain" onclick={() => setDone(plan.id, plan.date)}
+										<button type="button" class="plain" onclick={() => setDone(plan, plan.date)}
 											>Applied as planned</button
 										>
 									{/if}

@@ -9,16 +9,16 @@
 		TextInput
 	} from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import type { SampleAction } from '$core/schema-types';
+	import type { FieldFacts, SampleAction } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { TEXTURE_CLASSES } from '$lib/ui/forms/choices';
 	import { longDate } from '$core/units/day-text';
 	import GroundMap from '$lib/ui/ground/map/GroundMap.svelte';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
-	import { post } from '$lib/ui/forms/post';
 	import SampleForm from '$lib/ui/ground/SampleForm.svelte';
 	import SampleTable from '$lib/ui/ground/SampleTable.svelte';
 	import Setbacks from '$lib/ui/ground/Setbacks.svelte';
+	import { remove, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -30,6 +30,8 @@
 	let sampleProblem = $state('');
 	let typing = $state(false);
 	let form = $state(untrack(start));
+	/** What the form started from. */
+	let seen = $state.raw(untrack(() => data.facts));
 
 	function start() {
 		const { name, area_ac, texture, drainage, slope_percent, irrigated, note, tenure } = data.field;
@@ -45,23 +47,29 @@
 		};
 	}
 
+	/** What was chosen from lists that hold nothing else. */
+	function choicesOf({ texture, tenure, drainage }: ReturnType<typeof start>): Record<string, string> {
+		return Object.fromEntries(Object.entries({ texture, tenure, drainage }).filter(([, value]) => value !== ''));
+	}
+
 	function edit(): void {
 		form = start();
+		seen = data.facts;
 		problem = '';
 		editing = true;
 	}
 
 	async function keepSample(sample: SampleAction): Promise<string | undefined> {
-		const failed = await post(`/api/fields/${data.field.id}/samples`, sample);
+		const failed = await save('POST /api/fields/{field}/samples', { field: data.field.id }, sample);
 		if (!failed) typing = false;
 		return failed;
 	}
 
 	async function removeSample(id: string): Promise<void> {
-		sampleProblem = (await post(`/api/fields/${data.field.id}/samples/${id}`, {}, 'DELETE')) ?? '';
+		sampleProblem = await remove('DELETE /api/fields/{field}/samples/{sample}', { field: data.field.id, sample: id });
 	}
 
-	async function save(event: SubmitEvent): Promise<void> {
+	async function saveFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const areaAcres = numberOrUndefined(form.area);
 		const slopePercent = numberOrUndefined(form.slope);
@@ -69,17 +77,19 @@
 			return void (problem = `“${form.area}” is no number of acres.`);
 		if (form.slope.trim() !== '' && slopePercent === undefined)
 			return void (problem = `“${form.slope}” is no slope in percent.`);
-		problem =
-			(await post(`/api/fields/${data.field.id}/facts`, {
+		problem = await save(
+			'PUT /api/fields/{field}/facts',
+			{ field: data.field.id },
+			{
 				name: form.name,
 				irrigated: form.irrigated,
 				note: form.note,
 				...(areaAcres === undefined ? {} : { areaAcres }),
-				...(form.texture ? { texture: form.texture } : {}),
-				...(form.tenure ? { tenure: form.tenure } : {}),
-				...(form.drainage ? { drainage: form.drainage } : {}),
-				...(slopePercent === undefined ? {} : { slopePercent })
-			})) ?? '';
+				...(choicesOf(form) as Pick<FieldFacts, 'texture' | 'tenure' | 'drainage'>),
+				...(slopePercent === undefined ? {} : { slopePercent }),
+				seen
+			}
+		);
 		if (problem === '') editing = false;
 	}
 </script>
@@ -104,7 +114,7 @@
 			<h1>{data.field.name}</h1>
 			<p class="soft">{data.field.grower}</p>
 			{#if editing}
-				<form onsubmit={save}>
+				<form onsubmit={saveFacts}>
 					<div class="fields">
 						<TextInput size="sm" labelText="Name" bind:value={form.name} />
 						<TextInput size="sm" labelText="Area, acres" inputmode="decimal" bind:value={form.area} />

@@ -6,7 +6,7 @@
 	import LimePanel from '$lib/ui/rates/LimePanel.svelte';
 	import OpinionRow from '$lib/ui/rates/OpinionRow.svelte';
 	import OutlookPanel from '$lib/ui/rates/OutlookPanel.svelte';
-	import { post } from '$lib/ui/forms/post';
+	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -22,14 +22,14 @@
 	const shown = $derived(data.rows.filter(isShown));
 	const others = $derived(data.rows.filter((row) => !isShown(row)));
 
-	const base = $derived(`/api/fields/${data.goalPage.fieldId}/${data.goalPage.year}/choices`);
+	const address = $derived({ field: data.goalPage.fieldId, year: data.goalPage.year });
 
 	async function chooseGuide(guide: string): Promise<void> {
 		const choices = data.rows.flatMap(({ nutrient, opinions }) => {
 			const own = opinions.find((opinion) => opinion.guide === guide && opinion.answer.applies && !opinion.simulated);
 			return own ? [{ nutrient, method: own.method }] : [];
 		});
-		problem = (await post(base, { label: `Chose ${guide} throughout`, choices })) ?? '';
+		problem = await save('POST /api/fields/{field}/{year}/choices', address, { choices });
 	}
 </script>
 
@@ -56,14 +56,14 @@
 		{#each shown as row (row.nutrient)}
 			{@const outlook = data.outlooks.find(({ nutrient }) => nutrient === row.nutrient)}
 			{#if outlook}
-				<OpinionRow {row} {base} units={data.units} suits={data.tenure} panelLabel="Six years on">
+				<OpinionRow {row} {address} units={data.units} suits={data.tenure} panelLabel="Six years on">
 					{#snippet panel()}<OutlookPanel {outlook} nextCrop={data.nextCrop} page={data.goalPage} />{/snippet}
 				</OpinionRow>
 			{:else if row.nutrient === 'N' && data.nitrogen}
 				{@const nitrogen = data.nitrogen}
 				<OpinionRow
 					{row}
-					{base}
+					{address}
 					units={data.units}
 					panelLabel="Yield and return"
 					walk={`/field/${data.goalPage.fieldId}/${data.goalPage.year}/walk`}
@@ -72,11 +72,11 @@
 				</OpinionRow>
 			{:else if row.nutrient === 'lime' && data.lime}
 				{@const lime = data.lime}
-				<OpinionRow {row} {base} units={data.units} panelLabel="Lime and pay-back">
+				<OpinionRow {row} {address} units={data.units} panelLabel="Lime and pay-back">
 					{#snippet panel()}<LimePanel {lime} page={data.goalPage} />{/snippet}
 				</OpinionRow>
 			{:else}
-				<OpinionRow {row} {base} units={data.units} />
+				<OpinionRow {row} {address} units={data.units} />
 			{/if}
 		{/each}
 		{#if others.length > 0}

@@ -20,8 +20,8 @@
 	import SeasonSums from '$lib/ui/season/board/SeasonSums.svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import PassForm from '$lib/ui/season/PassForm.svelte';
-	import { ask, post } from '$lib/ui/forms/post';
 	import StressPanel from '$lib/ui/season/StressPanel.svelte';
+	import { call, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -34,7 +34,7 @@
 	let moved = $state.raw<{ pass: Pass; date: string } | undefined>();
 
 	const season = $derived(data.season);
-	const base = $derived(`/api/fields/${data.fieldId}/${data.year}`);
+	const address = $derived({ field: data.fieldId, year: data.year });
 	const records = $derived(season?.passes ?? []);
 	const planned = $derived(records.filter(({ doneOn }) => doneOn === null).length);
 	const done = $derived(new Set(records.filter(({ doneOn }) => doneOn !== null).map(({ plan }) => plan.id)));
@@ -80,20 +80,21 @@
 	});
 
 	async function propose(): Promise<void> {
-		const { answer, problem: failed } = await ask<{ notes: string[] }>(`${base}/programme`, {});
+		const { answer, problem: failed } = await call('POST /api/fields/{field}/{year}/programme', address, {});
 		problem = failed ?? '';
 		notes = answer?.notes ?? [];
 	}
 
-	async function change(made: PlanChange): Promise<string | undefined> {
-		const failed = await post(`${base}/passes`, made);
-		problem = failed ?? '';
-		if (!failed) editing = undefined;
-		return failed;
+	async function change(made: PlanChange): Promise<string> {
+		// What the page shows once earlier changes are done: a second step of the keys starts from the first.
+		const seen = () => made.removed.flatMap((id) => records.find(({ plan }) => plan.id === id)?.plan ?? []);
+		problem = await save('POST /api/fields/{field}/{year}/passes', address, () => ({ ...made, seen: seen() }));
+		if (!problem) editing = undefined;
+		return problem;
 	}
 
 	const applyRemedy = (remedy: Remedy, id: string | undefined) => change(remedyTaken(remedy, id, open));
-	const remove = ({ id, label }: Pass) => change({ label: `Removed ${label}`, removed: [id], added: [] });
+	const removePass = ({ id }: Pass) => change({ removed: [id], added: [] });
 
 	async function keepMoved(): Promise<void> {
 		const going = moved;
@@ -104,7 +105,11 @@
 	}
 
 	async function setDone(pass: Pass, isDone: boolean): Promise<void> {
-		problem = (await post(`${base}/done`, { pass: pass.id, doneOn: isDone ? pass.date : null })) ?? '';
+		problem = await save('PUT /api/fields/{field}/{year}/done', address, {
+			pass: pass.id,
+			doneOn: isDone ? pass.date : null,
+			seen: pass
+		});
 	}
 </script>
 
@@ -175,7 +180,7 @@
 						apply={applyRemedy}
 						edit={() => (editing = { pass: chosen.plan })}
 						addProduct={() => (editing = { tripOf: chosen.plan })}
-						remove={() => remove(chosen.plan)}
+						remove={() => removePass(chosen.plan)}
 						setDone={(isDone) => setDone(chosen.plan, isDone)}
 					/>
 				{/if}
@@ -211,14 +216,14 @@
 					take={(programme) => change(programmeTaken(programme, kept, done))}
 				/>
 			{/if}
-			{#if season.hasStress}<StressPanel url={`${base}/seasons`} />{/if}
+			{#if season.hasStress}<StressPanel {address} />{/if}
 			<PassTable
 				{records}
 				units={data.units}
 				severityOf={(id) => live.checks.find(({ pass }) => pass === id)?.severity}
 				choose={(id) => (chosenId = id)}
 				edit={(pass) => (editing = { pass })}
-				remove={(pass) => void remove(pass)}
+				remove={(pass) => void removePass(pass)}
 				{setDone}
 			/>
 			<p class="section">

@@ -5,8 +5,8 @@
 	import { PRESCRIPTION_FILES } from '$lib/ui/ground/zones/prescription-files';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import { invalidateAll } from '$app/navigation';
-	import { ask, post } from '$lib/ui/forms/post';
 	import SheetView from '$lib/ui/sheet/SheetView.svelte';
+	import { call, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -30,11 +30,12 @@
 	async function issueWhatIsShown(): Promise<void> {
 		const seen = data.mark;
 		if (preparedBy.trim() !== data.settings.preparedBy) {
-			problem = (await post('/api/settings', { preparedBy })) ?? '';
+			problem = await save('PATCH /api/settings', {}, { preparedBy });
 			if (problem) return;
 		}
-		const { answer, problem: failed } = await ask<{ number: number; again: boolean }>(
-			`/api/fields/${data.fieldId}/${data.year}/sheets`,
+		const { answer, problem: failed } = await call(
+			'POST /api/fields/{field}/{year}/sheets',
+			{ field: data.fieldId, year: data.year },
 			{ seen }
 		);
 		if (answer?.again) told = `No. ${answer.number} says the same: nothing was changed since it was issued.`;

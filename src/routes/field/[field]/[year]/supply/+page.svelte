@@ -4,16 +4,18 @@
 	import { formatNumber } from '$core/units/display';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import { untrack } from 'svelte';
-	import { post } from '$lib/ui/forms/post';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import BlendPanel from '$lib/ui/supply/BlendPanel.svelte';
 	import ManureRates from '$lib/ui/supply/ManureRates.svelte';
 	import PricePerPound from '$lib/ui/supply/PricePerPound.svelte';
 	import SourceNotes from '$lib/ui/supply/SourceNotes.svelte';
+	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 	let typed = $state<Record<string, string>>({});
+	/** What stood in a field before it was typed over. */
+	const shownBefore: Record<string, number | null> = {};
 	let problem = $state('');
 
 	let tank = $state(untrack(() => String(data.loads.tankGal)));
@@ -29,7 +31,7 @@
 			return;
 		}
 		if (tankGal === data.loads.tankGal && boxLb === data.loads.boxLb) return;
-		loadProblem = (await post('/api/settings', { loads: { ...data.loads, tankGal, boxLb } })) ?? '';
+		loadProblem = await save('PATCH /api/settings', {}, { loads: { ...data.loads, tankGal, boxLb } });
 	}
 
 	/** How often a tank or box is filled for the field: "3 loads of 46 ac". */
@@ -45,7 +47,7 @@
 	const shownProducts = $derived(
 		allProducts ? data.products : data.products.filter(({ item, price }) => price !== undefined || item in typed)
 	);
-	const url = $derived(`/api/fields/${data.fieldId}/${data.year}/passes`);
+	const address = $derived({ field: data.fieldId, year: data.year });
 	/** Dry goods that carry nutrients: what a mix may take the place of. */
 	function isDryFeed(id: string): boolean {
 		const product = data.catalogue.find((one) => one.id === id);
@@ -58,7 +60,12 @@
 		return typed[item] ?? (price === undefined ? '' : String(price));
 	}
 
-	async function save(event: SubmitEvent): Promise<void> {
+	function type(item: string, text: string, price: number | undefined): void {
+		if (!(item in typed)) shownBefore[item] = price ?? null;
+		typed[item] = text;
+	}
+
+	async function savePrices(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const prices: Record<string, number> = {};
 		for (const [item, text] of Object.entries(typed)) {
@@ -68,7 +75,8 @@
 				return void (problem = `The price “${text}” must be a number, 0 or more.`);
 			prices[item] = amount;
 		}
-		problem = (await post('/api/prices', { prices })) ?? '';
+		const seen = Object.fromEntries(Object.keys(prices).map((item) => [item, shownBefore[item] ?? null]));
+		problem = await save('PATCH /api/prices', {}, { prices, seen });
 		if (problem === '') typed = {};
 	}
 </script>
@@ -78,7 +86,7 @@
 		aria-label={`Price of ${name}`}
 		inputmode="decimal"
 		value={shown(item, price)}
-		oninput={(event) => (typed[item] = event.currentTarget.value)}
+		oninput={(event) => type(item, event.currentTarget.value, price)}
 	/>
 {/snippet}
 
@@ -133,7 +141,7 @@
 	</section>
 
 	{#if data.open.length > 0}
-		<SourceNotes advice={data.advice} passes={data.open} products={data.catalogue} {url} />
+		<SourceNotes advice={data.advice} passes={data.open} products={data.catalogue} {address} />
 	{/if}
 	{#key data.open.map(({ id }) => id).join()}
 		<BlendPanel
@@ -142,7 +150,7 @@
 			prices={data.ofProduct}
 			areaAcres={data.acres}
 			loads={data.loads}
-			{url}
+			{address}
 		/>
 	{/key}
 	{#if data.plantingDate}
@@ -150,12 +158,12 @@
 			manures={data.catalogue.filter(({ manure }) => manure)}
 			wanted={data.wanted}
 			plantingDate={data.plantingDate}
-			{url}
+			{address}
 		/>
 	{/if}
 	<PricePerPound compared={data.compared} />
 
-	<form class="section" onsubmit={save}>
+	<form class="section" onsubmit={savePrices}>
 		<h2>Prices</h2>
 		<p class="soft">They hold for the whole book from today on; older ones are kept by date.</p>
 		<div class="two">

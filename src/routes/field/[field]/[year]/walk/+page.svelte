@@ -1,11 +1,12 @@
 <script lang="ts">
+	import type { CropTestAction } from '$core/schema-types';
 	import { Button } from 'carbon-components-svelte';
-	import { ask, post } from '$lib/ui/forms/post';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import NitrateForm from '$lib/ui/walk/NitrateForm.svelte';
 	import StripsForm from '$lib/ui/walk/StripsForm.svelte';
 	import TestResult from '$lib/ui/walk/TestResult.svelte';
 	import TillerForm from '$lib/ui/walk/TillerForm.svelte';
+	import { call, remove, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -29,18 +30,23 @@
 		}
 	} as const;
 
-	const base = $derived(`/api/fields/${data.fieldId}/${data.year}/crop-tests`);
-	const book = async (body: object) => (problem = (await post(base, body)) ?? '') === '';
+	const address = $derived({ field: data.fieldId, year: data.year });
+	const book = async (test: CropTestAction) =>
+		(problem = await save('POST /api/fields/{field}/{year}/crop-tests', address, test)) === '';
 
 	async function use(test: string, name: string): Promise<void> {
-		const { answer, problem: failed } = await ask<{ notes: string[] }>(`${base}/use`, { test });
+		const { answer, problem: failed } = await call(
+			'POST /api/fields/{field}/{year}/crop-tests/{test}/use',
+			{ ...address, test },
+			{}
+		);
 		problem = failed ?? '';
 		notes = answer?.notes ?? [];
 		taken = failed ? '' : name;
 	}
 
-	async function remove(test: string): Promise<void> {
-		problem = (await post(base, { test }, 'DELETE')) ?? '';
+	async function removeTest(test: string): Promise<void> {
+		problem = await remove('DELETE /api/fields/{field}/{year}/crop-tests/{test}', { ...address, test });
 	}
 </script>
 
@@ -75,7 +81,7 @@
 						{result}
 						others={tests.slice(1)}
 						use={() => use(newest.id, name)}
-						remove={(id) => remove(id)}
+						remove={(id) => removeTest(id)}
 					/>
 				{/if}
 				<details open={tests.length === 0}>

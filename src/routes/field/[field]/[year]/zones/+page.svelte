@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Shape } from '$core/ground/shapes/shape';
-	import type { PlacedPoint, ZoneFacts } from '$core/schema-types';
+	import type { PlacedPoint, Zone, ZoneFacts } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import { zoneGoals } from '$core/zones/zone-goals';
@@ -20,8 +20,8 @@
 	import ZoneFactsForm from '$lib/ui/ground/zones/ZoneFactsForm.svelte';
 	import ZoneRates from '$lib/ui/ground/zones/ZoneRates.svelte';
 	import ZonesPart from '$lib/ui/ground/zones/ZonesPart.svelte';
-	import { post } from '$lib/ui/forms/post';
 	import type { ShownSurface } from '../../../../../workers/ground-messages';
+	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -91,8 +91,7 @@
 				shape: name === chosen ? shape : own,
 				facts
 			}));
-			problem = (await post(`/api/fields/${data.fieldId}/zones`, { label: `Mended ${chosen}`, zones })) ?? '';
-			return;
+			return replaceZones(zones);
 		}
 		if (mode === 'cut') {
 			const cut = await cutZone(
@@ -103,15 +102,16 @@
 			if (!cut) return void (problem = 'Nothing of what was drawn lies in the field outside the other zones.');
 			const zones = data.zones.map(({ name, shape: own, facts }) => ({ name, shape: own, facts }));
 			const name = freeName(zones.map((zone) => zone.name));
-			problem =
-				(await post(`/api/fields/${data.fieldId}/zones`, {
-					label: `Drew ${name}`,
-					zones: [...zones, { name, shape: cut, facts: {} }]
-				})) ?? '';
-			return;
+			return replaceZones([...zones, { name, shape: cut, facts: {} }]);
 		}
-		problem = (await post(`/api/fields/${data.fieldId}/boundary`, { boundary: shape })) ?? '';
+		problem = await save('PUT /api/fields/{field}/boundary', { field: data.fieldId }, { boundary: shape });
 		if (mode === 'draw') mode = 'look';
+	}
+
+	/** Puts zones in place of those that are shown. */
+	async function replaceZones(zones: Zone[]): Promise<void> {
+		const seen = data.zones.map(({ id, facts }) => ({ id, facts }));
+		problem = await save('PUT /api/fields/{field}/zones', { field: data.fieldId }, { zones, year: data.year, seen });
 	}
 
 	function freeName(taken: readonly string[]): string {
@@ -120,8 +120,9 @@
 		return `Zone ${at}`;
 	}
 
-	async function keepFacts(facts: ZoneFacts): Promise<string | undefined> {
-		const failed = await post(`/api/fields/${data.fieldId}/zones/facts`, { zone: editing, facts, year: data.year });
+	async function keepFacts(facts: ZoneFacts, seen: ZoneFacts): Promise<string> {
+		const body = { zone: editing!, facts, year: data.year, seen };
+		const failed = await save('PUT /api/fields/{field}/zones/facts', { field: data.fieldId }, body);
 		if (!failed) editing = undefined;
 		return failed;
 	}
@@ -168,6 +169,7 @@
 			<BoundaryPart fieldId={data.fieldId} boundary={data.boundary} acres={data.acres} {mode} {setMode} />
 			<ZonesPart
 				fieldId={data.fieldId}
+				year={data.year}
 				boundary={data.boundary}
 				layers={data.layers}
 				zones={data.zones}

@@ -1,0 +1,68 @@
+import adviseAnswer from '../../../schemas/advise-answer.schema.json';
+import adviseRequest from '../../../schemas/advise-request.schema.json';
+import actions from '../../../schemas/actions.schema.json';
+import answers from '../../../schemas/answers.schema.json';
+import book from '../../../schemas/book.schema.json';
+import crops from '../../../schemas/crops.schema.json';
+import figure from '../../../schemas/figure.schema.json';
+import pack from '../../../schemas/pack.schema.json';
+import products from '../../../schemas/products.schema.json';
+import cautions from '../../../schemas/cautions.schema.json';
+import plan from '../../../schemas/plan.schema.json';
+import labDraft from '../../../schemas/lab-draft.schema.json';
+import labMapping from '../../../schemas/lab-mapping.schema.json';
+import fitAnswer from '../../../schemas/fit-answer.schema.json';
+import fitRequest from '../../../schemas/fit-request.schema.json';
+import response from '../../../schemas/response.schema.json';
+import sheet from '../../../schemas/sheet.schema.json';
+import sample from '../../../schemas/sample.schema.json';
+import seasonAnswer from '../../../schemas/season-answer.schema.json';
+import seasonRequest from '../../../schemas/season-request.schema.json';
+import blendAnswer from '../../../schemas/blend-answer.schema.json';
+import blendRequest from '../../../schemas/blend-request.schema.json';
+import additives from '../../../schemas/additives.schema.json';
+import ground from '../../../schemas/ground.schema.json';
+import plausibility from '../../../schemas/plausibility.schema.json';
+import manures from '../../../schemas/manures.schema.json';
+import seasonLimits from '../../../schemas/season-limits.schema.json';
+import houseRules from '../../../schemas/house-rules.schema.json';
+import stages from '../../../schemas/stages.schema.json';
+import seasonModel from '../../../schemas/season-model.schema.json';
+import weather from '../../../schemas/weather.schema.json';
+import schedules from '../../../schemas/schedules.schema.json';
+
+/** Every JSON Schema of the project; an id is `<name>.schema.json`. */
+export const SCHEMAS: readonly { $id: string }[] = [
+	figure,
+	sample,
+	crops,
+	products,
+	schedules,
+	seasonModel,
+	blendRequest,
+	blendAnswer,
+	manures,
+	plausibility,
+	ground,
+	additives,
+	seasonLimits,
+	stages,
+	houseRules,
+	weather,
+	cautions,
+	response,
+	fitRequest,
+	fitAnswer,
+	adviseAnswer,
+	adviseRequest,
+	pack,
+	plan,
+	seasonRequest,
+	seasonAnswer,
+	labMapping,
+	labDraft,
+	sheet,
+	book,
+	actions,
+	answers
+];

@@ -1,0 +1,170 @@
+import { readFileSync } from 'node:fs';
+import type { Database } from 'better-sqlite3';
+import { partsOf } from '../../../core/ground/shapes/shape';
+import { fillBook } from '../book/fill-book';
+import { openBook } from '../book/open-book';
+import { libraryOf } from '../current-library';
+import { Desk } from '../desk';
+import { asGeoJson } from '../files/prescription-file/as-geojson';
+import { theLibrary } from '../knowledge';
+import { listCropTests } from '../stores/crop-tests';
+import { listFields, listSamples } from '../stores/fields';
+import { findFieldYear, listPasses } from '../stores/field-years';
+import { listLayers } from '../stores/ground-maps';
+import { findImport } from '../stores/lab-imports';
+import { listOwnProducts } from '../stores/own-products';
+import { findPrescription, listPrescriptions } from '../stores/prescriptions';
+import { listCurves } from '../stores/response-curves';
+import { setPreparedBy } from '../stores/settings';
+import { answerCall } from './answer-call';
+import { CURVE_EXAMPLE, PASS_EXAMPLE } from './examples';
+import { EXAMPLE_IDS, type Operation } from './operation';
+import { methodAndPath } from './path';
+import { OPERATIONS } from './table';
+
+const district = readFileSync('demo/district.json', 'utf8');
+const TODAY = '2026-11-23';
+const YEAR = '2027';
+
+/** The parts of an address and the ids in bodies that one field of a book goes by. */
+export type Ids = Record<string, string>;
+
+/** A book of the demo with one of everything on a field, and the same on another. */
+export class World {
+	readonly book: Database = openBook(':memory:');
+	own!: Ids;
+	foreign!: Ids;
+
+	static async make(): Promise<World> {
+		const world = new World();
+		fillBook(world.book, JSON.parse(district));
+		setPreparedBy(world.book, 'Ada');
+		const [own, other] = ['Kingfisher Bend', 'Heronry'].map((name) => world.#idOf(name));
+		world.foreign = await world.#fill(other!, own!);
+		world.own = await world.#fill(own!, other!);
+		return world;
+	}
+
+	/** Calls an operation as a page would. */
+	call(key: string, ids: Ids, body?: unknown, about: { query?: string; init?: RequestInit } = {}): Promise<Response> {
+		const { method, path } = methodAndPath(key);
+		const address = path.replace(/\{(\w+)\}/g, (_, name: string) => encodeURIComponent(ids[name]!));
+		const init: RequestInit = about.init ?? {
+			headers: { 'content-type': 'application/json' },
+			...(body === undefined ? {} : { body: JSON.stringify(body) })
+		};
+		const request = new Request(`http://127.0.0.1${address}${about.query ?? ''}`, { method, ...init });
+		const desk = new Desk(this.book, libraryOf(this.book, theLibrary()), TODAY);
+		return answerCall(OPERATIONS, request, desk, (error) => {
+			throw error;
+		});
+	}
+
+	/** Calls an operation with its own example, or with a file that it takes. */
+	callExample({ key, example, file }: Operation, ids: Ids): Promise<Response> {
+		if (file) {
+			const { name, text, query } = this.#fileFor(key, ids);
+			const headers = { 'content-type': 'application/octet-stream', 'x-file-name': name };
+			return this.call(key, ids, undefined, { query, init: { headers, body: text } });
+		}
+		return this.call(key, ids, example === undefined ? undefined : withIds(example, ids));
+	}
+
+	/** Every row of the book. */
+	everything(): string {
+		const tables = this.book
+			.prepare<[], { name: string }>("SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name")
+			.all();
+		return JSON.stringify(tables.map(({ name }) => this.book.prepare(`SELECT * FROM ${name}`).all()));
+	}
+
+	#idOf(name: string): string {
+		return listFields(this.book).find((field) => field.name === name)!.id;
+	}
+
+	/** One of everything that an address can name, on a field, made through the API itself. */
+	async #fill(field: string, otherField: string): Promise<Ids> {
+		const ids: Ids = { field, otherField, year: YEAR, nutrient: 'N', event: '1', guide: 'central-plains-2003' };
+		const make = async (key: string, change: (example: object) => object = (example) => example) => {
+			const operation = OPERATIONS.find((one) => one.key === key)!;
+			const response = await this.call(key, ids, change(withIds(operation.example as object, ids)));
+			if (!response.ok) throw new Error(`${key}: ${await response.text()}`);
+			return (await response.json()) as { id?: string };
+		};
+		await make('PUT /api/fields/{field}/{year}/goal', (example) => ({ ...example, yieldGoal: 155 }));
+		await make('POST /api/fields/{field}/samples', (example) => ({ ...example, labNumber: field.slice(0, 8) }));
+		ids.sample = listSamples(this.book, field).find(({ labNumber }) => labNumber === field.slice(0, 8))!.id;
+		await make('POST /api/fields/{field}/{year}/choices', () => ({
+			choices: [{ nutrient: 'N', ownRate: 140, reason: 'As in other years' }]
+		}));
+		await make('POST /api/fields/{field}/{year}/passes', () => ({ removed: [], added: [PASS_EXAMPLE] }));
+		const year = findFieldYear(this.book, field, Number(YEAR))!.id;
+		ids.pass = listPasses(this.book, year).find(({ plan }) => plan.label === PASS_EXAMPLE.label)!.plan.id;
+		await make('POST /api/fields/{field}/{year}/crop-tests');
+		ids.test = listCropTests(this.book, year)[0]!.id;
+		const shape = JSON.parse(listFields(this.book).find(({ id }) => id === field)!.boundary!) as unknown;
+		await make('PUT /api/fields/{field}/zones', () => ({ zones: [{ name: 'Bottom', shape, facts: {} }] }));
+		const [x, y] = this.#aPoint(field);
+		await make('POST /api/fields/{field}/layers', () => ({
+			layer: { name: 'Walked P', quantity: 'P', unit: 'ppm', points: [[x, y, 14]] }
+		}));
+		ids.layer = listLayers(this.book, field).find(({ name }) => name === 'Walked P')!.id;
+		ids.prescription = (await make('POST /api/fields/{field}/{year}/prescriptions')).id!;
+		ids.curve = 'old-trials';
+		if (!listCurves(this.book).some(({ id }) => id === ids.curve))
+			await make('POST /api/curves', () => ({ curve: { ...CURVE_EXAMPLE, id: ids.curve, title: 'Old trials' } }));
+		await make('POST /api/guides');
+		await make('POST /api/products');
+		ids.product = listOwnProducts(this.book)[0]!.id;
+		const upload = OPERATIONS.find(({ key }) => key === 'POST /api/imports')!;
+		ids.import = ((await (await this.callExample(upload, ids)).json()) as { id: string }).id;
+		const { draft } = findImport(this.book, ids.import)!;
+		await make('PUT /api/imports/{import}/draft', () => ({ ...draft, lab: 'Fenmoor Soil Bench' }));
+		return ids;
+	}
+
+	#aPoint(field: string): [number, number] {
+		const { boundary } = listFields(this.book).find(({ id }) => id === field)!;
+		const ring = partsOf(JSON.parse(boundary!))[0]![0]!;
+		const mean = (at: 0 | 1) => ring.slice(1).reduce((sum, corner) => sum + corner[at]!, 0) / (ring.length - 1);
+		return [mean(0), mean(1)];
+	}
+
+	#fileFor(key: string, ids: Ids): { name: string; text: string; query: string } {
+		if (key === 'POST /api/imports') {
+			const text = 'Grower,Field,Date,pH\nTarrow & Daughters,Kingfisher Bend,2026-11-01,6.2\n';
+			return { name: 'lab.csv', text, query: '' };
+		}
+		const points = (column: string, value: number) =>
+			JSON.stringify({
+				type: 'FeatureCollection',
+				features: [
+					{
+						type: 'Feature',
+						properties: { [column]: value },
+						geometry: { type: 'Point', coordinates: this.#aPoint(ids.field!) }
+					}
+				]
+			});
+		if (key.includes('read-back')) {
+			const { content } = findPrescription(this.book, ids.prescription!)!;
+			return { name: 'back.geojson', text: JSON.stringify(asGeoJson(content)), query: '' };
+		}
+		if (key.includes('as-applied')) return { name: 'log.geojson', text: points('rate', 100), query: '?on=2027-04-21' };
+		const query = key.includes('layers/file') ? '?column=P&quantity=P&unit=ppm&name=From%20file' : '';
+		return { name: 'points.geojson', text: points('P', 17), query };
+	}
+
+	/** The prescriptions of a field in the year, for tests that count them. */
+	prescriptionsOf(field: string): number {
+		return listPrescriptions(this.book, findFieldYear(this.book, field, Number(YEAR))!.id).length;
+	}
+}
+
+/** An example with the ids of a book in place of those of the examples. */
+function withIds<T>(example: T, ids: Ids): T {
+	let text = JSON.stringify(example);
+	for (const [name, id] of Object.entries(EXAMPLE_IDS))
+		text = text.replaceAll(`"${id}"`, JSON.stringify(ids[name] ?? id));
+	return JSON.parse(text) as T;
+}

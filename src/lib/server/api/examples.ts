@@ -1,0 +1,107 @@
+import adviseRequest from '../../../../demo/requests/corn-after-soybean.json';
+import blendRequest from '../../../../demo/requests/corn-blend.json';
+import fitRequest from '../../../../demo/requests/corn-fit.json';
+import seasonRequest from '../../../../demo/requests/corn-season.json';
+import guide from '../../../../demo/packs/central-plains-2003.json';
+import type {
+	AdviseRequest,
+	BlendRequest,
+	FitRequest,
+	GroundShape,
+	LabDraft,
+	Pass,
+	ResponseCurve,
+	SampleAction,
+	SeasonRequest,
+	WeatherFile
+} from '../../../core/schema-types';
+import { EXAMPLE_IDS } from './operation';
+
+// A JSON file has the types of its text; the tests check each of these by its schema.
+export const ADVISE_EXAMPLE = adviseRequest as unknown as AdviseRequest;
+export const SEASON_EXAMPLE = seasonRequest as unknown as SeasonRequest;
+export const BLEND_EXAMPLE = blendRequest as unknown as BlendRequest;
+export const FIT_EXAMPLE = fitRequest as unknown as FitRequest;
+
+/** A pass of the demo's plans. */
+export const PASS_EXAMPLE: Pass = {
+	id: EXAMPLE_IDS.pass,
+	date: '2027-04-20',
+	label: 'Urea before planting',
+	product: 'urea',
+	rate: 120,
+	unit: 'lb/ac',
+	placement: 'broadcast',
+	reason: ''
+};
+
+/** A piece of ground in the demo's first field. */
+export const SQUARE: GroundShape = {
+	type: 'Polygon',
+	coordinates: [
+		[
+			[-35.0, 40.999],
+			[-34.998, 40.999],
+			[-34.998, 41.001],
+			[-35.0, 41.001],
+			[-35.0, 40.999]
+		]
+	]
+};
+
+export const SURFACE_SAMPLE: SampleAction = {
+	lab: 'Fenmoor Soil Bench',
+	labNumber: '9001',
+	report: {
+		date: '2026-11-02',
+		layers: [
+			{
+				top: 0,
+				bottom: 6,
+				depthUnit: 'in',
+				results: [
+					{ analyte: 'pH', method: 'water', value: 6.1, unit: 'pH' },
+					{ analyte: 'P', method: 'bray-p1', value: 18, unit: 'ppm' }
+				]
+			}
+		]
+	}
+};
+
+export const CURVE_EXAMPLE: ResponseCurve = {
+	id: 'long-meadow-2026',
+	title: 'Long Meadow 2026',
+	crop: 'corn-grain',
+	curve: { model: 'quadratic', coefficients: { a: 90, b: 0.8, c: -0.002 } },
+	lowestRate: 0,
+	highestRate: 240,
+	basis: 'measured',
+	source: 'strips of 2026'
+};
+
+export const GUIDE_EXAMPLE = JSON.stringify(guide, null, '\t');
+
+export const WEATHER_EXAMPLE: WeatherFile = {
+	name: 'Long Meadow',
+	latitude: 41,
+	units: 'us',
+	csv: 'date,min,max,rain\n2026-05-01,44,66,0\n2026-05-02,46,70,0.31\n'
+};
+
+/** By this an import is read that has the columns of the demo's first lab file. */
+export const DRAFT_EXAMPLE: LabDraft = {
+	lab: 'Fenmoor Soil Bench',
+	grower: '',
+	mapping: {
+		columns: [
+			{ header: 'Field', role: 'field' },
+			{ header: 'pH', role: 'result', analyte: 'pH', method: 'water', unit: 'pH' },
+			{ header: 'Sampled', role: 'date' }
+		],
+		dateOrder: 'year-month-day',
+		depth: { top: 0, bottom: 8, unit: 'in' }
+	},
+	corrections: {},
+	leftOut: [],
+	targets: {}
+};

@@ -1,0 +1,100 @@
+import { InputError } from '../../../../core/check/problem';
+import { shapeProblems } from '../../../../core/ground/shapes/check-shape';
+import type { Shape } from '../../../../core/ground/shapes/shape';
+import { soilLayers } from '../../../../core/reading/soil/soil-layers';
+import type {
+	BoundaryAction,
+	CreatedAnswer,
+	FactsAction,
+	FoundFields,
+	NewFieldAction,
+	OpenCautions,
+	SampleAction,
+	SetbacksAction
+} from '../../../../core/schema-types';
+import { ActionError } from '../../book/action-error';
+import { openCautions } from '../../field/open-cautions';
+import { addField, addSample, fieldByName, findFields, removeSample, updateField } from '../../stores/fields';
+import { setBoundary } from '../../stores/ground-maps';
+import { setSetbacks } from '../../stores/house-rules';
+import { SQUARE, SURFACE_SAMPLE } from '../examples';
+import { fieldAt } from '../at';
+import { json, operation } from '../operation';
+import { factsOf } from '../standing';
+
+const MOST_FOUND = 12;
+
+export const fieldOperations = [
+	operation('GET /api/fields', {
+		summary: 'Finds fields whose name or grower holds the words',
+		query: { find: 'Words, in any order; all fields where left out' },
+		answer: json<FoundFields>('answers#/definitions/FoundFields'),
+		run: ({ desk, query }) => findFields(desk.book, query.get('find') ?? '', MOST_FOUND)
+	}),
+	operation('POST /api/fields', {
+		summary: 'Adds a field, and its grower where the name is new',
+		body: json<NewFieldAction>('actions#/definitions/NewFieldAction'),
+		answer: json<CreatedAnswer>('answers#/definitions/CreatedAnswer'),
+		example: { name: 'Long Meadow', grower: 'Tarrow & Daughters', areaAcres: 40 },
+		run: ({ desk }, { name, grower, areaAcres }) => ({
+			id: addField(desk.book, { name: name.trim(), grower: grower.trim(), areaAcres })
+		})
+	}),
+	operation('GET /api/cautions', {
+		summary: 'Counts what is open on some fields of a year',
+		query: { year: 'The year', field: 'The id of a field; given again for each of up to 100' },
+		answer: json<OpenCautions>('answers#/definitions/OpenCautions'),
+		run: ({ desk, query }) => openCautions(desk, query.get('year') ?? '', query.getAll('field'))
+	}),
+	operation('PUT /api/fields/{field}/facts', {
+		summary: 'Changes the facts of a field',
+		body: json<FactsAction>('actions#/definitions/FactsAction'),
+		example: { name: 'Kingfisher Bend', irrigated: false, note: '', areaAcres: 62, texture: 'silt loam' },
+		stands: (call) => factsOf(fieldAt(call)),
+		run: (call, facts) => {
+			const field = fieldAt(call);
+			const name = facts.name.trim();
+			const other = fieldByName(call.desk.book, field.grower, name);
+			if (other && other.id !== field.id) throw new ActionError(`${field.grower} already has a field named ${name}.`);
+			updateField(call.desk.book, field.id, {
+				name,
+				area_ac: facts.areaAcres ?? null,
+				texture: facts.texture ?? null,
+				drainage: facts.drainage ?? null,
+				slope_percent: facts.slopePercent ?? null,
+				irrigated: facts.irrigated ? 1 : 0,
+				note: facts.note,
+				tenure: facts.tenure ?? null
+			});
+		}
+	}),
+	operation('PUT /api/fields/{field}/setbacks', {
+		summary: 'Sets the distances to keep on a field',
+		body: json<SetbacksAction>('actions#/definitions/SetbacksAction'),
+		example: { setbacks: [{ from: 'well', feet: 100 }] },
+		run: ({ params, desk }, { setbacks }) => setSetbacks(desk.book, params.field, setbacks)
+	}),
+	operation('PUT /api/fields/{field}/boundary', {
+		summary: 'Sets the boundary of a field, and its area by it; null takes both away',
+		body: json<BoundaryAction>('actions#/definitions/BoundaryAction'),
+		example: { boundary: SQUARE },
+		run: ({ params, desk }, { boundary }) => {
+			const problems = boundary ? shapeProblems(boundary as Shape, '/boundary') : [];
+			if (problems.length > 0) throw new InputError(problems);
+			setBoundary(desk.book, params.field, boundary as Shape | null);
+		}
+	}),
+	operation('POST /api/fields/{field}/samples', {
+		summary: 'Adds a soil sample typed from the lab’s paper',
+		body: json<SampleAction>('actions#/definitions/SampleAction'),
+		example: SURFACE_SAMPLE,
+		run: ({ params, desk }, sample) => {
+			soilLayers(sample.report);
+			addSample(desk.book, params.field, sample);
+		}
+	}),
+	operation('DELETE /api/fields/{field}/samples/{sample}', {
+		summary: 'Removes a sample that was typed in',
+		run: ({ params, desk }) => removeSample(desk.book, params.field, params.sample)
+	})
+] as const;

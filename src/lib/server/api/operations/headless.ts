@@ -1,0 +1,49 @@
+import { advise } from '../../../../core/rates/advise';
+import { fitTrial } from '../../../../core/rates/nitrogen/response/answer-fit';
+import { answerSeason } from '../../../../core/season/answer-season';
+import { solveBlend } from '../../../../core/supply/blend/solve-blend';
+import { loadSolver } from '../../../../core/supply/blend/solver';
+import type {
+	AdviseAnswer,
+	AdviseRequest,
+	BlendAnswer,
+	BlendRequest,
+	FitAnswer,
+	FitRequest,
+	SeasonAnswer,
+	SeasonRequest
+} from '../../../../core/schema-types';
+import { ADVISE_EXAMPLE, BLEND_EXAMPLE, FIT_EXAMPLE, SEASON_EXAMPLE } from '../examples';
+import { json, operation } from '../operation';
+
+/** What works without a book: the same bodies as on the command line. */
+export const headlessOperations = [
+	operation('POST /api/advise', {
+		summary: 'Works out the rates of one field by every guide that knows its crop',
+		body: json<AdviseRequest>('advise-request'),
+		answer: json<AdviseAnswer>('advise-answer'),
+		example: ADVISE_EXAMPLE,
+		run: ({ desk }, body) => advise(body, desk.library, desk.today)
+	}),
+	operation('POST /api/season', {
+		summary: 'Runs the season of one field day by day',
+		body: json<SeasonRequest>('season-request'),
+		answer: json<SeasonAnswer>('season-answer'),
+		example: SEASON_EXAMPLE,
+		run: ({ desk }, body) => answerSeason(body, desk.library)
+	}),
+	operation('POST /api/blend', {
+		summary: 'Finds the cheapest mix of products that meets a demand',
+		body: json<BlendRequest>('blend-request'),
+		answer: json<BlendAnswer>('blend-answer'),
+		example: BLEND_EXAMPLE,
+		run: async (_, body) => solveBlend(body, await loadSolver())
+	}),
+	operation('POST /api/fit', {
+		summary: 'Fits curves of yield against nitrogen to the plots of a trial',
+		body: json<FitRequest>('fit-request'),
+		answer: json<FitAnswer>('fit-answer'),
+		example: FIT_EXAMPLE,
+		run: (_, body) => fitTrial(body)
+	})
+] as const;

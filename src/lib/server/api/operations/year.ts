@@ -1,0 +1,173 @@
+import { InputError } from '../../../../core/check/problem';
+import { checkGoal } from '../../../../core/rates/check-goal';
+import type { Choice } from '../../../../core/rates/choose';
+import { plantingFault } from '../../../../core/season/plan/season-span';
+import type {
+	ChooseAction,
+	CropTestAction,
+	GoalAction,
+	HarvestAction,
+	LimingAction,
+	NextCropAction,
+	NitrogenTerms,
+	NotesAnswer,
+	RateNutrient
+} from '../../../../core/schema-types';
+import { ActionError } from '../../book/action-error';
+import { afterTest } from '../../field/after-test';
+import { choiceLabel } from '../../field/choice-label';
+import { yearOf } from '../../field/year-of';
+import { bookCropTest, listCropTests, removeCropTest, type CropTest } from '../../stores/crop-tests';
+import {
+	bookHarvest,
+	changeSeason,
+	choose,
+	setGoal,
+	setLiming,
+	setNextCrop,
+	setNitrogenTerms,
+	unchoose
+} from '../../stores/field-years';
+import { adviceAt, fieldAt, goalAt } from '../at';
+import { json, operation, type Call } from '../operation';
+import { goalFactsOf } from '../standing';
+import { findFieldYear } from '../../stores/field-years';
+
+export const yearOperations = [
+	operation('PUT /api/fields/{field}/{year}/goal', {
+		summary: 'Sets crop and yield goal of a year, with what belongs to them',
+		body: json<GoalAction>('actions#/definitions/GoalAction'),
+		example: { crop: 'corn-grain', yieldGoal: 160, previousCrop: 'soybean', plantingDate: '2027-05-01' },
+		stands: ({ params, desk }) => {
+			const row = findFieldYear(desk.book, params.field, yearOf(params.year));
+			return row && goalFactsOf(row);
+		},
+		run: (call, goal) => {
+			const { book, library } = call.desk;
+			const year = yearOf(call.params.year);
+			const crop = library.crops.find(({ id }) => id === goal.crop);
+			if (crop) checkGoal(crop, goal.yieldGoal, '/yieldGoal');
+			const fault = goal.plantingDate && plantingFault(goal.plantingDate, year);
+			if (fault) throw new InputError([{ path: '/plantingDate', message: fault }]);
+			setGoal(book, fieldAt(call).id, year, {
+				crop: goal.crop,
+				yield_goal: goal.yieldGoal,
+				previous_crop: goal.previousCrop ?? null,
+				planting_date: goal.plantingDate ?? null,
+				row_spacing_in: goal.rowSpacingIn ?? null,
+				target_ph: goal.targetPh ?? null,
+				target_ph_scale: goal.targetPhScale ?? null,
+				residue_removed_percent: goal.residueRemovedPercent ?? null,
+				starter_p2o5: goal.starterP2O5 ?? null
+			});
+		}
+	}),
+	operation('PUT /api/fields/{field}/{year}/harvest', {
+		summary: 'Books the yield of a year; null takes it back',
+		body: json<HarvestAction>('actions#/definitions/HarvestAction'),
+		example: { harvestedYield: 151 },
+		run: (call, { harvestedYield }) => {
+			const row = goalAt(call);
+			const grown = call.desk.library.crops.find(({ id }) => id === row.crop);
+			// Hail leaves nothing: 0 is a harvest.
+			if (grown && harvestedYield) checkGoal(grown, harvestedYield, '/harvestedYield');
+			bookHarvest(call.desk.book, row, harvestedYield);
+		}
+	}),
+	operation('PUT /api/fields/{field}/{year}/liming', {
+		summary: 'Says what the field is limed with, how deep and how; what is left out is as usual',
+		body: json<LimingAction>('actions#/definitions/LimingAction'),
+		example: { depthIn: 6, placement: 'incorporated' },
+		run: (call, { product, depthIn, placement }) => {
+			const known = call.desk.library.products.filter(({ lime }) => lime);
+			if (product !== undefined && !known.some(({ id }) => id === product)) {
+				throw new ActionError(`“${product}” is no lime; there are ${known.map(({ id }) => id).join(', ')}.`);
+			}
+			setLiming(call.desk.book, goalAt(call), {
+				liming_product: product ?? null,
+				lime_depth_in: depthIn ?? null,
+				lime_placement: placement ?? null
+			});
+		}
+	}),
+	operation('PUT /api/fields/{field}/{year}/next-crop', {
+		summary: 'Names the crop of the year after; an empty body takes it back',
+		body: json<NextCropAction>('actions#/definitions/NextCropAction'),
+		example: { crop: 'soybean', yieldGoal: 55 },
+		run: (call, { crop, yieldGoal }) => {
+			const next = call.desk.library.crops.find(({ id }) => id === crop);
+			if (next && yieldGoal !== undefined) checkGoal(next, yieldGoal, '/yieldGoal');
+			setNextCrop(call.desk.book, goalAt(call), { next_crop: crop ?? null, next_yield_goal: yieldGoal ?? null });
+		}
+	}),
+	operation('PUT /api/fields/{field}/{year}/nitrogen', {
+		summary: 'Sets what is wanted of nitrogen this year, and what else brings some',
+		body: json<NitrogenTerms>('advise-request#/definitions/NitrogenTerms'),
+		example: { manureN: 20 },
+		run: (call, terms) => setNitrogenTerms(call.desk.book, goalAt(call), terms)
+	}),
+	operation('POST /api/fields/{field}/{year}/choices', {
+		summary: 'Settles the rates of nutrients by a method of a guide, or by own judgement with a reason',
+		body: json<ChooseAction>('actions#/definitions/ChooseAction'),
+		example: { choices: [{ nutrient: 'S', ownRate: 15, reason: 'Sandy knob, pale wheat last year' }] },
+		run: (call, { choices, nitrogen, confirmSimulated }) => {
+			const { goal, answer } = adviceAt(call);
+			for (const { nutrient, method, bothYears } of choices) {
+				if (method === undefined) continue;
+				const rate = answer.rates.find((candidate) => candidate.method === method && candidate.nutrient === nutrient);
+				if (rate?.simulated && !confirmSimulated) {
+					throw new ActionError(
+						`${rate.worksheet.label} is a simulated curve, measured on no field: confirm that you want to go by it.`
+					);
+				}
+				if (rate?.stands === 'for this dressing') {
+					throw new ActionError(
+						`${method} gives one dressing, not the nitrogen of the season. Take it into the season instead.`
+					);
+				}
+				// A curve may give no rate at the objective of before, and one at the objective that goes with this choice.
+				const given = bothYears ? rate?.bothYears?.applies : rate?.applies || nitrogen !== undefined;
+				if (!given) throw new ActionError(`${method} gives no rate for ${nutrient} here.`);
+			}
+			const settled = choices as Choice[];
+			choose(call.desk.book, goal, settled, choiceLabel(settled, answer.rates, nitrogen), nitrogen);
+		}
+	}),
+	operation('DELETE /api/fields/{field}/{year}/choices/{nutrient}', {
+		summary: 'Leaves a nutrient open again',
+		run: (call) => unchoose(call.desk.book, goalAt(call), call.params.nutrient as RateNutrient)
+	}),
+	operation('POST /api/fields/{field}/{year}/crop-tests', {
+		summary: 'Books a test in the standing crop',
+		body: json<CropTestAction>('actions#/definitions/CropTestAction'),
+		example: { kind: 'nitrate', found: { date: '2027-06-10', nitratePpm: 14, depthIn: 12 } },
+		run: (call, { kind, found }) => {
+			if (found.date === undefined)
+				throw new InputError([{ path: '/found/date', message: 'must be the day of the test' }]);
+			bookCropTest(call.desk.book, goalAt(call), kind, found);
+		}
+	}),
+	operation('DELETE /api/fields/{field}/{year}/crop-tests/{test}', {
+		summary: 'Removes a test in the standing crop',
+		run: (call) => removeCropTest(call.desk.book, goalAt(call), cropTestAt(call))
+	}),
+	operation('POST /api/fields/{field}/{year}/crop-tests/{test}/use', {
+		summary: 'Takes a test into the season: its rate, and the nitrogen passes that are left',
+		body: json<Record<string, never>>('actions#/definitions/EmptyAction'),
+		answer: json<NotesAnswer>('answers#/definitions/NotesAnswer'),
+		example: {},
+		run: (call) => {
+			const { book, library, today, settings } = call.desk;
+			const advice = adviceAt(call);
+			const fieldYear = call.desk.fieldYear(call.params);
+			const after = afterTest(book, library, fieldYear, advice, cropTestAt(call), today, settings.units);
+			const { removed, added, notes } = after.change;
+			changeSeason(book, advice.goal, after.why, after.choices, removed, added);
+			return { notes };
+		}
+	})
+] as const;
+
+function cropTestAt(call: Call<'{field}{year}{test}'>): CropTest {
+	return listCropTests(call.desk.book, goalAt(call).id).find(({ id }) => id === call.params.test)!;
+}

@@ -1,0 +1,69 @@
+import { ActionError } from '../book/action-error';
+import type { FileBody } from './operation';
+
+/** A body of JSON is one field at most; anything near this size is a mistake or an attack. */
+const MOST_BODY_BYTES = 1024 * 1024;
+
+/** What was sent cannot be read at all; the status says in which way. */
+export class UnreadableBody extends Error {
+	constructor(
+		readonly status: 400 | 413 | 415,
+		message: string
+	) {
+		super(message);
+		this.name = 'UnreadableBody';
+	}
+}
+
+/** A file as the adviser chose it. */
+export interface UploadedFile {
+	name: string;
+	bytes: Uint8Array;
+}
+
+/**
+ * The JSON of a body; what has none, a question or a removal, is an empty object.
+ * @throws UnreadableBody where it is no JSON, too large, or sent as something else
+ */
+export async function readJson(request: Request): Promise<unknown> {
+	if (request.method === 'GET' || request.method === 'DELETE') return {};
+	// Asked for also where nothing is in it: a page of another site cannot send this type unasked.
+	if (!request.headers.get('content-type')?.startsWith('application/json')) {
+		throw new UnreadableBody(415, 'must be sent with content-type: application/json');
+	}
+	const bytes = await readBytes(request, MOST_BODY_BYTES);
+	if (!bytes) throw new UnreadableBody(413, `must be at most ${MOST_BODY_BYTES} bytes`);
+	try {
+		return JSON.parse(new TextDecoder().decode(bytes));
+	} catch (error) {
+		throw new UnreadableBody(400, `is not JSON: ${(error as Error).message}`);
+	}
+}
+
+/**
+ * The file of a body; its name stands in the x-file-name header, percent-encoded.
+ * @throws ActionError where it is empty or too large
+ */
+export async function readFile(request: Request, { megabytes, tooLarge }: FileBody): Promise<UploadedFile> {
+	if (request.headers.get('content-type') !== 'application/octet-stream') {
+		throw new ActionError('Send the file itself, as application/octet-stream.');
+	}
+	const name = decodeURIComponent(request.headers.get('x-file-name') ?? 'the file').slice(0, 200);
+	const bytes = await readBytes(request, megabytes * 1024 * 1024);
+	if (!bytes) throw new ActionError(`${name} is over ${megabytes} MB${tooLarge}`);
+	if (bytes.length === 0) throw new ActionError(`${name} is empty.`);
+	return { name, bytes };
+}
+
+/** The bytes of a body; undefined where there are more than it may have, announced or not. */
+async function readBytes(request: Request, most: number): Promise<Uint8Array | undefined> {
+	if (Number(request.headers.get('content-length') ?? 0) > most) return undefined;
+	try {
+		const bytes = new Uint8Array(await request.arrayBuffer());
+		return bytes.length > most ? undefined : bytes;
+	} catch (error) {
+		// The server's own limit shows as an error with a status while the body is read.
+		if (typeof error === 'object' && error !== null && 'status' in error && error.status === 413) return undefined;
+		throw error;
+	}
+}

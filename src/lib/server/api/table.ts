@@ -1,0 +1,35 @@
+import { bookOperations } from './operations/book';
+import { fieldOperations } from './operations/fields';
+import { groundOperations } from './operations/ground';
+import { guideOperations } from './operations/guides';
+import { headlessOperations } from './operations/headless';
+import { planOperations } from './operations/plan';
+import { supplyOperations } from './operations/supply';
+import { yearOperations } from './operations/year';
+import { version } from '../../../../package.json';
+import { describeApi } from './description';
+import { json, operation, type Operation } from './operation';
+
+const TABLE = [
+	...headlessOperations,
+	...fieldOperations,
+	...groundOperations,
+	...yearOperations,
+	...planOperations,
+	...supplyOperations,
+	...guideOperations,
+	...bookOperations
+] as const;
+
+/** Every operation of the program with its types: what the pages call by. */
+export type Api = { [Row in (typeof TABLE)[number] as Row['key']]: Row };
+
+/** The one table of the API; it describes itself. */
+export const OPERATIONS: readonly Operation[] = [
+	...(TABLE as unknown as readonly Operation[]),
+	operation('GET /api', {
+		summary: 'Gives this description of all operations',
+		answer: json<Record<string, unknown>>('answers#/definitions/Description'),
+		run: () => describeApi(OPERATIONS, version)
+	})
+];

@@ -1,0 +1,58 @@
+import { longDate } from '$core/units/day-text';
+import { wordsOf } from './refusal-text';
+
+/** One thing that stands otherwise in the book than in what was sent. */
+export interface Difference {
+	what: string;
+	book: string;
+	own: string;
+}
+
+/** What a list of things is told apart by; ids are for programs. */
+const NAMES = ['label', 'name', 'zone'];
+const NOT_SHOWN = ['id', 'seen', 'because', 'from', 'removed', 'shape'];
+const NOTHING = 'nothing';
+
+/**
+ * What differs between what the book holds and what was to be saved, value by value.
+ * @param now what the book holds, in the shape of `own`
+ * @param own what was to be saved
+ */
+export function differencesOf(now: unknown, own: unknown): Difference[] {
+	const book = leaves(now);
+	const mine = leaves(own);
+	return [...new Set([...book.keys(), ...mine.keys()])].flatMap((what) => {
+		const [one = NOTHING, other = NOTHING] = [book.get(what), mine.get(what)];
+		return one === other ? [] : [{ what, book: one, own: other }];
+	});
+}
+
+/** Every value of a document by what it is called. */
+function leaves(value: unknown, name = '', found = new Map<string, string>()): Map<string, string> {
+	if (Array.isArray(value)) {
+		for (const [at, one] of value.entries()) leaves(one, joined(name, titleOf(one) ?? String(at + 1)), found);
+	} else if (typeof value === 'object' && value !== null) {
+		for (const [key, one] of Object.entries(value)) {
+			if (!NOT_SHOWN.includes(key)) leaves(one, joined(name, key.includes(':') ? key : wordsOf(key)), found);
+		}
+	} else if (value !== undefined && value !== null && value !== '') {
+		found.set(name, textOf(value));
+	}
+	return found;
+}
+
+function titleOf(value: unknown): string | undefined {
+	if (typeof value !== 'object' || value === null) return undefined;
+	const name = NAMES.map((key) => (value as Record<string, unknown>)[key]).find((one) => typeof one === 'string');
+	return name as string | undefined;
+}
+
+function joined(before: string, name: string): string {
+	return before === '' ? name : `${before}, ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
+}
+
+function textOf(value: unknown): string {
+	if (value === true) return 'yes';
+	if (value === false) return 'no';
+	return typeof value === 'string' && /^\d{4}-\d\d-\d\d$/.test(value) ? longDate(value) : String(value);
+}
