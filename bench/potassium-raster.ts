@@ -4,8 +4,7 @@ import { library } from '../src/core/testing.test-help';
 import { medianMs } from './median-ms';
 
 const CELLS = 1_000_000;
-const { kind, parametersFor } = library.packs.rules.find(({ method }) => method === 'tri-state-1995/potassium')!;
-const parameters = parametersFor('corn-grain');
+const rule = library.packs.rules.find(({ method }) => method === 'tri-state-1995/potassium')!.forCrop('corn-grain')!;
 
 let seed = 1;
 const chance = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
@@ -22,7 +21,7 @@ const ms = medianMs(15, () => {
 		numbers.soilTest = soilTest[cell]!;
 		numbers.cec = cec[cell]!;
 		numbers.yieldGoal = yieldGoal[cell]!;
-		rates[cell] = kind.compute(parameters, numbers);
+		rates[cell] = rule.evaluate(numbers);
 	}
 });
 console.log(ms, rates.reduce((sum, rate) => sum + rate, 0) / CELLS);

@@ -26,10 +26,10 @@ test('facts: what another window changed is shown beside what was typed, and the
 	};
 	const other = await twoTabs(page, edit);
 	await page.getByLabel('Area, acres').fill('63');
-	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await page.getByRole('button', { name: 'Keep the facts' }).click();
 	await expect(page.getByRole('button', { name: 'Change the facts' })).toBeVisible();
-	await other.getByLabel('Slope, percent').fill('4');
-	await other.getByRole('button', { name: 'Keep', exact: true }).click();
+	await other.getByLabel('Slope, %').fill('4');
+	await other.getByRole('button', { name: 'Keep the facts' }).click();
 	await expect(row(other, 'Area acres')).toContainText('63');
 	await expect(row(other, 'Area acres')).toContainText('62');
 	await expect(row(other, 'Slope percent')).toContainText('4');
@@ -40,10 +40,10 @@ test('facts: what another window changed is shown beside what was typed, and the
 	await edit(other);
 	await page.getByRole('button', { name: 'Change the facts' }).click();
 	await page.getByLabel('Area, acres').fill('64');
-	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await page.getByRole('button', { name: 'Keep the facts' }).click();
 	await expect(page.getByRole('button', { name: 'Change the facts' })).toBeVisible();
 	await other.getByLabel('Area, acres').fill('65');
-	await other.getByRole('button', { name: 'Keep', exact: true }).click();
+	await other.getByRole('button', { name: 'Keep the facts' }).click();
 	await dialog(other).getByRole('button', { name: 'Save mine' }).click();
 	await expect(other.getByText('65 ac').first()).toBeVisible();
 });
@@ -58,10 +58,10 @@ test('goal, pass and prices of a stale window are asked about, not written', asy
 			await tab.getByRole('button', { name: 'Change the goal' }).click();
 		});
 		await page.getByLabel('Yield goal').fill('171');
-		await page.getByRole('button', { name: 'Set the goal' }).click();
+		await page.getByRole('button', { name: 'Keep the goal' }).click();
 		await expect(page.getByText('171 bu/ac').first()).toBeVisible();
 		await other.getByLabel('Yield goal').fill('150');
-		await other.getByRole('button', { name: 'Set the goal' }).click();
+		await other.getByRole('button', { name: 'Keep the goal' }).click();
 		await expect(row(other, 'Yield goal')).toContainText('171');
 		await expect(row(other, 'Yield goal')).toContainText('150');
 		await dialog(other).getByRole('button', { name: 'Save mine' }).click();
@@ -76,7 +76,10 @@ test('goal, pass and prices of a stale window are asked about, not written', asy
 		const first = page.getByRole('row', { name: /Starter/ }).first();
 		await page.goto(`${origin}/field/${id}/2027/season`);
 		await hydrated(page);
-		await page.getByRole('button', { name: /^Starter/ }).first().focus();
+		await page
+			.getByRole('button', { name: /^Starter/ })
+			.first()
+			.focus();
 		await page.keyboard.press('ArrowRight');
 		await expect(page.getByRole('button', { name: /^Undo: Moved Starter/ })).toBeVisible();
 		await other
@@ -96,14 +99,41 @@ test('goal, pass and prices of a stale window are asked about, not written', asy
 			await tab.goto(`${origin}/field/${id}/2027/supply`);
 			await hydrated(tab);
 		});
-		await page.getByLabel('Price of Urea').fill('555');
-		await page.getByRole('button', { name: /^Keep .*price/ }).click();
+		await page.getByLabel('Price of Urea', { exact: true }).fill('555');
+		await page.getByRole('button', { name: 'Keep the prices' }).click();
 		await expect(page.getByRole('button', { name: /^Undo: Entered prices/ })).toBeVisible();
-		await other.getByLabel('Price of Urea').fill('600');
-		await other.getByRole('button', { name: /^Keep .*price/ }).click();
-		await expect(row(other, 'product:urea')).toContainText('555');
+		await other.getByLabel('Price of Urea', { exact: true }).fill('600');
+		await other.getByRole('button', { name: 'Keep the prices' }).click();
+		await expect(row(other, 'Price of urea')).toContainText('555');
 		await dialog(other).getByRole('button', { name: 'Save mine' }).click();
 		await expect(dialog(other)).toHaveCount(0);
-		await expect(other.getByLabel('Price of Urea')).toHaveValue('600');
+		await expect(other.getByLabel('Price of Urea', { exact: true })).toHaveValue('600');
 	});
+});
+
+test('zones of a stale window are asked about, and undo brings back what the other window wrote', async ({
+	page,
+	app
+}) => {
+	const id = await app.fieldId('Brick Kiln');
+	const edit = async (tab: Page) => {
+		await tab.goto(`${app.server.origin}/field/${id}/2027/zones`);
+		await hydrated(tab);
+		await tab
+			.getByRole('button', { name: /^What is known of/ })
+			.first()
+			.click();
+	};
+	const other = await twoTabs(page, edit);
+	await page.getByLabel('Yield goal').fill('140');
+	await page.getByRole('button', { name: 'Keep it' }).click();
+	await expect(page.getByRole('button', { name: /^Undo: Changed what is known of/ })).toBeVisible();
+	await other.getByLabel('Yield goal').fill('120');
+	await other.getByRole('button', { name: 'Keep it' }).click();
+	await expect(row(other, 'Yield goal')).toContainText('140');
+	await dialog(other).getByRole('button', { name: 'Save mine' }).click();
+	await expect(dialog(other)).toHaveCount(0);
+	await other.getByRole('button', { name: /^Undo: Changed what is known of/ }).click();
+	await edit(page);
+	await expect(page.getByLabel('Yield goal')).toHaveValue('140');
 });

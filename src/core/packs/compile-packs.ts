@@ -1,5 +1,6 @@
 import { InputError, type Problem } from '../check/problem';
 import { compileSchema, validator } from '../check/validator';
+import { compileRule } from './compile-rule';
 import type { CropId, Example, PackDocument, Rule } from '../schema-types';
 import type { CompiledRule, PackSet } from './pack';
 import { phScaleProblems } from './ph-scale-problems';
@@ -90,18 +91,6 @@ function needsCitation(rule: Pick<Rule, 'basis' | 'citation'>): boolean {
 	return (rule.basis === 'published' || rule.basis === 'memory') && rule.citation === undefined;
 }
 
-function compileRule(pack: PackDocument, rule: Rule, kind: RuleKind<unknown>): CompiledRule {
-	const byCrop = rule.crops as Partial<Record<CropId, object>> | undefined;
-	const merged = new Map(Object.entries(byCrop ?? {}).map(([crop, own]) => [crop, { ...rule.parameters, ...own }]));
-	return {
-		method: `${pack.id}/${rule.id}`,
-		pack,
-		rule,
-		kind,
-		parametersFor: (crop) => (byCrop ? (crop && merged.get(crop)) || undefined : rule.parameters)
-	};
-}
-
 function* coefficientProblems(compiled: CompiledRule, path: string): Generator<Problem> {
 	const check = compileSchema(compiled.kind.parameters);
 	const crops = compiled.rule.crops ? (Object.keys(compiled.rule.crops) as CropId[]) : [undefined];
@@ -112,9 +101,8 @@ function* coefficientProblems(compiled: CompiledRule, path: string): Generator<P
 }
 
 /** What a worked example comes out as; undefined where the rule has no coefficients for its crop. */
-export function workedOut({ kind, parametersFor }: CompiledRule, example: Example): number | undefined {
-	const parameters = parametersFor(example.crop);
-	return parameters === undefined ? undefined : kind.compute(parameters, numbersOf(example));
+export function workedOut(compiled: CompiledRule, example: Example): number | undefined {
+	return compiled.forCrop(example.crop)?.evaluate(numbersOf(example));
 }
 
 function* exampleProblems(compiled: CompiledRule, path: string): Generator<Problem> {

@@ -1,5 +1,5 @@
 import type { CropId, Gives, PackDocument, Rule } from '../schema-types';
-import type { RuleKind } from './rule-kind';
+import type { InputName, RuleKind, RuleNumbers } from './rule-kind';
 
 /** A rule ready to run: its kind found, its coefficients checked and laid out by crop. */
 export interface CompiledRule {
@@ -10,6 +10,17 @@ export interface CompiledRule {
 	readonly kind: RuleKind<unknown>;
 	/** Coefficients for a crop; undefined where the guide says nothing about it. */
 	parametersFor(crop: CropId | undefined): unknown;
+	/** The rule as it holds for a crop; undefined where the guide says nothing about it. */
+	readonly forCrop: (crop: CropId | undefined) => CropRule | undefined;
+}
+
+/** A rule with its coefficients for one crop: the one way to a number, whoever asks. */
+export interface CropRule {
+	readonly parameters: unknown;
+	/** The inputs that it cannot do without. */
+	readonly needs: readonly InputName[];
+	/** Its number, in the rule's unit; NaN where an input is missing. */
+	readonly evaluate: (numbers: RuleNumbers) => number;
 }
 
 /** Every rule of every pack in use. */

@@ -4,6 +4,7 @@ import { baseSaturation, cationExchangeCapacity } from '../reading/soil/cec';
 import { readReport } from '../reading/findings/read-report';
 import { readHoldingRoom } from '../reading/holding-room';
 import type { Site } from '../reading/site';
+import { SiteReading } from '../reading/site-reading';
 import { soilLayers } from '../reading/soil/soil-layers';
 import { InputError } from '../check/problem';
 import type { AdviseAnswer, AdviseRequest, Crop, Outlook, RateNutrient } from '../schema-types';
@@ -55,6 +56,7 @@ export const RATE_NUTRIENTS: readonly RateNutrient[] = [
 export function advise(request: AdviseRequest, knowledge: Knowledge, today: string): AdviseAnswer {
 	request.responseCurves?.forEach((curve, at) => checkCurve(curve, `/responseCurves/${at}`));
 	const site = siteOf(request, knowledge.crops, today);
+	const reading = new SiteReading(site, inputReaders);
 	const wanted = wantedRules(request, knowledge.packs);
 	const prices = request.prices ?? {};
 	const next = nextCropOf(request, knowledge.crops);
@@ -62,29 +64,30 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 		wanted
 			.filter(({ rule }) => rule.gives === nutrient)
 			.map((compiled) => ({
-				...rateOf(compiled, nutrient, site, prices, request.units, inputReaders),
+				...rateOf(compiled, nutrient, reading, prices, request.units),
 				...(isSimulated(compiled, request) ? { simulated: true as const } : {}),
-				...(nutrient === 'N' ? nitrogenParts(compiled, site, request.units) : {}),
-				...(nutrient === 'lime' ? { liming: limingOf(compiled, site, knowledge.packs, prices, request.units) } : {}),
+				...(nutrient === 'N' ? nitrogenParts(compiled, reading, request.units) : {}),
+				...(nutrient === 'lime' ? { liming: limingOf(compiled, reading, knowledge.packs, prices, request.units) } : {}),
 				...(next && isTwoYear(nutrient) && isByTheYear(compiled, site)
-					? { bothYears: inSystem(bothYears(compiled, site, next, inputReaders), request.units) }
+					? { bothYears: inSystem(bothYears(compiled, reading, next), request.units) }
 					: {})
 			}))
 	);
-	const cec = cationExchangeCapacity(site.layers);
+	const cec = cationExchangeCapacity(site.soil);
 	return {
 		rates,
 		findings: readReport({ site, cec, packs: knowledge.packs }),
 		derived: derivedOf(site, cec, knowledge.packs, request.units),
 		nitrogen: nitrogenAccount(site, knowledge.packs, request.units),
-		...(request.outlookYears === undefined ? {} : { outlooks: adviseOutlooks(request, wanted, site, knowledge.packs) })
+		...(request.outlookYears === undefined
+			? {}
+			: { outlooks: adviseOutlooks(request, wanted, reading, knowledge.packs) })
 	};
 }
 
 /** A rate that the goal of the year moves; a deficit of the exchange is made good once, whatever grows. */
-function isByTheYear({ kind, parametersFor }: CompiledRule, { crop }: Site): boolean {
-	const parameters = parametersFor(crop.id);
-	return parameters !== undefined && kind.needs(parameters).includes('yieldGoal');
+function isByTheYear(compiled: CompiledRule, { crop }: Site): boolean {
+	return compiled.forCrop(crop.id)?.needs.includes('yieldGoal') ?? false;
 }
 
 function isTwoYear(nutrient: RateNutrient): nutrient is 'P2O5' | 'K2O' {
@@ -94,14 +97,14 @@ function isTwoYear(nutrient: RateNutrient): nutrient is 'P2O5' | 'K2O' {
 function adviseOutlooks(
 	{ crop, nextCrop, outlookYears = 0 }: AdviseRequest,
 	wanted: readonly CompiledRule[],
-	site: Site,
+	reading: SiteReading,
 	packs: PackSet
 ): Outlook[] {
 	const rotation = [{ id: crop.id, yieldGoal: crop.yieldGoal }, ...(nextCrop ? [nextCrop] : [])];
 	return wanted.flatMap((compiled) => {
 		const { gives } = compiled.rule;
 		if (gives !== 'P2O5' && gives !== 'K2O') return [];
-		return [outlookOf(compiled, gives, site, rotation, outlookYears, packs)];
+		return [outlookOf(compiled, gives, reading, rotation, outlookYears, packs)];
 	});
 }
 
@@ -125,9 +128,9 @@ export function siteOf(request: AdviseRequest, crops: readonly Crop[], today: st
 		crop,
 		yieldGoal: request.crop.yieldGoal,
 		previousCrop: request.crop.previousCrop,
-		layers: soilLayers(request.sample, '/sample'),
+		soil: soilLayers(request.sample, '/sample'),
 		earlier: (request.earlierSamples ?? [])
-			.map((sample, index) => ({ date: sample.date, layers: soilLayers(sample, `/earlierSamples/${index}`) }))
+			.map((sample, index) => ({ date: sample.date, soil: soilLayers(sample, `/earlierSamples/${index}`) }))
 			.sort((a, b) => (b.date ?? '').localeCompare(a.date ?? '')),
 		residueShare: (request.crop.residueRemovedPercent ?? 0) / 100,
 		nitrogenRate: request.nitrogenRate,
@@ -191,7 +194,7 @@ function isRate(gives: string): boolean {
 
 function derivedOf(site: Site, cec: Answer, packs: PackSet, units: AdviseRequest['units']): AdviseAnswer['derived'] {
 	const { limit, room } = readHoldingRoom(site, packs);
-	const shares = baseSaturation(site.layers, cec);
+	const shares = baseSaturation(site.soil, cec);
 	const saturation: AdviseAnswer['derived']['baseSaturation'] =
 		shares.Ca && shares.Mg && shares.K
 			? {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { figure, type Answer, type Figure } from '../figure/figure';
+import { withParameters } from '../packs/compile-rule';
 import type { CompiledRule } from '../packs/pack';
 import type { InputName, RuleFigures, RuleNumbers } from '../packs/rule-kind';
 import type { CropId } from '../schema-types';
@@ -98,13 +99,17 @@ const unshipped: CompiledRule[] = (
 			}
 		]
 	] satisfies [string, object][]
-).map(([name, parameters]) => ({
-	...library.packs.rules[0]!,
-	method: `unshipped/${name}`,
-	rule: { ...library.packs.rules[0]!.rule, crops: undefined, title: name, unit: 'lb/ac' },
-	kind: ruleKinds.find(({ kind }) => kind === name) as unknown as CompiledRule['kind'],
-	parametersFor: () => parameters
-}));
+).map(([name, parameters]) =>
+	withParameters(
+		{
+			...library.packs.rules[0]!,
+			method: `unshipped/${name}`,
+			rule: { ...library.packs.rules[0]!.rule, crops: undefined, title: name, unit: 'lb/ac' },
+			kind: ruleKinds.find(({ kind }) => kind === name) as unknown as CompiledRule['kind']
+		},
+		() => parameters
+	)
+);
 
 /** Every rule of every shipped pack with each of its crops, and those forms. */
 const cases: [string, CompiledRule, CropId | undefined][] = [...library.packs.rules, ...unshipped].flatMap(

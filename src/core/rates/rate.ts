@@ -1,8 +1,7 @@
 import { approximationOf, figure, notApplicable, type Answer } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import { applyRule } from '../reading/apply-rule';
-import type { Site } from '../reading/site';
-import type { InputReaders } from '../reading/site-inputs';
+import type { SiteReading } from '../reading/site-reading';
 import type { AdviseRequest, Rate, RateNutrient } from '../schema-types';
 import { cautionAtOnce } from './lime/lime-applications';
 import { tidy } from '../units/display';
@@ -28,14 +27,13 @@ const PRICE_OF: Record<RateNutrient, keyof Prices> = {
 export function rateOf(
 	compiled: CompiledRule,
 	nutrient: RateNutrient,
-	site: Site,
+	reading: SiteReading,
 	prices: Prices,
-	units: UnitSystem,
-	readers: InputReaders
+	units: UnitSystem
 ): Rate {
 	const { rule, pack, method } = compiled;
-	const applied = applyRule(compiled, site, readers);
-	const own = nutrient === 'lime' ? cautionAtOnce(applied, site.limePlacement) : applied;
+	const applied = applyRule(compiled, reading);
+	const own = nutrient === 'lime' ? cautionAtOnce(applied, reading.site.limePlacement) : applied;
 	const shown = inSystem(own, units);
 	const base = {
 		nutrient,

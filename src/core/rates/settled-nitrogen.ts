@@ -1,3 +1,4 @@
+import { SiteReading } from '../reading/site-reading';
 import type { AdviseRequest } from '../schema-types';
 import { rulesFor, siteOf, type Knowledge } from './advise';
 import { chosenRate, type Choice } from './choose';
@@ -19,7 +20,7 @@ export function settledNitrogen(
 	if (choice.ownRate !== undefined) return choice.ownRate;
 	const compiled = rulesFor(request, packs).find(({ method }) => method === choice.method);
 	if (!compiled) return undefined;
-	const site = siteOf(request, crops, today);
-	const rate = rateOf(compiled, 'N', site, request.prices ?? {}, request.units, inputReaders);
-	return chosenRate(choice, [{ ...rate, ...nitrogenParts(compiled, site, request.units) }])?.rate.value;
+	const reading = new SiteReading(siteOf(request, crops, today), inputReaders);
+	const rate = rateOf(compiled, 'N', reading, request.prices ?? {}, request.units);
+	return chosenRate(choice, [{ ...rate, ...nitrogenParts(compiled, reading, request.units) }])?.rate.value;
 }

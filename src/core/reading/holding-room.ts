@@ -5,6 +5,7 @@ import type { HoldingParameters } from './holding-limit';
 import { mineralNitrogen } from './soil/mineral-nitrogen';
 import type { CropId } from '../schema-types';
 import type { Site } from './site';
+import { SiteReading } from './site-reading';
 import { siteInputs } from './site-inputs';
 
 /** Room that a growing crop and a slow product make in season, as the guide allows it. */
@@ -24,10 +25,10 @@ export interface HoldingRoom {
 export function readHoldingRoom(site: Site, packs: PackSet): HoldingRoom {
 	const rule = rulesGiving(packs, 'holding-limit')[0];
 	const limit = rule
-		? applyRule(rule, site, siteInputs)
+		? applyRule(rule, new SiteReading(site, siteInputs))
 		: notApplicable('holding limit', 'no pack gives a holding limit', 'Add a pack with one.');
 	const allowances = holdingAllowances(packs, site.crop.id);
-	return { limit, allowances, room: roomLeft(limit, mineralNitrogen(site.layers)) };
+	return { limit, allowances, room: roomLeft(limit, mineralNitrogen(site.soil)) };
 }
 
 /** What makes more room in season, by the first pack that gives a holding limit; none without one. */

@@ -3,7 +3,7 @@ import { possibleGoal, possibleRange } from '../ground/possible-range';
 import type { Analyte, Crop } from '../schema-types';
 import { NO_ACIDITY, reports } from './soil/cec';
 import { FREE_LIME_PH } from './soil/free-lime';
-import type { SoilLayer } from './soil/soil-layers';
+import type { SampledSoil } from './soil/sampled-soil';
 import { ORGANIC_PERCENT } from './soil/organic-matter';
 import { readsBray } from './soil/soil-test';
 
@@ -23,13 +23,14 @@ export interface InputBreak {
 
 /** Where the inputs of a rule turn, over the values that may differ within a field. */
 export function inputBreaks(
-	{ rule, kind, parametersFor }: CompiledRule,
+	{ rule, forCrop }: CompiledRule,
 	crop: Crop,
-	layers: readonly SoilLayer[],
+	soil: SampledSoil,
 	analytes: readonly Analyte[]
 ): InputBreak[] {
-	const parameters = parametersFor(crop.id);
-	if (parameters === undefined) return [];
+	const own = forCrop(crop.id);
+	if (!own) return [];
+	const { parameters, needs } = own;
 	const breaks: InputBreak[] = [];
 	const bounds = (of: InputBreak['of'], range: readonly [number, number] | undefined) => {
 		if (!range) return;
@@ -39,7 +40,7 @@ export function inputBreaks(
 	bounds('yieldGoal', possibleGoal(crop.id));
 	if (readsBray(rule)) breaks.push({ of: 'pH', at: FREE_LIME_PH, from: false, guards: true });
 	if (rule.gives === 'lime') breaks.push({ of: 'OM', at: ORGANIC_PERCENT, from: false, guards: true });
-	if (kind.needs(parameters).includes('cec') && !reports(layers, 'CEC')) {
+	if (needs.includes('cec') && !reports(soil, 'CEC')) {
 		breaks.push(
 			{ of: 'bufferPh', at: NO_ACIDITY.smp, from: true, guards: false },
 			{ of: 'bufferPh', at: NO_ACIDITY.mehlich, from: true, guards: false },

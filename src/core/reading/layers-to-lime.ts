@@ -1,8 +1,8 @@
 import type { CompiledRule } from '../packs/pack';
-import { alone } from './soil/read-result';
 import { readSoilPh } from './soil/ph-scale';
 import type { Site } from './site';
 import { scaleOf } from './site-inputs';
+import { SampledSoil } from './soil/sampled-soil';
 import type { SoilLayer } from './soil/soil-layers';
 
 /**
@@ -11,12 +11,12 @@ import type { SoilLayer } from './soil/soil-layers';
  */
 export function sitesByLayer(site: Site, compiled: CompiledRule): Site[] {
 	const depthIn = site.limeDepthIn ?? Infinity;
-	return site.layers
-		.filter((layer) => layer.topIn < depthIn && readSoilPh(alone(layer), scaleOf(compiled)).applies)
+	return site.soil.layers
+		.filter((layer) => layer.topIn < depthIn && readSoilPh(site.soil.only(layer), scaleOf(compiled)).applies)
 		.map((layer) => {
 			const cut = cutAt(layer, depthIn);
-			if (cut === site.layers[0]) return site;
-			return { ...site, layers: [cut, ...site.layers.filter((other) => other !== layer)] };
+			if (cut === site.soil.layers[0]) return site;
+			return { ...site, soil: new SampledSoil([cut, ...site.soil.layers.filter((other) => other !== layer)]) };
 		});
 }
 

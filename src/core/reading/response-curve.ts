@@ -1,9 +1,10 @@
 import { notApplicable, type Answer, type Figure, type NotApplicable } from '../figure/figure';
 import { rulesGiving, type CompiledRule, type PackSet } from '../packs/pack';
-import { noNumbers } from '../packs/rule-kind';
 import { applyRule } from './apply-rule';
 import type { Site } from './site';
-import { numberOf, siteInputs } from './site-inputs';
+import { evaluate } from './evaluate';
+import { siteInputs } from './site-inputs';
+import { SiteReading } from './site-reading';
 
 /** A soil test on the curve of yield against it. */
 export interface ResponseCurve {
@@ -22,7 +23,8 @@ const STEPS = 60;
 /** The response curve of one nutrient for the site's crop and the method the lab used. */
 export function readResponseCurve(site: Site, packs: PackSet, analyte: 'P' | 'K'): ResponseCurve {
 	const rules = rulesGiving(packs, 'response-curve').filter(({ rule }) => rule.soilTest?.analyte === analyte);
-	const answers = rules.map((rule) => ({ rule, here: applyRule(rule, site, siteInputs) }));
+	const reading = new SiteReading(site, siteInputs);
+	const answers = rules.map((rule) => ({ rule, here: applyRule(rule, reading) }));
 	const known = answers.filter(({ rule }) => rule.parametersFor(site.crop.id) !== undefined);
 	const fitting = known.find(({ here }) => here.applies) ?? known[0];
 	if (!fitting?.here.applies) {
@@ -31,7 +33,7 @@ export function readResponseCurve(site: Site, packs: PackSet, analyte: 'P' | 'K'
 	}
 	const [soilTest, criticalLevel] = fitting.here.inputs as [Figure, Figure];
 	const end = Math.max(soilTest.value * 1.25, criticalLevel.value * 3);
-	return { analyte, here: fitting.here, soilTest, criticalLevel, points: curvePoints(fitting.rule, site, end) };
+	return { analyte, here: fitting.here, soilTest, criticalLevel, points: curvePoints(fitting.rule, reading, end) };
 }
 
 function unknownCrop({ crop }: Site): NotApplicable {
@@ -43,12 +45,9 @@ function unknownCrop({ crop }: Site): NotApplicable {
 	);
 }
 
-function curvePoints(compiled: CompiledRule, site: Site, end: number): [number, number][] {
-	const parameters = compiled.parametersFor(site.crop.id);
-	const numbers = noNumbers();
-	numbers.cec = numberOf(siteInputs.cec(site, compiled));
+function curvePoints(compiled: CompiledRule, reading: SiteReading, end: number): [number, number][] {
 	return Array.from({ length: STEPS + 1 }, (_, step) => {
-		numbers.soilTest = (end * step) / STEPS;
-		return [numbers.soilTest, compiled.kind.compute(parameters, numbers)];
+		const soilTest = (end * step) / STEPS;
+		return [soilTest, evaluate(compiled, reading, { soilTest })];
 	});
 }

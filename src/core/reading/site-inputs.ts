@@ -34,15 +34,15 @@ type SiteInput =
 /** The inputs that come from the report and the goal alone. */
 export const siteInputs: Pick<InputReaders, SiteInput> = {
 	soilTest: readSoilTest,
-	cec: ({ layers }) => cationExchangeCapacity(layers),
-	organicMatter: ({ layers }) => readOrganicMatter(layers),
-	organicCarbon: ({ layers }) => readOrganicCarbon(layers),
+	cec: ({ soil }) => cationExchangeCapacity(soil),
+	organicMatter: ({ soil }) => readOrganicMatter(soil),
+	organicCarbon: ({ soil }) => readOrganicCarbon(soil),
 	clay: readClay,
 	bulkDensity: readBulkDensity,
-	layerThicknessCm: ({ layers }) =>
+	layerThicknessCm: ({ soil }) =>
 		figure({
-			label: `thickness of ${layers[0]!.depthText}`,
-			value: layers[0]!.thicknessIn * CM_PER_IN,
+			label: `thickness of ${soil.layers[0]!.depthText}`,
+			value: soil.layers[0]!.thicknessIn * CM_PER_IN,
 			unit: 'cm',
 			basis: 'measured'
 		}),
@@ -52,8 +52,8 @@ export const siteInputs: Pick<InputReaders, SiteInput> = {
 	residueShare: ({ residueShare }) =>
 		figure({ label: 'share of straw or stover taken off', value: residueShare, unit: '', basis: 'adviser' }),
 	nitrogenRate: readNitrogenRate,
-	soilPh: ({ layers }, compiled) => readSoilPh(layers, scaleOf(compiled)),
-	bufferPh: ({ layers }, { rule }) => readResult(layers, 'bufferPh', rule.soilTest?.methods),
+	soilPh: ({ soil }, compiled) => readSoilPh(soil, scaleOf(compiled)),
+	bufferPh: ({ soil }, { rule }) => readResult(soil, 'bufferPh', rule.soilTest?.methods),
 	targetPh: readTargetPh
 };
 

@@ -1,14 +1,14 @@
 import type { AdviseRequest, Crop, InSeason, NitrogenPass, NitrogenTerms, StripZone } from '../schema-types';
-import type { SoilLayer } from './soil/soil-layers';
+import type { SampledSoil } from './soil/sampled-soil';
 
 /** A field, its soil and its crop as every rule sees them: complete, checked, layers from the top down. */
 export interface Site {
 	crop: Crop;
 	yieldGoal: number;
 	previousCrop: AdviseRequest['crop']['previousCrop'];
-	layers: readonly SoilLayer[];
+	soil: SampledSoil;
 	/** Older samples of the field, the newest first. */
-	earlier: readonly { date: string | undefined; layers: readonly SoilLayer[] }[];
+	earlier: readonly { date: string | undefined; soil: SampledSoil }[];
 	/** Share of the straw or stover that is taken off the field, 0 to 1. */
 	residueShare: number;
 	/** The nitrogen settled on, lb/ac. */

@@ -25,15 +25,15 @@ export function whatWouldChange(
 	crop: CropId,
 	figures: Partial<Record<InputName, Figure>>
 ): string[] {
-	const parameters = compiled.parametersFor(crop);
 	const numbers = noNumbers();
 	for (const [name, input] of Object.entries(figures)) numbers[name as InputName] = input.value;
-	const now = compiled.kind.compute(parameters, numbers);
+	const rule = compiled.forCrop(crop)!;
+	const now = rule.evaluate(numbers);
 	return Object.entries(figures).flatMap(([key, input]) => {
 		const name = key as InputName;
 		const step = STEPS[name]?.(input);
 		if (!step) return [];
-		const then = compiled.kind.compute(parameters, { ...numbers, [name]: input.value + step.by });
+		const then = rule.evaluate({ ...numbers, [name]: input.value + step.by });
 		if (!Number.isFinite(then)) return [];
 		const words = step.words.charAt(0).toUpperCase() + step.words.slice(1);
 		return [`${words}: ${changeText(then - now, compiled.rule.unit)}.`];

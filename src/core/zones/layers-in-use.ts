@@ -43,7 +43,7 @@ export function layersInUse(layers: readonly GroundLayer[], sample: Sample): Lay
 function factorTo(sample: Sample, analyte: Analyte, unit: string): number | null | undefined {
 	const written = unit.replaceAll(' ', '');
 	if (written === '') return undefined;
-	for (const layer of soilLayers(sample, '/sample')) {
+	for (const layer of soilLayers(sample, '/sample').layers) {
 		const own = layer.results.find((result) => result.analyte === analyte);
 		if (!own) continue;
 		const density = measuredDensity(layer);

@@ -90,7 +90,7 @@ export function yearsUntilNext(compiled: CompiledRule, rate: Answer, site: Site,
 	const label = 'years until the next lime';
 	if (!rate.applies) return notApplicable(label, rate.reason, rate.remedy);
 	const target = siteInputs.targetPh(site, compiled);
-	const soilPh = readSoilPh(site.layers, scaleOf(compiled));
+	const soilPh = readSoilPh(site.soil, scaleOf(compiled));
 	if (!target.applies) return notApplicable(label, target.reason, target.remedy);
 	if (!soilPh.applies) return notApplicable(label, soilPh.reason, soilPh.remedy);
 	const lost = phLostInAYear(site, packs);
@@ -119,7 +119,7 @@ function phLostInAYear(site: Site, packs: PackSet): Answer {
 	const label = 'pH lost in a year';
 	const rule = packs.rules.find(({ kind }) => kind.kind === 'buffer-capacity');
 	if (!rule) return notApplicable(label, 'no pack gives the buffer capacity of soils', 'Add one.');
-	const carbon = readOrganicCarbon(site.layers);
+	const carbon = readOrganicCarbon(site.soil);
 	const clay = readClay(site);
 	const density = readBulkDensity(site);
 	const depth = readLimeDepth(site);

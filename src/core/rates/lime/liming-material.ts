@@ -94,10 +94,11 @@ function part(label: string, value: number): Figure {
 }
 
 /** Inches of soil to be limed: the adviser's working depth, else as deep as the layer that gives the buffer pH. */
-export function readLimeDepth({ limeDepthIn, layers }: Site): Answer {
+export function readLimeDepth({ limeDepthIn, soil }: Site): Answer {
 	const label = 'depth limed';
 	if (limeDepthIn !== undefined) return figure({ label, value: limeDepthIn, unit: 'in', basis: 'adviser' });
-	const layer = layers.find(({ results }) => results.some(({ analyte }) => analyte === 'bufferPh')) ?? layers[0]!;
+	const layer =
+		soil.layers.find(({ results }) => results.some(({ analyte }) => analyte === 'bufferPh')) ?? soil.layers[0]!;
 	return figure({
 		label: `${label}, as sampled (${layer.depthText})`,
 		value: layer.bottomIn,

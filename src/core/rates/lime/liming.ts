@@ -4,14 +4,13 @@ import { rulesGiving } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
 import { baseSaturation, cationExchangeCapacity } from '../../reading/soil/cec';
 import { readSoilPh } from '../../reading/soil/ph-scale';
+import { evaluate } from '../../reading/evaluate';
 import type { Site } from '../../reading/site';
+import type { SiteReading } from '../../reading/site-reading';
 import { scaleOf, siteInputs } from '../../reading/site-inputs';
-import { noNumbers } from '../../packs/rule-kind';
 import type { Liming } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { inSystem, type UnitSystem } from '../../units/rate-units';
-import { inputReaders } from '../input-readers';
-import { readEffectiveFraction } from './liming-material';
 import { yearsItLasts, yearsUntilNext } from './lime-years';
 
 /** % of CEC under which lime should bring magnesium, and above which it should not: common practice. */
@@ -22,19 +21,20 @@ const NO_GAIN_ABOVE_PH = 6.8;
 /** What stands around a lime rate: the material, what it costs, what it brings, how long it lasts. */
 export function limingOf(
 	compiled: CompiledRule,
-	site: Site,
+	reading: SiteReading,
 	packs: PackSet,
 	prices: { lime?: number; grain?: number },
 	units: UnitSystem
 ): Liming {
-	const rate = applyRule(compiled, site, inputReaders);
-	const fraction = readEffectiveFraction(site, compiled);
+	const { site } = reading;
+	const rate = applyRule(compiled, reading);
+	const fraction = reading.input('effectiveFraction', compiled);
 	const years = yearsItLasts(rate, fraction, site);
 	return {
 		effectiveFraction: fraction,
 		pricePerEffectiveTon: pricePerEffectiveTon(fraction, prices.lime),
 		kind: limeKind(site),
-		payBack: inSystem(payBack(compiled, rate, site, packs, prices, years), units),
+		payBack: inSystem(payBack(compiled, rate, reading, packs, prices, years), units),
 		yearsItLasts: years,
 		yearsUntilNext: yearsUntilNext(compiled, rate, site, packs)
 	};
@@ -57,8 +57,8 @@ export function pricePerEffectiveTon(fraction: Answer, price: number | undefined
 }
 
 /** Dolomitic where magnesium is low, calcitic where it is high: common practice. */
-export function limeKind({ layers }: Pick<Site, 'layers'>): Liming['kind'] {
-	const share = baseSaturation(layers, cationExchangeCapacity(layers)).Mg;
+export function limeKind({ soil }: Pick<Site, 'soil'>): Liming['kind'] {
+	const share = baseSaturation(soil, cationExchangeCapacity(soil)).Mg;
 	if (!share) return { take: 'either', why: 'Magnesium’s share of CEC is not known; ask the lab for Mg and CEC.' };
 	const text = `Magnesium is ${formatNumber(share.value, '%')} % of CEC`;
 	if (share.value < MAGNESIUM_PERCENT.low) {
@@ -78,19 +78,20 @@ export function limeKind({ layers }: Pick<Site, 'layers'>): Liming['kind'] {
 function payBack(
 	compiled: CompiledRule,
 	rate: Answer,
-	site: Site,
+	reading: SiteReading,
 	packs: PackSet,
 	{ lime, grain }: { lime?: number; grain?: number },
 	years: Answer
 ): Answer {
 	const label = 'what lime brings in a year, less its cost';
+	const { site } = reading;
 	const no = (reason: string, remedy: string) => notApplicable(label, reason, remedy);
 	if (!rate.applies) return no(rate.reason, rate.remedy);
 	if (rate.value === 0) return no('no lime is called for', 'Test again in two years.');
 	if (scaleOf(compiled) !== 'water') return no('the yield table is on pH in water', 'Judge it by the crop.');
 	const table = rulesGiving(packs, 'relative-yield').find(({ parametersFor }) => parametersFor(site.crop.id));
 	if (!table) return no(`no table gives the yield of ${site.crop.name.toLowerCase()} by pH`, 'Judge it by the crop.');
-	const soilPh = readSoilPh(site.layers, 'water');
+	const soilPh = readSoilPh(site.soil, 'water');
 	const target = siteInputs.targetPh(site, compiled);
 	if (!soilPh.applies || !target.applies) return no('soil pH or target is not known', 'Ask the lab for pH.');
 	if (grain === undefined)
@@ -100,10 +101,7 @@ function payBack(
 	const yieldAt = (name: string, ph: Figure) =>
 		figure({
 			label: `yield at ${name}`,
-			value: table.kind.compute(table.parametersFor(site.crop.id), {
-				...noNumbers(),
-				soilPh: Math.min(ph.value, NO_GAIN_ABOVE_PH)
-			}),
+			value: evaluate(table, reading, { soilPh: Math.min(ph.value, NO_GAIN_ABOVE_PH) }),
 			unit: '%',
 			formula: `${table.rule.title}; no gain is counted above pH ${NO_GAIN_ABOVE_PH}`,
 			inputs: [ph],

@@ -56,12 +56,12 @@ export function readCredits(site: Site, { rule, parametersFor }: CompiledRule): 
 		else cautions.push(`${line.reason}; no credit is taken.`);
 	}
 	if (allowed.soilNitrateDepthIn !== undefined) {
-		const nitrate = soilNitrate(site.layers, allowed.soilNitrateDepthIn);
+		const nitrate = soilNitrate(site.soil, allowed.soilNitrateDepthIn);
 		if (!nitrate.applies) return nitrate;
 		lines.push(nitrate);
 	}
 	if (allowed.soilSulfateDepthIn !== undefined) {
-		const sulfate = soilSulfate(site.layers, allowed.soilSulfateDepthIn);
+		const sulfate = soilSulfate(site.soil, allowed.soilSulfateDepthIn);
 		if (!sulfate.applies) return sulfate;
 		lines.push(sulfate);
 	}
@@ -148,10 +148,10 @@ function broughtAlong({ nitrogen }: Site, { manure, irrigationNitrate, starter }
 
 function organicMatterCredit(
 	{ lbPerPercent, mostPercent = Infinity }: NonNullable<Credits['organicMatter']>,
-	{ layers }: Site,
+	{ soil }: Site,
 	{ basis, citation }: CompiledRule['rule']
 ): Answer {
-	const measured = readOrganicMatter(layers);
+	const measured = readOrganicMatter(soil);
 	if (!measured.applies) return measured;
 	return figure({
 		label: 'from organic matter',

@@ -2,9 +2,9 @@ import { figure, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
 import type { Site } from '../../reading/site';
+import type { SiteReading } from '../../reading/site-reading';
 import type { EconomicResponse, NitrogenPass, Rate } from '../../schema-types';
 import { inSystem, type UnitSystem } from '../../units/rate-units';
-import { inputReaders } from '../input-readers';
 import { nitrogenBalance } from './balance';
 import { objectivesOf } from './response/economic-response';
 import { readYieldRich } from './in-season/strip-yields';
@@ -12,12 +12,13 @@ import { readYieldRich } from './in-season/strip-yields';
 type Parts = Pick<Rate, 'objectives' | 'response' | 'seasonTotal' | 'zones' | 'stands'>;
 
 /** What stands around a rate of nitrogen: the objectives of its curve, what it covers, its zones. */
-export function nitrogenParts(compiled: CompiledRule, site: Site, units: UnitSystem): Parts {
+export function nitrogenParts(compiled: CompiledRule, reading: SiteReading, units: UnitSystem): Parts {
 	const { kind } = compiled;
-	if (kind.kind === 'economic-response') return curveParts(compiled, site, units);
+	const { site } = reading;
+	if (kind.kind === 'economic-response') return curveParts(compiled, reading, units);
 	if (kind.covers === undefined) return {};
 	if (kind.covers === 'for this dressing') return { stands: kind.covers };
-	const rate = applyRule(compiled, site, inputReaders);
+	const rate = applyRule(compiled, reading);
 	if (!rate.applies) return { stands: kind.covers };
 	const testedOn = kind.test && site.inSeason[kind.test]?.date;
 	return {
@@ -27,10 +28,10 @@ export function nitrogenParts(compiled: CompiledRule, site: Site, units: UnitSys
 	};
 }
 
-function curveParts(compiled: CompiledRule, site: Site, units: UnitSystem): Parts {
-	const p = compiled.parametersFor(site.crop.id) as EconomicResponse | undefined;
+function curveParts(compiled: CompiledRule, reading: SiteReading, units: UnitSystem): Parts {
+	const p = compiled.parametersFor(reading.site.crop.id) as EconomicResponse | undefined;
 	if (p === undefined) return {};
-	const [grain, nitrogen] = [inputReaders.grainPrice(site, compiled), inputReaders.nitrogenPrice(site, compiled)];
+	const [grain, nitrogen] = [reading.input('grainPrice', compiled), reading.input('nitrogenPrice', compiled)];
 	const { mostYield, mostProfit, leastLeft } = objectivesOf(p, grain, nitrogen, compiled.rule);
 	return {
 		objectives: {

@@ -1,3 +1,4 @@
+import { compileRule } from '../../packs/compile-rule';
 import type { CompiledRule } from '../../packs/pack';
 import type { AdviseRequest, EconomicResponse, PackDocument, ResponseCurve, Rule } from '../../schema-types';
 import { economicResponse } from './response/economic-response';
@@ -19,13 +20,7 @@ export function ownCurveRules({ responseCurves = [], crop, field }: AdviseReques
 		edition: '',
 		rules: fitting.map(ruleOf)
 	};
-	return pack.rules.map((rule) => ({
-		method: `${OWN_CURVES}/${rule.id}`,
-		pack,
-		rule,
-		kind: economicResponse as CompiledRule['kind'],
-		parametersFor: () => rule.parameters
-	}));
+	return pack.rules.map((rule) => compileRule(pack, rule, economicResponse as CompiledRule['kind']));
 }
 
 /** Whether a rule stands on a curve of the request that is simulated, not measured. */

@@ -19,7 +19,7 @@ export function readPlacedNitrogen(site: Site, { parametersFor }: CompiledRule):
 	if (passes.length === 0) return notApplicable(LABEL, 'no nitrogen passes are planned yet', wanted);
 	const failing = programmeFault(passes, p);
 	if (failing) return notApplicable(LABEL, failing, wanted);
-	const residual = mineralNitrogen(site.layers);
+	const residual = mineralNitrogen(site.soil);
 	if (!residual.applies) return notApplicable(LABEL, `the nitrate left in the ground is not known`, residual.remedy);
 	return figure({
 		label: LABEL,

@@ -11,9 +11,9 @@ const DEEPEST_IN = 48;
  * Mean nitrate-N of the root zone, ppm, each layer weighing by its thickness.
  * @returns does not apply where nitrate is not known down to the depth that the guide asks for
  */
-export function readRootZoneNitrate({ layers, crop }: Site, { parametersFor }: CompiledRule): Answer {
+export function readRootZoneNitrate({ soil, crop }: Site, { parametersFor }: CompiledRule): Answer {
 	const { leastNitrateDepthIn } = parametersFor(crop.id) as { leastNitrateDepthIn: number };
-	const { parts, reachedIn } = poundsByLayer(layers, 'NO3-N', DEEPEST_IN);
+	const { parts, reachedIn } = poundsByLayer(soil, 'NO3-N', DEEPEST_IN);
 	const label = 'nitrate-N of the root zone';
 	const remedy = `Take a nitrate sample, 0 to ${leastNitrateDepthIn} in or deeper.`;
 	if (parts.length === 0) return notApplicable(label, 'the report gives no nitrate-N', remedy);

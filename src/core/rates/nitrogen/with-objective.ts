@@ -1,3 +1,4 @@
+import { withParameters } from '../../packs/compile-rule';
 import type { CompiledRule } from '../../packs/pack';
 import type { EconomicResponse, NitrogenTerms } from '../../schema-types';
 
@@ -6,11 +7,8 @@ export function withObjective(compiled: CompiledRule, { objective, toleranceDoll
 	if (compiled.kind.kind !== 'economic-response') return compiled;
 	if (objective === undefined && toleranceDollars === undefined) return compiled;
 	const wanted = { ...(objective && { objective }), ...(toleranceDollars !== undefined && { toleranceDollars }) };
-	return {
-		...compiled,
-		parametersFor(crop) {
-			const own = compiled.parametersFor(crop) as EconomicResponse | undefined;
-			return own && { ...own, ...wanted };
-		}
-	};
+	return withParameters(compiled, (crop) => {
+		const own = compiled.parametersFor(crop) as EconomicResponse | undefined;
+		return own && { ...own, ...wanted };
+	});
 }

@@ -1,12 +1,13 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import { atCec } from '../../packs/cec-line';
 import type { CompiledRule, PackSet } from '../../packs/pack';
-import { noNumbers } from '../../packs/rule-kind';
 import { cationExchangeCapacity } from '../../reading/soil/cec';
+import { applyRule } from '../../reading/apply-rule';
+import { evaluate } from '../../reading/evaluate';
 import type { Site } from '../../reading/site';
+import type { SiteReading } from '../../reading/site-reading';
 import { readSoilTest } from '../../reading/soil/soil-test';
 import type { CropId, LabMethod, Outlook } from '../../schema-types';
-import { inputReaders } from '../input-readers';
 
 /** A crop of the rotation with its goal. */
 export interface RotationCrop {
@@ -36,12 +37,13 @@ const USUAL_CITATION = 'Tri-state bulletin E-2567 (1995), build-up over four yea
 export function outlookOf(
 	compiled: CompiledRule,
 	nutrient: PhosphateOrPotash,
-	site: Site,
+	reading: SiteReading,
 	rotation: readonly RotationCrop[],
 	years: number,
 	packs: PackSet
 ): Outlook {
 	const { method, rule, pack } = compiled;
+	const { site } = reading;
 	const head = { nutrient, method, school: rule.school!, packTitle: pack.title };
 	const no = (reason: string): Outlook => ({ ...head, applies: false, reason, years: [] });
 	const start = startingTest(compiled, nutrient, site, packs);
@@ -50,7 +52,7 @@ export function outlookOf(
 	if (!perPpm.applies) return no(`${perPpm.reason}. ${perPpm.remedy}`);
 	const turns: Turn[] = [];
 	for (const crop of rotation) {
-		const turn = turnOf(compiled, nutrient, site, crop, packs);
+		const turn = turnOf(compiled, nutrient, reading, crop, packs);
 		if (typeof turn === 'string') return no(turn);
 		turns.push(turn);
 	}
@@ -122,35 +124,25 @@ interface Turn {
 function turnOf(
 	compiled: CompiledRule,
 	nutrient: PhosphateOrPotash,
-	site: Site,
+	reading: SiteReading,
 	{ id, yieldGoal }: RotationCrop,
 	packs: PackSet
 ): Turn | string {
-	const parameters = compiled.parametersFor(id);
 	const name = id.replace('-', ' ');
-	if (parameters === undefined) return `${compiled.pack.title} says nothing about ${name}`;
-	const then = { ...site, yieldGoal };
+	if (!compiled.forCrop(id)) return `${compiled.pack.title} says nothing about ${name}`;
+	const then = reading.of({ ...reading.site, crop: { ...reading.site.crop, id }, yieldGoal });
 	const remover = packs.rules.find(
-		({ rule, kind, parametersFor }) => kind.kind === 'removal' && rule.gives === nutrient && parametersFor(id)
+		({ rule, kind, forCrop }) => kind.kind === 'removal' && rule.gives === nutrient && forCrop(id) !== undefined
 	);
 	if (!remover) return `no pack gives what ${name} takes off`;
-	const removal = remover.kind.compute(remover.parametersFor(id), numbersAt(remover, then));
-	const numbers = numbersAt(compiled, then, parameters);
+	const [first, off] = [applyRule(compiled, then), applyRule(remover, then)];
+	if (!first.applies) return `${first.reason}. ${first.remedy}`;
+	if (!off.applies) return `${off.reason}. ${off.remedy}`;
 	return {
 		crop: id,
-		removal,
-		rateAt: (soilTest) => compiled.kind.compute(parameters, { ...numbers, soilTest })
+		removal: off.value,
+		rateAt: (soilTest) => evaluate(compiled, then, { soilTest })
 	};
-}
-
-function numbersAt(compiled: CompiledRule, site: Site, parameters = compiled.parametersFor(site.crop.id)) {
-	const numbers = noNumbers();
-	numbers.residueShare = site.residueShare;
-	for (const name of compiled.kind.needs(parameters)) {
-		const input = inputReaders[name](site, compiled);
-		if (input.applies) numbers[name] = input.value;
-	}
-	return numbers;
 }
 
 /** The rule's own soil test, or, for a rule that looks at none, the test by the method the usual buffer was made on. */
@@ -163,7 +155,7 @@ function startingTest(compiled: CompiledRule, nutrient: PhosphateOrPotash, site:
 	return usual ? readSoilTest(site, usual) : notApplicable('soil test', 'no pack reads this soil test', 'Add one.');
 }
 
-function lbPerPpm({ rule }: CompiledRule, nutrient: PhosphateOrPotash, { layers }: Site): Answer {
+function lbPerPpm({ rule }: CompiledRule, nutrient: PhosphateOrPotash, { soil }: Site): Answer {
 	const label = 'lb/ac that move the soil test by 1 ppm';
 	const own = rule.soilTest?.lbPerPpm;
 	const usual = USUAL_LB_PER_PPM[nutrient];
@@ -176,7 +168,7 @@ function lbPerPpm({ rule }: CompiledRule, nutrient: PhosphateOrPotash, { layers 
 		);
 	}
 	const line = own ?? usual.line;
-	const cec = cationExchangeCapacity(layers);
+	const cec = cationExchangeCapacity(soil);
 	if (line.perCec !== undefined && !cec.applies) return notApplicable(label, cec.reason, cec.remedy);
 	const inputs: Figure[] = line.perCec !== undefined && cec.applies ? [cec] : [];
 	return figure({

@@ -1,8 +1,7 @@
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
-import type { InputReaders } from '../../reading/site-inputs';
-import type { Site } from '../../reading/site';
+import type { SiteReading } from '../../reading/site-reading';
 import type { Crop } from '../../schema-types';
 
 /**
@@ -12,14 +11,14 @@ import type { Crop } from '../../schema-types';
  */
 export function bothYears(
 	compiled: CompiledRule,
-	site: Site,
-	next: { crop: Crop; yieldGoal: number },
-	readers: InputReaders
+	reading: SiteReading,
+	next: { crop: Crop; yieldGoal: number }
 ): Answer {
-	const first = applyRule(compiled, site, readers);
+	const { site } = reading;
+	const first = applyRule(compiled, reading);
 	const label = `${compiled.rule.title}, two years in one pass`;
 	if (!first.applies) return notApplicable(label, first.reason, first.remedy);
-	const second = applyRule(compiled, { ...site, ...next }, readers);
+	const second = applyRule(compiled, reading.of({ ...site, ...next }));
 	if (!second.applies)
 		return notApplicable(label, `for ${next.crop.name.toLowerCase()}: ${second.reason}`, second.remedy);
 	const { maximum = Infinity } = compiled.parametersFor(site.crop.id) as { maximum?: number };

@@ -9,7 +9,7 @@ import { readReport } from './read-report';
 
 function findings(request: AdviseRequest): Finding[] {
 	const site = siteOf(request, library.crops, '2026-11-20');
-	return readReport({ site, cec: cationExchangeCapacity(site.layers), packs: library.packs });
+	return readReport({ site, cec: cationExchangeCapacity(site.soil), packs: library.packs });
 }
 const codes = (request: AdviseRequest) => findings(request).map(({ code }) => code);
 const sampled = (date: string, change: Partial<AdviseRequest> = {}): AdviseRequest => {

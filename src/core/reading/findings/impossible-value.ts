@@ -4,8 +4,8 @@ import { possibleRange } from '../../ground/possible-range';
 import type { ReportCheck } from './finding';
 
 /** Values no soil can have: a slip of the pen or of the column. Such a value is not used. */
-export const impossibleValue: ReportCheck = ({ site: { layers } }) =>
-	layers.flatMap((layer) =>
+export const impossibleValue: ReportCheck = ({ site: { soil } }) =>
+	soil.layers.flatMap((layer) =>
 		layer.results.flatMap(({ analyte, value, unit }) => {
 			const range = possibleRange(analyte);
 			const read = value * (conversionOf(analyte, unit, layer.thicknessIn)?.factor ?? NaN);

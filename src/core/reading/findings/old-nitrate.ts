@@ -20,8 +20,8 @@ function isSameWinter(sampled: string, asOf: string): boolean {
 }
 
 /** Nitrate moves within weeks; a test older than that may be read, but not trusted. */
-export const oldNitrate: ReportCheck = ({ site: { layers, sampleDate, asOf } }) => {
-	const hasNitrate = layers.some(({ results }) => results.some(({ analyte }) => analyte === 'NO3-N'));
+export const oldNitrate: ReportCheck = ({ site: { soil, sampleDate, asOf } }) => {
+	const hasNitrate = soil.layers.some(({ results }) => results.some(({ analyte }) => analyte === 'NO3-N'));
 	if (!hasNitrate || sampleDate === undefined) return [];
 	const days = differenceInCalendarDays(parseISO(asOf), parseISO(sampleDate));
 	if (days <= DAYS || (isDormant(asOf) && isSameWinter(sampleDate, asOf))) return [];

@@ -4,8 +4,8 @@ import type { ReportCheck } from './finding';
 const SLACK_IN = 1;
 
 /** A guide's soil test levels hold for the depth it was calibrated on. */
-export const otherDepth: ReportCheck = ({ site: { layers, crop }, packs }) => {
-	const top = layers.find(({ results }) => results.some(({ analyte }) => analyte === 'P' || analyte === 'K'));
+export const otherDepth: ReportCheck = ({ site: { soil, crop }, packs }) => {
+	const top = soil.layers.find(({ results }) => results.some(({ analyte }) => analyte === 'P' || analyte === 'K'));
 	if (!top || crop.perennial) return [];
 	const others = packs.packs.filter(
 		({ samplingDepthIn }) => samplingDepthIn !== undefined && Math.abs(samplingDepthIn - top.bottomIn) > SLACK_IN

@@ -33,9 +33,9 @@ const REMEDIES: Partial<Record<Analyte, string>> = {
 };
 
 /** Soil tests that are possible, but seldom seen. */
-export const unusualTests: ReportCheck = ({ site: { layers } }) =>
+export const unusualTests: ReportCheck = ({ site: { soil } }) =>
 	(['OM', 'OC', 'CEC', 'EC', 'P', 'bulkDensity'] as const).flatMap((analyte) => {
-		const answer = readResult(layers, analyte);
+		const answer = readResult(soil, analyte);
 		const range = usualRange(analyte);
 		if (!answer.applies || !range || (answer.value >= range[0] && answer.value <= range[1])) return [];
 		const name = analyteName(analyte);
@@ -46,9 +46,9 @@ export const unusualTests: ReportCheck = ({ site: { layers } }) =>
 	});
 
 /** A buffer lowers no pH: below the soil's own it is a slip of column or pen. */
-export const bufferBelowPh: ReportCheck = ({ site: { layers } }) => {
-	const soilPh = readResult(layers, 'pH', ['water']);
-	const buffer = readResult(layers, 'bufferPh');
+export const bufferBelowPh: ReportCheck = ({ site: { soil } }) => {
+	const soilPh = readResult(soil, 'pH', ['water']);
+	const buffer = readResult(soil, 'bufferPh');
 	if (!soilPh.applies || !buffer.applies || buffer.value >= soilPh.value) return [];
 	return [
 		mind(
@@ -60,8 +60,8 @@ export const bufferBelowPh: ReportCheck = ({ site: { layers } }) => {
 };
 
 /** The same depth twice with the same analyte, or two depths that cut into each other. */
-export const overlappingLayers: ReportCheck = ({ site: { layers } }) => {
-	const pairs = layers.flatMap((a, at) => layers.slice(at + 1).map((b) => [a, b] as const));
+export const overlappingLayers: ReportCheck = ({ site: { soil } }) => {
+	const pairs = soil.layers.flatMap((a, at) => soil.layers.slice(at + 1).map((b) => [a, b] as const));
 	return pairs.flatMap(([a, b]) => {
 		const twice = a.results.filter(({ analyte }) => b.results.some((other) => other.analyte === analyte));
 		const overlap = Math.min(a.bottomIn, b.bottomIn) - Math.max(a.topIn, b.topIn);
@@ -79,8 +79,8 @@ export const overlappingLayers: ReportCheck = ({ site: { layers } }) => {
 const SLACK_IN = 0.5;
 
 /** Nitrate from below alone says nothing of the ground above. */
-export const nitrateFromBelow: ReportCheck = ({ site: { layers } }) => {
-	const withNitrate = layers.filter(({ results }) => results.some(({ analyte }) => analyte === 'NO3-N'));
+export const nitrateFromBelow: ReportCheck = ({ site: { soil } }) => {
+	const withNitrate = soil.layers.filter(({ results }) => results.some(({ analyte }) => analyte === 'NO3-N'));
 	const top = Math.min(...withNitrate.map(({ topIn }) => topIn));
 	if (withNitrate.length === 0 || top <= SLACK_IN) return [];
 	return [
@@ -96,8 +96,8 @@ export const nitrateFromBelow: ReportCheck = ({ site: { layers } }) => {
 const MUCH_NITRATE_LB = 150;
 
 /** Much nitrate in the ground, beside rates that do not see it. */
-export const muchNitrate: ReportCheck = ({ site: { layers, crop } }) => {
-	const there = mineralNitrogen(layers);
+export const muchNitrate: ReportCheck = ({ site: { soil, crop } }) => {
+	const there = mineralNitrogen(soil);
 	if (!there.applies || there.value < MUCH_NITRATE_LB || crop.nitrogenContent?.fixes) return [];
 	return [
 		mind(
@@ -139,8 +139,8 @@ export const oddDates: ReportCheck = ({ site: { sampleDate, asOf, inSeason } }) 
 };
 
 /** Measured clay that the named texture does not have. */
-export const textureAgainstClay: ReportCheck = ({ site: { layers, field } }) => {
-	const clay = readResult(layers, 'clay');
+export const textureAgainstClay: ReportCheck = ({ site: { soil, field } }) => {
+	const clay = readResult(soil, 'clay');
 	if (!clay.applies || !field.textureClass) return [];
 	const [low, high] = clayOf(field.textureClass);
 	if (clay.value >= low && clay.value <= high) return [];

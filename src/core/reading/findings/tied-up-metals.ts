@@ -1,6 +1,7 @@
 import { formatNumber } from '../../units/display';
 import { analyteName } from '../../ground/analyte-names';
 import { readOrganicMatter } from '../soil/organic-matter';
+import type { SampledSoil } from '../soil/sampled-soil';
 import { readResult } from '../soil/read-result';
 import type { ReportCheck } from './finding';
 
@@ -14,9 +15,9 @@ const PEAT_PERCENT = 20;
 const LIMED_PH = 7;
 
 /** Metals under their critical level, and ground where they run short though nobody has measured them. */
-export const tiedUpMetals: ReportCheck = ({ site: { layers, field } }) => {
+export const tiedUpMetals: ReportCheck = ({ site: { soil, field } }) => {
 	const short = (Object.keys(CRITICAL_DTPA_PPM) as (keyof typeof CRITICAL_DTPA_PPM)[]).flatMap((metal) => {
-		const ppm = readResult(layers, metal, ['dtpa']);
+		const ppm = readResult(soil, metal, ['dtpa']);
 		if (!ppm.applies || ppm.value >= CRITICAL_DTPA_PPM[metal]) return [];
 		const name = analyteName(metal);
 		return [
@@ -31,13 +32,13 @@ export const tiedUpMetals: ReportCheck = ({ site: { layers, field } }) => {
 			}
 		];
 	});
-	const organicMatter = readOrganicMatter(layers);
+	const organicMatter = readOrganicMatter(soil);
 	const sandy = field.textureClass === 'sand' || field.textureClass === 'loamy sand';
 	const peat = organicMatter.applies && organicMatter.value > PEAT_PERCENT;
-	const soilPh = readResult(layers, 'pH', ['water']);
+	const soilPh = readResult(soil, 'pH', ['water']);
 	const asked = [
-		...((peat || sandy) && !measured(layers, 'Cu') ? [`copper (${peat ? 'peat' : 'sand'})`] : []),
-		...(soilPh.applies && soilPh.value > LIMED_PH && (sandy || peat) && !measured(layers, 'Mn')
+		...((peat || sandy) && !measured(soil, 'Cu') ? [`copper (${peat ? 'peat' : 'sand'})`] : []),
+		...(soilPh.applies && soilPh.value > LIMED_PH && (sandy || peat) && !measured(soil, 'Mn')
 			? ['manganese (limed light or peat ground)']
 			: [])
 	];
@@ -53,6 +54,6 @@ export const tiedUpMetals: ReportCheck = ({ site: { layers, field } }) => {
 	];
 };
 
-function measured(layers: Parameters<typeof readResult>[0], metal: 'Cu' | 'Mn'): boolean {
-	return readResult(layers, metal).applies;
+function measured(soil: SampledSoil, metal: 'Cu' | 'Mn'): boolean {
+	return readResult(soil, metal).applies;
 }

@@ -1,7 +1,8 @@
 import type { Analyte } from '../../schema-types';
 import { analyteName } from '../../ground/analyte-names';
 import { formatNumber } from '../../units/display';
-import { readInLayer, readResult } from '../soil/read-result';
+import { readResult } from '../soil/read-result';
+import type { SampledSoil } from '../soil/sampled-soil';
 import type { Finding, ReportCheck } from './finding';
 import { longDate } from '../../units/day-text';
 
@@ -14,10 +15,10 @@ const COMPARED: readonly Analyte[] = ['P', 'K', 'Ca', 'Mg'];
 /** A soil test that was probably written in other units: too high to be true, or about twice the last one. */
 export const unitSlip: ReportCheck = (context) => [...tooHigh(context), ...twiceTheLast(context)];
 
-const tooHigh: ReportCheck = ({ site: { layers } }) =>
-	layers.flatMap((layer) =>
+const tooHigh: ReportCheck = ({ site: { soil } }) =>
+	soil.layers.flatMap((layer) =>
 		(['P', 'K'] as const).flatMap((analyte) => {
-			const ppm = readInLayer(layer, analyte);
+			const ppm = readResult(soil.only(layer), analyte);
 			if (!ppm.applies || ppm.value <= LIKELY_MOST_PPM[analyte]) return [];
 			return [
 				slip(
@@ -27,13 +28,13 @@ const tooHigh: ReportCheck = ({ site: { layers } }) =>
 		})
 	);
 
-const twiceTheLast: ReportCheck = ({ site: { layers, earlier } }) =>
+const twiceTheLast: ReportCheck = ({ site: { soil, earlier } }) =>
 	(earlier.length === 0 ? [] : COMPARED).flatMap((analyte) => {
-		const now = readResult(layers, analyte);
-		const method = now.applies && methodOf(layers, analyte);
+		const now = readResult(soil, analyte);
+		const method = now.applies && methodOf(soil, analyte);
 		if (!now.applies || !method) return [];
-		const last = earlier.find((sample) => readResult(sample.layers, analyte, [method]).applies);
-		const before = last && readResult(last.layers, analyte, [method]);
+		const last = earlier.find((sample) => readResult(sample.soil, analyte, [method]).applies);
+		const before = last && readResult(last.soil, analyte, [method]);
 		if (!before?.applies || before.value === 0) return [];
 		const ratio = now.value / before.value;
 		if (ratio < NEAR_TWICE[0] || ratio > NEAR_TWICE[1]) return [];
@@ -49,6 +50,6 @@ function slip(text: string): Finding {
 	return { code: 'unit-slip', severity: 'mind', text, remedy: 'Check the unit on the report and correct the sample.' };
 }
 
-function methodOf(layers: Parameters<typeof readResult>[0], analyte: Analyte) {
-	return layers.flatMap(({ results }) => results).find((result) => result.analyte === analyte)?.method;
+function methodOf(soil: SampledSoil, analyte: Analyte) {
+	return soil.layers.flatMap(({ results }) => results).find((result) => result.analyte === analyte)?.method;
 }

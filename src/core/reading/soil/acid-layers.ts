@@ -1,8 +1,7 @@
 import type { PhScale } from '../../schema-types';
-import { alone, readResult } from './read-result';
-import { remember } from './remember';
+import { readResult } from './read-result';
 import { readSoilPh, reportedScale } from './ph-scale';
-import type { SoilLayer } from './soil-layers';
+import type { SampledSoil } from './sampled-soil';
 
 /** A sampled layer on the profile, pH on the report's scale. */
 export interface ProfileLayer {
@@ -37,18 +36,15 @@ export const ACID_BELOW: Record<PhScale, { acid: number; aluminium: number }> = 
 const STEP = 0.3;
 
 /** The layers with a pH from the top down, on the scale the report is on. */
-export function readProfile(layers: readonly SoilLayer[]): Profile {
-	return known(layers, profileOf);
+export function readProfile(soil: SampledSoil): Profile {
+	return (soil.read.profile ??= profileOf(soil));
 }
 
-/** Several findings look at it, and layers never change. */
-const known = remember<readonly SoilLayer[], Profile>();
-
-function profileOf(layers: readonly SoilLayer[]): Profile {
-	const scale = reportedScale(layers);
+function profileOf(soil: SampledSoil): Profile {
+	const scale = reportedScale(soil);
 	const lines = ACID_BELOW[scale];
-	const read = layers.flatMap((layer): ProfileLayer[] => {
-		const soilPh = readSoilPh(alone(layer), scale);
+	const read = soil.layers.flatMap((layer): ProfileLayer[] => {
+		const soilPh = readSoilPh(soil.only(layer), scale);
 		if (!soilPh.applies) return [];
 		const { depthText, topIn, bottomIn } = layer;
 		const ph = soilPh.value;
@@ -60,6 +56,6 @@ function profileOf(layers: readonly SoilLayer[]): Profile {
 }
 
 /** Exchangeable aluminium as the lab's share of CEC, where it gives one. */
-export function aluminiumShare(layers: readonly SoilLayer[]) {
-	return readResult(layers, 'satAl');
+export function aluminiumShare(soil: SampledSoil) {
+	return readResult(soil, 'satAl');
 }

@@ -2,8 +2,8 @@ import type { Answer } from '../../figure/figure';
 import { analyteName } from '../../ground/analyte-names';
 import { methodName, usualMethod } from '../../ground/lab-methods';
 import type { Result } from '../../schema-types';
-import { alone, readResult } from './read-result';
-import type { SoilLayer } from './soil-layers';
+import { readResult } from './read-result';
+import type { SampledSoil } from './sampled-soil';
 
 /** One line of the report: what the lab wrote, and what it is read as. */
 export interface ReportLine {
@@ -15,8 +15,8 @@ export interface ReportLine {
 }
 
 /** Every result of every layer, from the top down in the lab's order. */
-export function allResults(layers: readonly SoilLayer[]): ReportLine[] {
-	return layers.flatMap((layer) =>
+export function allResults(soil: SampledSoil): ReportLine[] {
+	return soil.layers.flatMap((layer) =>
 		layer.results.map((written) => {
 			const assumed = written.method ?? usualMethod(written.analyte);
 			const named = assumed ? methodName(assumed) : '';
@@ -25,7 +25,7 @@ export function allResults(layers: readonly SoilLayer[]): ReportLine[] {
 				name: analyteName(written.analyte),
 				method: written.method || !assumed ? named : `${named}, not named`,
 				written,
-				read: readResult(alone(layer), written.analyte, written.method && [written.method])
+				read: readResult(soil.only(layer), written.analyte, written.method && [written.method])
 			};
 		})
 	);

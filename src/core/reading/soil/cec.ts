@@ -5,8 +5,7 @@ import { formatNumber } from '../../units/display';
 import { methodName } from '../../ground/lab-methods';
 import { FREE_LIME_PH } from './free-lime';
 import { readResult } from './read-result';
-import { remember } from './remember';
-import type { SoilLayer } from './soil-layers';
+import type { BaseShares, SampledSoil } from './sampled-soil';
 
 const ASK_FOR_CEC = 'Ask the lab for CEC (a report without it is half a report).';
 const CITATION = 'Common laboratory practice, written from memory';
@@ -16,8 +15,8 @@ export const NO_ACIDITY = { smp: 7, mehlich: 6.6, soil: 7 } as const;
 type BaseCation = 'Ca' | 'Mg' | 'K' | 'Na';
 
 /** A base cation in meq/100 g: ppm over its ppm in one meq. Does not apply where the report lacks it. */
-export function baseCation(layers: readonly SoilLayer[], cation: BaseCation): Answer {
-	const ppm = readResult(layers, cation);
+export function baseCation(soil: SampledSoil, cation: BaseCation): Answer {
+	const ppm = readResult(soil, cation);
 	if (!ppm.applies) return ppm;
 	return figure({
 		label: `${cation} held`,
@@ -35,25 +34,22 @@ export function baseCation(layers: readonly SoilLayer[], cation: BaseCation): An
  * (common laboratory practice, from memory).
  * @returns does not apply without Ca, Mg, K and, below pH 7.0, a buffer pH
  */
-export function cationExchangeCapacity(layers: readonly SoilLayer[]): Answer {
-	return cecOf(layers, findCec);
+export function cationExchangeCapacity(soil: SampledSoil): Answer {
+	return (soil.read.cec ??= findCec(soil));
 }
 
-/** Half of the rules ask for it, of layers that never change. */
-const cecOf = remember<readonly SoilLayer[], Answer>();
-
-function findCec(layers: readonly SoilLayer[]): Answer {
-	const measured = readResult(layers, 'CEC');
-	if (measured.applies || reports(layers, 'CEC')) return measured;
+function findCec(soil: SampledSoil): Answer {
+	const measured = readResult(soil, 'CEC');
+	if (measured.applies || reports(soil, 'CEC')) return measured;
 	const parts: Figure[] = [];
 	for (const cation of ['Ca', 'Mg', 'K'] as const) {
-		const held = baseCation(layers, cation);
+		const held = baseCation(soil, cation);
 		if (!held.applies) return notApplicable('CEC', `the report gives no CEC, and ${held.reason}`, ASK_FOR_CEC);
 		parts.push(held);
 	}
-	const sodium = baseCation(layers, 'Na');
+	const sodium = baseCation(soil, 'Na');
 	if (sodium.applies) parts.push(sodium);
-	const acidity = exchangeAcidity(layers);
+	const acidity = exchangeAcidity(soil);
 	if (!acidity.applies) return notApplicable('CEC', `the report gives no CEC, and ${acidity.reason}`, ASK_FOR_CEC);
 	parts.push(acidity);
 	return figure({
@@ -64,7 +60,7 @@ function findCec(layers: readonly SoilLayer[]): Answer {
 		inputs: parts,
 		basis: 'memory',
 		citation: CITATION,
-		cautions: freeLimeCautions(layers)
+		cautions: freeLimeCautions(soil)
 	});
 }
 
@@ -72,23 +68,21 @@ function findCec(layers: readonly SoilLayer[]): Answer {
 const LAB_SHARE = { Ca: 'satCa', Mg: 'satMg', K: 'satK', Na: 'satNa' } as const;
 
 /** Ca, Mg, K and, where reported, Na as percent of CEC; figures by cation. */
-export function baseSaturation(layers: readonly SoilLayer[], cec: Answer): Shares {
-	const known = sharesOf(layers, () => ({ cec, shares: findShares(layers, cec) }));
-	return known.cec === cec ? known.shares : findShares(layers, cec);
+export function baseSaturation(soil: SampledSoil, cec: Answer): BaseShares {
+	const known = soil.read.shares;
+	if (known?.cec === cec) return known.of;
+	const of = findShares(soil, cec);
+	soil.read.shares = { cec, of };
+	return of;
 }
 
-type Shares = Partial<Record<BaseCation, Figure>>;
-
-/** Findings, rates and screens all look at the shares of the same report. */
-const sharesOf = remember<readonly SoilLayer[], { cec: Answer; shares: Shares }>();
-
-function findShares(layers: readonly SoilLayer[], cec: Answer): Shares {
+function findShares(soil: SampledSoil, cec: Answer): BaseShares {
 	if (!cec.applies) return {};
-	const shares: Shares = {};
+	const shares: BaseShares = {};
 	for (const cation of ['Ca', 'Mg', 'K', 'Na'] as const) {
-		const held = baseCation(layers, cation);
+		const held = baseCation(soil, cation);
 		if (!held.applies) {
-			const own = readResult(layers, LAB_SHARE[cation]);
+			const own = readResult(soil, LAB_SHARE[cation]);
 			if (own.applies) shares[cation] = own;
 			continue;
 		}
@@ -104,10 +98,10 @@ function findShares(layers: readonly SoilLayer[], cec: Answer): Shares {
 	return shares;
 }
 
-function exchangeAcidity(layers: readonly SoilLayer[]): Answer {
+function exchangeAcidity(soil: SampledSoil): Answer {
 	const label = 'acidity';
-	const smp = readResult(layers, 'bufferPh', ['smp', 'sikora']);
-	const mehlich = readResult(layers, 'bufferPh', ['mehlich']);
+	const smp = readResult(soil, 'bufferPh', ['smp', 'sikora']);
+	const mehlich = readResult(soil, 'bufferPh', ['mehlich']);
 	const given = { label, unit: 'meq/100 g', basis: 'memory', citation: CITATION } as const;
 	if (smp.applies) {
 		const formula = '12 x (7.0 - buffer pH), none at or above 7.0';
@@ -122,16 +116,16 @@ function exchangeAcidity(layers: readonly SoilLayer[]): Answer {
 			inputs: [mehlich]
 		});
 	}
-	const soilPh = readResult(layers, 'pH', ['water']);
+	const soilPh = readResult(soil, 'pH', ['water']);
 	if (soilPh.applies && soilPh.value >= NO_ACIDITY.soil) {
 		return figure({ ...given, value: 0, formula: 'none at or above pH 7.0', inputs: [soilPh], basis: 'practice' });
 	}
 	return notApplicable(label, smp.reason, smp.remedy);
 }
 
-function freeLimeCautions(layers: readonly SoilLayer[]): string[] {
-	const soilPh = readResult(layers, 'pH', ['water']);
-	const carbonate = readResult(layers, 'carbonate');
+function freeLimeCautions(soil: SampledSoil): string[] {
+	const soilPh = readResult(soil, 'pH', ['water']);
+	const carbonate = readResult(soil, 'carbonate');
 	if (soilPh.applies && soilPh.value > FREE_LIME_PH) {
 		return [`Free lime is likely at pH ${formatNumber(soilPh.value, 'pH')}: CEC by summation reads high.`];
 	}
@@ -139,6 +133,6 @@ function freeLimeCautions(layers: readonly SoilLayer[]): string[] {
 }
 
 /** Whether the report holds an analyte, readable or not. */
-export function reports(layers: readonly SoilLayer[], analyte: Analyte): boolean {
-	return layers.some(({ results }) => results.some((result) => result.analyte === analyte));
+export function reports(soil: SampledSoil, analyte: Analyte): boolean {
+	return soil.layers.some(({ results }) => results.some((result) => result.analyte === analyte));
 }

@@ -22,8 +22,8 @@ const MIDDLE_CLAY_PERCENT: Record<TextureClass, number> = {
 };
 
 /** Clay, %: measured, or the middle of the field's texture class (common practice), which is marked. */
-export function readClay({ layers, field }: Site): Answer {
-	const measured = readResult(layers, 'clay');
+export function readClay({ soil, field }: Site): Answer {
+	const measured = readResult(soil, 'clay');
 	if (measured.applies) return measured;
 	if (!field.textureClass) {
 		return notApplicable('clay', measured.reason, 'Ask the lab for clay, or name the field’s texture.');
@@ -38,8 +38,8 @@ export function readClay({ layers, field }: Site): Answer {
 }
 
 /** Bulk density, g/cm3: measured, or 1.324, at which the furrow slice weighs 2,000,000 lb (common practice). */
-export function readBulkDensity({ layers }: Site): Answer {
-	const measured = readResult(layers, 'bulkDensity');
+export function readBulkDensity({ soil }: Site): Answer {
+	const measured = readResult(soil, 'bulkDensity');
 	if (measured.applies) return measured;
 	return figure({
 		label: 'bulk density, taken as usual',

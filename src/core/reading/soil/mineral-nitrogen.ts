@@ -1,6 +1,6 @@
 import { notApplicable, type Answer } from '../../figure/figure';
 import { DEPTH_SLACK_IN, poundsByLayer, sumOfLayers } from './soil-pounds';
-import type { SoilLayer } from './soil-layers';
+import type { SampledSoil } from './sampled-soil';
 
 const TAKE_NITRATE = 'Take a nitrate sample, 0 to 24 in.';
 /** The root zone that a nitrate credit or the room in the ground speaks of, in. */
@@ -10,9 +10,9 @@ const ROOT_ZONE_IN = 24;
  * Nitrate-N and ammonium-N now in the root zone, lb/ac, over whatever depth down to 24 in was sampled.
  * @returns does not apply where no nitrate was measured
  */
-export function mineralNitrogen(layers: readonly SoilLayer[]): Answer {
-	const nitrate = poundsByLayer(layers, 'NO3-N', ROOT_ZONE_IN);
-	const ammonium = poundsByLayer(layers, 'NH4-N', ROOT_ZONE_IN);
+export function mineralNitrogen(soil: SampledSoil): Answer {
+	const nitrate = poundsByLayer(soil, 'NO3-N', ROOT_ZONE_IN);
+	const ammonium = poundsByLayer(soil, 'NH4-N', ROOT_ZONE_IN);
 	const label = `mineral N, 0-${+nitrate.reachedIn.toFixed(1)} in`;
 	if (nitrate.parts.length === 0) return notApplicable('mineral N', 'the report gives no nitrate-N', TAKE_NITRATE);
 	const shallow = nitrate.reachedIn < ROOT_ZONE_IN - DEPTH_SLACK_IN;

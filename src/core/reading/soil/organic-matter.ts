@@ -1,15 +1,15 @@
 import { figure, type Answer } from '../../figure/figure';
 import { OM_PER_OC } from '../../units/factors';
 import { readResult } from './read-result';
-import type { SoilLayer } from './soil-layers';
+import type { SampledSoil } from './sampled-soil';
 
 /** Organic matter above which a soil is organic, %: common practice. */
 export const ORGANIC_PERCENT = 20;
 
 /** Organic matter, %: measured, or organic carbon x 1.72 (common practice). */
-export function readOrganicMatter(layers: readonly SoilLayer[]): Answer {
-	const measured = readResult(layers, 'OM');
-	const carbon = readResult(layers, 'OC');
+export function readOrganicMatter(soil: SampledSoil): Answer {
+	const measured = readResult(soil, 'OM');
+	const carbon = readResult(soil, 'OC');
 	if (measured.applies || !carbon.applies) return measured;
 	return figure({
 		label: 'organic matter',
@@ -22,9 +22,9 @@ export function readOrganicMatter(layers: readonly SoilLayer[]): Answer {
 }
 
 /** Organic carbon, %: measured, or organic matter / 1.72 (common practice). */
-export function readOrganicCarbon(layers: readonly SoilLayer[]): Answer {
-	const measured = readResult(layers, 'OC');
-	const matter = readResult(layers, 'OM');
+export function readOrganicCarbon(soil: SampledSoil): Answer {
+	const measured = readResult(soil, 'OC');
+	const matter = readResult(soil, 'OM');
 	if (measured.applies || !matter.applies) return measured;
 	return figure({
 		label: 'organic carbon',

@@ -4,7 +4,7 @@ import { canonicalUnit, conversionOf } from '../../units/result-units';
 import { analyteName } from '../../ground/analyte-names';
 import { methodName, usualMethod } from '../../ground/lab-methods';
 import { possibleRange } from '../../ground/possible-range';
-import { remember } from './remember';
+import type { Reported, SampledSoil } from './sampled-soil';
 import type { SoilLayer } from './soil-layers';
 
 /** Share of the limit that stands in for "less than the limit": common practice. */
@@ -15,35 +15,12 @@ const SHARE_OF_DETECTION_LIMIT = 0.5;
  * @param methods the methods that will do; any where left out
  * @returns does not apply where it was not reported, was measured by another method, or cannot be true
  */
-export function readResult(layers: readonly SoilLayer[], analyte: Analyte, methods?: readonly LabMethod[]): Answer {
-	const report = reportOf(layers, byAnalyte);
-	let given = report.get(analyte);
-	if (!given) report.set(analyte, (given = { results: [], answers: new Map() }));
+export function readResult(soil: SampledSoil, analyte: Analyte, methods?: readonly LabMethod[]): Answer {
+	const given = soil.reported(analyte);
 	const key = methods ? (methods.length === 1 ? methods[0]! : methods.join(' ')) : '';
 	let answer = given.answers.get(key);
 	if (!answer) given.answers.set(key, (answer = readAnew(given.results, analyte, methods)));
 	return answer;
-}
-
-/** What a report says of one analyte, from the top down, and what was made of it before. */
-interface Reported {
-	results: { layer: SoilLayer; result: Result }[];
-	answers: Map<string, Answer>;
-}
-
-/** Every rule asks the same few results of the same layers, which never change. */
-const reportOf = remember<readonly SoilLayer[], Map<Analyte, Reported>>();
-
-function byAnalyte(layers: readonly SoilLayer[]): Map<Analyte, Reported> {
-	const report = new Map<Analyte, Reported>();
-	for (const layer of layers) {
-		for (const result of layer.results) {
-			const given = report.get(result.analyte);
-			if (given) given.results.push({ layer, result });
-			else report.set(result.analyte, { results: [{ layer, result }], answers: new Map() });
-		}
-	}
-	return report;
 }
 
 function notReported(analyte: Analyte, methods: readonly LabMethod[] | undefined): Answer {
@@ -63,18 +40,6 @@ function readAnew(given: Reported['results'], analyte: Analyte, methods: readonl
 		`the report gives ${label} by ${was}, and this is calibrated on ${(methods ?? []).map(methodName).join(' or ')}`,
 		result.method ? `Ask the lab for ${label}${wantedText(methods)}.` : `Ask the lab which method it used for ${label}.`
 	);
-}
-
-const listOf = remember<SoilLayer, readonly SoilLayer[]>();
-
-/** A layer as a list of one; always the same list, so that what was read from it is known. */
-export function alone(layer: SoilLayer): readonly SoilLayer[] {
-	return listOf(layer, (only) => [only]);
-}
-
-/** The same from one layer alone. */
-export function readInLayer(layer: SoilLayer, analyte: Analyte): Answer {
-	return readResult(alone(layer), analyte);
 }
 
 function fits(result: Result, methods: readonly LabMethod[] | undefined): boolean {

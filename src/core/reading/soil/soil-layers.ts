@@ -2,6 +2,7 @@ import { InputError, type Problem } from '../../check/problem';
 import type { Layer, Result, Sample } from '../../schema-types';
 import { CM_PER_IN } from '../../units/factors';
 import { canonicalUnit, conversionOf } from '../../units/result-units';
+import { SampledSoil } from './sampled-soil';
 import { isMethodOf } from '../../ground/lab-methods';
 
 /** A sampled layer with its depths in inches, results as the lab wrote them. */
@@ -19,10 +20,10 @@ export interface SoilLayer {
  * @param path where the sample stands in its request, for the problems
  * @throws InputError for upside-down layers, units or methods no lab uses for the analyte, and doubled results
  */
-export function soilLayers(sample: Sample, path = '/sample'): SoilLayer[] {
+export function soilLayers(sample: Sample, path = '/sample'): SampledSoil {
 	const problems = sample.layers.flatMap((layer, index) => layerProblems(layer, `${path}/layers/${index}`));
 	if (problems.length > 0) throw new InputError(problems);
-	return sample.layers.map(toSoilLayer).sort((a, b) => a.topIn - b.topIn);
+	return new SampledSoil(sample.layers.map(toSoilLayer).sort((a, b) => a.topIn - b.topIn));
 }
 
 function toSoilLayer({ top, bottom, depthUnit, results }: Layer): SoilLayer {

@@ -2,8 +2,8 @@ import { figure, notApplicable, type Answer, type Figure } from '../../figure/fi
 import type { Analyte } from '../../schema-types';
 import { densityText, poundsPerPpmInch } from '../../units/result-units';
 import { analyteName } from '../../ground/analyte-names';
-import { measuredDensity, readInLayer } from './read-result';
-import type { SoilLayer } from './soil-layers';
+import { measuredDensity, readResult } from './read-result';
+import type { SampledSoil } from './sampled-soil';
 
 /** Layers written in cm do not meet an inch depth exactly. */
 export const DEPTH_SLACK_IN = 0.5;
@@ -14,17 +14,17 @@ export const DEPTH_SLACK_IN = 0.5;
  * @param depthIn inches; a layer that reaches deeper counts only down to this
  * @returns does not apply where nitrate was not measured without a gap down to the depth
  */
-export function soilNitrate(layers: readonly SoilLayer[], depthIn: number): Answer {
-	return soilPounds(layers, 'NO3-N', depthIn, 'Take a nitrate sample, 0 to 24 in.');
+export function soilNitrate(soil: SampledSoil, depthIn: number): Answer {
+	return soilPounds(soil, 'NO3-N', depthIn, 'Take a nitrate sample, 0 to 24 in.');
 }
 
 /** Sulfate-S in the soil down to a depth, lb/ac, in the same way. */
-export function soilSulfate(layers: readonly SoilLayer[], depthIn: number): Answer {
-	return soilPounds(layers, 'SO4-S', depthIn, `Have sulfate-S measured from 0 to ${depthIn} in.`);
+export function soilSulfate(soil: SampledSoil, depthIn: number): Answer {
+	return soilPounds(soil, 'SO4-S', depthIn, `Have sulfate-S measured from 0 to ${depthIn} in.`);
 }
 
-function soilPounds(layers: readonly SoilLayer[], analyte: Analyte, depthIn: number, remedy: string): Answer {
-	const { parts, reachedIn } = poundsByLayer(layers, analyte, depthIn);
+function soilPounds(soil: SampledSoil, analyte: Analyte, depthIn: number, remedy: string): Answer {
+	const { parts, reachedIn } = poundsByLayer(soil, analyte, depthIn);
 	const name = analyteName(analyte);
 	const label = `${name}, 0-${depthIn} in`;
 	if (parts.length === 0) return notApplicable(label, `the report gives no ${name}`, remedy);
@@ -50,11 +50,11 @@ export function sumOfLayers(label: string, parts: Figure[], cautions: string[]):
 }
 
 /** Pounds of an analyte in each layer from the surface down without a gap, and how deep that reaches. */
-export function poundsByLayer(layers: readonly SoilLayer[], analyte: Analyte, depthIn: number) {
+export function poundsByLayer(soil: SampledSoil, analyte: Analyte, depthIn: number) {
 	const parts: Figure[] = [];
 	let reachedIn = 0;
-	for (const layer of layers) {
-		const ppm = readInLayer(layer, analyte);
+	for (const layer of soil.layers) {
+		const ppm = readResult(soil.only(layer), analyte);
 		if (!ppm.applies || layer.topIn > reachedIn + DEPTH_SLACK_IN) continue;
 		const thicknessIn = Math.min(layer.bottomIn, depthIn) - Math.max(layer.topIn, reachedIn);
 		if (thicknessIn <= 0) continue;

@@ -7,19 +7,19 @@ import { methodName } from '../../ground/lab-methods';
 import { FREE_LIME_PH } from './free-lime';
 import { readResult } from './read-result';
 import type { Site } from '../site';
-import type { SoilLayer } from './soil-layers';
+import type { SampledSoil } from './sampled-soil';
 
 /**
  * The soil test that a rule is calibrated on, ppm; or, where the pack names a published bridge from the method the
  * lab used, an approximation of it, marked as such.
  * @returns does not apply by another method, and for Bray P1 on calcareous soil
  */
-export function readSoilTest({ layers }: Site, { rule, pack }: CompiledRule): Answer {
+export function readSoilTest({ soil }: Site, { rule, pack }: CompiledRule): Answer {
 	if (!rule.soilTest) return notApplicable('soil test', 'the guide names no soil test', 'Correct the pack.');
 	const { analyte, methods } = rule.soilTest;
-	const test = readResult(layers, analyte, methods);
-	const answer = test.applies ? test : (bridged(layers, analyte, methods, pack.bridges ?? []) ?? test);
-	return answer.applies && readsBray(rule) ? unlessCalcareous(layers, answer) : answer;
+	const test = readResult(soil, analyte, methods);
+	const answer = test.applies ? test : (bridged(soil, analyte, methods, pack.bridges ?? []) ?? test);
+	return answer.applies && readsBray(rule) ? unlessCalcareous(soil, answer) : answer;
 }
 
 /** Whether a rule goes by Bray P1 alone, which says nothing on calcareous soil. */
@@ -28,9 +28,10 @@ export function readsBray({ soilTest }: Rule): boolean {
 }
 
 /** Thickness of the layer that the rule's soil test comes from, in. */
-export function sampledDepth({ layers }: Site, { rule }: CompiledRule): Answer {
+export function sampledDepth({ soil }: Site, { rule }: CompiledRule): Answer {
 	const analyte = rule.soilTest?.analyte;
-	const layer = layers.find(({ results }) => results.some((result) => result.analyte === analyte)) ?? layers[0]!;
+	const layer =
+		soil.layers.find(({ results }) => results.some((result) => result.analyte === analyte)) ?? soil.layers[0]!;
 	return figure({
 		label: `thickness sampled (${layer.depthText})`,
 		value: layer.thicknessIn,
@@ -39,9 +40,9 @@ export function sampledDepth({ layers }: Site, { rule }: CompiledRule): Answer {
 	});
 }
 
-function unlessCalcareous(layers: readonly SoilLayer[], test: Answer): Answer {
-	const soilPh = readResult(layers, 'pH', ['water']);
-	const carbonate = readResult(layers, 'carbonate');
+function unlessCalcareous(soil: SampledSoil, test: Answer): Answer {
+	const soilPh = readResult(soil, 'pH', ['water']);
+	const carbonate = readResult(soil, 'carbonate');
 	const remedy = 'Ask the lab for phosphorus by Olsen.';
 	if (soilPh.applies && soilPh.value > FREE_LIME_PH) {
 		const reason = `Bray P1 reads wrong on calcareous soil, and pH here is ${formatNumber(soilPh.value, 'pH')} (above ${FREE_LIME_PH})`;
@@ -55,14 +56,14 @@ function unlessCalcareous(layers: readonly SoilLayer[], test: Answer): Answer {
 }
 
 function bridged(
-	layers: readonly SoilLayer[],
+	soil: SampledSoil,
 	analyte: Analyte,
 	methods: readonly LabMethod[],
 	bridges: NonNullable<CompiledRule['pack']['bridges']>
 ): Answer | undefined {
 	for (const bridge of bridges) {
 		if (bridge.analyte !== analyte || !methods.includes(bridge.to)) continue;
-		const other = readResult(layers, analyte, [bridge.from]);
+		const other = readResult(soil, analyte, [bridge.from]);
 		if (!other.applies) continue;
 		const words = `${methodName(bridge.to)} taken as ${methodName(bridge.from)} / ${bridge.divideBy}`;
 		return figure({

@@ -2,7 +2,8 @@ import { methodName } from '../../ground/lab-methods';
 import { analyteName } from '../../ground/analyte-names';
 import type { Analyte, LabMethod, Sample } from '../../schema-types';
 import { canonicalUnit } from '../../units/result-units';
-import { alone, readResult } from './read-result';
+import { readResult } from './read-result';
+import type { SampledSoil } from './sampled-soil';
 import { soilLayers, type SoilLayer } from './soil-layers';
 
 /** One analyte over the sample dates, by one method and in one layer: only like is held against like. */
@@ -23,8 +24,9 @@ export function readTrends(samples: readonly Sample[]): Trend[] {
 	const trends = new Map<string, Trend>();
 	for (const sample of samples) {
 		if (sample.date === undefined) continue;
-		for (const layer of soilLayers(sample)) {
-			for (const { analyte, method } of layer.results) addPoint(trends, sample.date, layer, analyte, method);
+		const soil = soilLayers(sample);
+		for (const layer of soil.layers) {
+			for (const { analyte, method } of layer.results) addPoint(trends, sample.date, soil, layer, analyte, method);
 		}
 	}
 	return [...trends.values()]
@@ -35,11 +37,12 @@ export function readTrends(samples: readonly Sample[]): Trend[] {
 function addPoint(
 	trends: Map<string, Trend>,
 	date: string,
+	soil: SampledSoil,
 	layer: SoilLayer,
 	analyte: Analyte,
 	method: LabMethod | undefined
 ): void {
-	const read = readResult(alone(layer), analyte, method && [method]);
+	const read = readResult(soil.only(layer), analyte, method && [method]);
 	if (!read.applies) return;
 	const label = [analyteName(analyte), method && methodName(method), layer.depthText].filter(Boolean).join(', ');
 	const trend = trends.get(label) ?? { analyte, label, unit: canonicalUnit(analyte), points: [] };

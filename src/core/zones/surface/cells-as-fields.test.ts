@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../check/problem';
 import { isRateRule, siteOf } from '../../rates/advise';
+import { SiteReading } from '../../reading/site-reading';
 import { inputReaders } from '../../rates/input-readers';
 import { ratesOfMany, type ManyRates } from '../../rates/rates-of-many';
 import { applyRule } from '../../reading/apply-rule';
@@ -140,7 +141,7 @@ describe('cells obey what fields obey', () => {
 				const column = many.methods.indexOf(rule.method);
 				let row = 0;
 				sites.forEach((site, cell) => {
-					const answer = site && applyRule(rule, site, inputReaders);
+					const answer = site && applyRule(rule, new SiteReading(site, inputReaders));
 					const wanted = answer?.applies ? answer.value : NaN;
 					if (Number.isNaN(wanted)) refused++;
 					else rated++;

@@ -3,8 +3,8 @@ import type { CompiledRule } from '../../packs/pack';
 import type { InputName } from '../../packs/rule-kind';
 import { siteOf, type Knowledge } from '../../rates/advise';
 import { inputReaders } from '../../rates/input-readers';
-import { refusedOutright } from '../../reading/apply-rule';
-import { sitesByLayer } from '../../reading/layers-to-lime';
+import { partsOf } from '../../reading/rule-parts';
+import { SiteReading } from '../../reading/site-reading';
 import { numberOf } from '../../reading/site-inputs';
 import type { AdviseRequest } from '../../schema-types';
 import { zoneRequest } from '../zone-request';
@@ -44,8 +44,9 @@ export function linesOf(
 	const { middle } = region;
 	const inputsAt = (change: Partial<Record<Differs, number>>) => {
 		const site = siteOf(atValues(request, { ...middle, ...change }), crops, today);
-		const sites = compiled.kind.byLayer ? sitesByLayer(site, compiled) : [site];
-		return sites.map((one) => names.map((name) => numberOf(inputReaders[name](one, compiled))));
+		const parts = partsOf(compiled, new SiteReading(site, inputReaders));
+		if (!Array.isArray(parts)) return [];
+		return parts.map(({ reading }) => names.map((name) => numberOf(reading.input(name, compiled))));
 	};
 	const base = inputsAt({});
 	const probes = differing.map(({ key, at, by }) => ({
@@ -103,7 +104,8 @@ export function isRefused(
 	today: string
 ): boolean {
 	try {
-		return refusedOutright(compiled, siteOf(atValues(request, middle), crops, today)) !== undefined;
+		const site = siteOf(atValues(request, middle), crops, today);
+		return !Array.isArray(partsOf(compiled, new SiteReading(site, inputReaders)));
 	} catch (error) {
 		if (error instanceof InputError) return true;
 		throw error;

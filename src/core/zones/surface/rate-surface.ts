@@ -1,7 +1,8 @@
 import type { Analyte, AdviseRequest } from '../../schema-types';
 import { inputBreaks } from '../../reading/input-breaks';
 import { soilLayers } from '../../reading/soil/soil-layers';
-import { noNumbers, type InputName, type RuleKind } from '../../packs/rule-kind';
+import type { CropRule } from '../../packs/pack';
+import { noNumbers } from '../../packs/rule-kind';
 import type { Knowledge } from '../../rates/advise';
 import { ratesOfMany } from '../../rates/rates-of-many';
 import { atValues, isRefused, linesOf, type InputLine } from './input-lines';
@@ -24,13 +25,13 @@ export function rateSurface(
 	const compiled = knowledge.packs.rules.find((rule) => rule.method === method);
 	if (!compiled) return `the method ${method} is not known`;
 	const { kind } = compiled;
+	const rule = compiled.forCrop(request.crop.id);
 	if (kind.byZone || kind.test) return 'this method goes by strips or a test in the crop: it is rated by zone';
-	const parameters = compiled.parametersFor(request.crop.id);
 	const crop = knowledge.crops.find(({ id }) => id === request.crop.id);
-	if (parameters === undefined || !crop) return 'the guide is silent on this crop';
+	if (!rule || !crop) return 'the guide is silent on this crop';
 	const count = Object.values(cells)[0]?.length ?? 0;
 	const rates = new Float64Array(count).fill(NaN);
-	const names = kind.needs(parameters);
+	const names = rule.needs;
 	const soil = soilLayers(request.sample, '/sample');
 	const analytes = Object.keys(cells).filter((key): key is Differs & Analyte => key !== 'yieldGoal');
 	for (const region of regionsOf(cells, inputBreaks(compiled, crop, soil, analytes), soil)) {
@@ -38,7 +39,7 @@ export function rateSurface(
 		const layers = isSmall(region, cells) ? 'bent' : linesOf(request, compiled, names, cells, region, knowledge, today);
 		if (layers.length === 0) continue;
 		if (layers === 'bent') cellByCell(request, method, cells, region.cells, rates, knowledge, today);
-		else alongLines(kind, parameters, names, layers, region.cells, rates);
+		else alongLines(rule, layers, region.cells, rates);
 	}
 	return rates;
 }
@@ -50,9 +51,7 @@ function isSmall({ cells: own }: Region, cells: CellValues): boolean {
 
 /** The rule over cells whose inputs are lines, summed over its layers. */
 function alongLines(
-	kind: RuleKind<unknown>,
-	parameters: unknown,
-	names: readonly InputName[],
+	{ needs: names, evaluate }: CropRule,
 	layers: readonly InputLine[][],
 	cells: Region['cells'],
 	rates: Float64Array
@@ -69,7 +68,7 @@ function alongLines(
 				for (const { values, slope } of slopes) value += slope * values[cell]!;
 				numbers[names[at]!] = value;
 			}
-			rates[cell]! += kind.compute(parameters, numbers);
+			rates[cell]! += evaluate(numbers);
 		}
 	}
 }

@@ -1,7 +1,7 @@
 import type { InputBreak } from '../../reading/input-breaks';
 import { conversionOf } from '../../units/result-units';
 import { measuredDensity } from '../../reading/soil/read-result';
-import type { SoilLayer } from '../../reading/soil/soil-layers';
+import type { SampledSoil } from '../../reading/soil/sampled-soil';
 import type { ZoneAnalyte } from '../zone-means';
 
 /** What differs from cell to cell; NaN where it is not known. */
@@ -31,7 +31,7 @@ export interface Region {
  * Cells by the side of each turn on which they lie. Turns that all cells lie on one side of do not count; cells whose value is
  * not known where one side gets no rate are in no region.
  */
-export function regionsOf(cells: CellValues, breaks: readonly InputBreak[], soil: readonly SoilLayer[]): Region[] {
+export function regionsOf(cells: CellValues, breaks: readonly InputBreak[], soil: SampledSoil): Region[] {
 	const count = Object.values(cells)[0]?.length ?? 0;
 	const spans = new Map(Object.values(cells).map((values) => [values, spanOf(values)]));
 	const turns = breaks
@@ -71,11 +71,11 @@ function isBeyond(value: number, at: number, from: boolean): boolean {
 }
 
 /** The turn in the unit of the field's own result, which the cells are in. */
-function cellBreak({ of, at, from, guards }: InputBreak, cells: CellValues, soil: readonly SoilLayer[]): CellBreak[] {
+function cellBreak({ of, at, from, guards }: InputBreak, cells: CellValues, soil: SampledSoil): CellBreak[] {
 	const values = cells[of as Differs];
 	if (!values) return [];
 	if (of === 'yieldGoal') return [{ values, of, at, from, guards }];
-	for (const layer of soil) {
+	for (const layer of soil.layers) {
 		const own = layer.results.find(({ analyte }) => analyte === of);
 		if (!own) continue;
 		const { factor } = conversionOf(of, own.unit, layer.thicknessIn, measuredDensity(layer))!;

@@ -18,7 +18,7 @@ export function draftSheet(
 ): SheetContent {
 	const { packs, products, cautions } = currentLibrary();
 	const { cec } = advice.answer.derived.worksheets;
-	const values = [...SHOWN_ANALYTES.map((analyte) => readResult(advice.site.layers, analyte)), cec!];
+	const values = [...SHOWN_ANALYTES.map((analyte) => readResult(advice.site.soil, analyte)), cec!];
 	const used = new Set(advice.choices.map(({ method }) => method?.split('/')[0]));
 	const source = [
 		sample!.report.date && `sampled ${longDate(sample!.report.date)}`,

@@ -152,7 +152,7 @@ function planContext(
 		sandy: isSandy(site.field.textureClass),
 		drainage: site.field.drainage,
 		slopePercent: site.field.slopePercent,
-		soilPh: valueIfKnown(readSoilPh(site.layers, 'water')),
+		soilPh: valueIfKnown(readSoilPh(site.soil, 'water')),
 		rowSpacingIn: goal.row_spacing_in ?? undefined,
 		placed: placedOf(nitrogen, goal, library),
 		limits: library.seasonLimits,

@@ -23,7 +23,7 @@ export function placedProgramme(
 	const p = compiled?.parametersFor(goal.crop) as PlacedParameters | undefined;
 	const schedule = p && context.schedule && placedSchedule(context.schedule, p);
 	if (!schedule) throw new ActionError(`${method} names no programme for ${context.crop.name.toLowerCase()}.`);
-	const residual = mineralNitrogen(site.layers);
+	const residual = mineralNitrogen(site.soil);
 	if (!residual.applies) {
 		const { reason, remedy } = residual;
 		throw new ActionError(`The factor is valid only where the nitrate in the ground is known: ${reason}. ${remedy}`);

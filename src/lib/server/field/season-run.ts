@@ -33,9 +33,9 @@ export function seasonRequestOf(
 		soil: known({
 			textureClass: site.field.textureClass,
 			drainage: site.field.drainage,
-			organicMatterPercent: valueIfKnown(readOrganicMatter(site.layers)),
-			soilPh: valueIfKnown(readSoilPh(site.layers, 'water')),
-			nitrateLbAc: valueIfKnown(mineralNitrogen(site.layers)),
+			organicMatterPercent: valueIfKnown(readOrganicMatter(site.soil)),
+			soilPh: valueIfKnown(readSoilPh(site.soil, 'water')),
+			nitrateLbAc: valueIfKnown(mineralNitrogen(site.soil)),
 			coverKilledOn: termsOf(goal).coverKilledOn
 		}),
 		crop: known({

@@ -1,6 +1,6 @@
 import type { Setback } from '../../../core/schema-types';
 import { factsOf } from '../api/standing';
-import { boundaryOf } from '../field/boundary-of';
+import { boundaryOf } from '../field/zones/boundary-of';
 import { listZones } from '../stores/ground-maps';
 import { listFieldYears } from '../stores/field-years';
 import type { Desk, FieldAddress } from '../desk';

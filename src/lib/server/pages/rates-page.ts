@@ -2,6 +2,8 @@ import { figure, type Answer, type Figure } from '../../../core/figure/figure';
 import { limeApplications } from '../../../core/rates/lime/lime-applications';
 import { effectiveFraction } from '../../../core/rates/lime/liming-material';
 import { pricePerEffectiveTon } from '../../../core/rates/lime/liming';
+import { SiteReading } from '../../../core/reading/site-reading';
+import { inputReaders } from '../../../core/rates/input-readers';
 import { outlookOf } from '../../../core/rates/outlook/six-year-outlook';
 import { removalSentence } from '../../../core/rates/phosphorus-potassium/removal-compared';
 import { tenureAdvice } from '../../../core/rates/phosphorus-potassium/tenure-advice';
@@ -130,6 +132,7 @@ function effectiveFractionIn(root: Figure): Figure | undefined {
 function outlooks({ library }: Desk, { site, request, answer }: Advice, units: UnitSystem) {
 	const { packs } = library;
 	const { crop, nextCrop } = request;
+	const reading = new SiteReading(site, inputReaders);
 	const rotation = [{ id: crop.id, yieldGoal: crop.yieldGoal }, ...(nextCrop ? [nextCrop] : [])];
 	return (['P2O5', 'K2O'] as const).map((nutrient) => ({
 		nutrient,
@@ -138,7 +141,7 @@ function outlooks({ library }: Desk, { site, request, answer }: Advice, units: U
 				({ method, rule }) =>
 					rule.gives === nutrient && answer.rates.some((rate) => rate.method === method && rate.applies)
 			)
-			.map((compiled) => outlookOf(compiled, nutrient, site, rotation, OUTLOOK_YEARS, packs))
+			.map((compiled) => outlookOf(compiled, nutrient, reading, rotation, OUTLOOK_YEARS, packs))
 			.map((outlook) => ({
 				...outlook,
 				applied: outlook.applied && inSystem(outlook.applied, units),
@@ -175,7 +178,7 @@ function limeOf(
 		gap: limeGap(answer.rates, packs),
 		depthIn: goal?.lime_depth_in ?? null,
 		placement: site.limePlacement,
-		soilPh: readSoilPh(site.layers, scale),
+		soilPh: readSoilPh(site.soil, scale),
 		target: siteTargetPh(site, scale),
 		liming: liming && { ...liming, payBack: inSystem(liming.payBack, units) },
 		plan: plan && {

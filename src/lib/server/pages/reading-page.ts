@@ -1,6 +1,5 @@
 import { notApplicable } from '../../../core/figure/figure';
 import { rulesGiving } from '../../../core/packs/pack';
-import { noNumbers } from '../../../core/packs/rule-kind';
 import { analyteName } from '../../../core/ground/analyte-names';
 import { ACID_BELOW, readProfile } from '../../../core/reading/soil/acid-layers';
 import { allResults } from '../../../core/reading/soil/all-results';
@@ -9,6 +8,8 @@ import { mineralNitrogen } from '../../../core/reading/soil/mineral-nitrogen';
 import { PH_SCALE_NAME } from '../../../core/reading/soil/ph-scale';
 import { readResult } from '../../../core/reading/soil/read-result';
 import { readResponseCurve } from '../../../core/reading/response-curve';
+import { evaluate } from '../../../core/reading/evaluate';
+import { SiteReading } from '../../../core/reading/site-reading';
 import { siteInputs } from '../../../core/reading/site-inputs';
 import { readTrends } from '../../../core/reading/soil/trends';
 import type { Sample } from '../../../core/schema-types';
@@ -53,7 +54,7 @@ function readingOf(desk: Desk, { site, answer, crop, chosen }: Advice, samples: 
 			school: schoolName(rate.school),
 			answer: inSystem(rate.worksheet, units)
 		}));
-	const profile = readProfile(site.layers);
+	const profile = readProfile(site.soil);
 	return {
 		cropName: crop.name,
 		ph: { ...phReading(site, packs), band: crop.preferredPh, target: site.targetPh ?? crop.preferredPh?.target, lime },
@@ -61,28 +62,28 @@ function readingOf(desk: Desk, { site, answer, crop, chosen }: Advice, samples: 
 			cec: worksheets.cec!,
 			limit: inSystem(worksheets.holdingLimit!, units),
 			room: inSystem(worksheets.holdingRoom!, units),
-			inGround: inSystem(mineralNitrogen(site.layers), units)
+			inGround: inSystem(mineralNitrogen(site.soil), units)
 		},
 		nutrients: (['P', 'K'] as const).map((analyte) => ({
 			...readResponseCurve(site, packs, analyte),
-			test: readResult(site.layers, analyte),
+			test: readResult(site.soil, analyte),
 			chosen: chosen.find(({ nutrient }) => nutrient.startsWith(analyte))?.rate
 		})),
 		profile: { ...profile, lines: ACID_BELOW[profile.scale], scaleName: PH_SCALE_NAME[profile.scale] },
-		inCm: site.layers.every(({ depthText }) => depthText.endsWith('cm')),
+		inCm: site.soil.layers.every(({ depthText }) => depthText.endsWith('cm')),
 		cations: (['Ca', 'Mg', 'K', 'Na'] as const).flatMap((cation) => {
 			const share = worksheets[`${cation}Share`];
-			return share ? [{ cation, name: analyteName(cation), share, ppm: readResult(site.layers, cation) }] : [];
+			return share ? [{ cation, name: analyteName(cation), share, ppm: readResult(site.soil, cation) }] : [];
 		}),
 		others: otherNutrients(site, answer),
-		results: allResults(site.layers),
+		results: allResults(site.soil),
 		trends: readTrends(samples),
 		findings: answer.findings
 	};
 }
 
 /** Sulfur and the micronutrients that were measured, with what the guides make of them. */
-function otherNutrients({ layers }: Advice['site'], { rates }: Advice['answer']) {
+function otherNutrients({ soil }: Advice['site'], { rates }: Advice['answer']) {
 	const analytes = [
 		['SO4-S', 'S'],
 		['B', 'B'],
@@ -91,7 +92,7 @@ function otherNutrients({ layers }: Advice['site'], { rates }: Advice['answer'])
 		['Cu', 'Cu']
 	] as const;
 	return analytes.flatMap(([analyte, nutrient]) => {
-		const test = readResult(layers, analyte);
+		const test = readResult(soil, analyte);
 		if (!test.applies) return [];
 		const says = rates.find((rate) => rate.nutrient === nutrient && rate.school === 'class-table' && rate.applies);
 		return [{ name: analyteName(analyte), test, says: says?.worksheet.applies ? says.worksheet.formula : undefined }];
@@ -100,19 +101,18 @@ function otherNutrients({ layers }: Advice['site'], { rates }: Advice['answer'])
 
 function phReading(site: Advice['site'], packs: Library['packs']) {
 	const rule = rulesGiving(packs, 'relative-yield')[0];
-	const parameters = rule?.parametersFor(site.crop.id);
+	const reading = new SiteReading(site, siteInputs);
 	const relativeYield = rule
-		? applyRule(rule, site, siteInputs)
+		? applyRule(rule, reading)
 		: notApplicable('relative yield', 'no pack gives yield by pH', 'Add a pack with one.');
-	const numbers = noNumbers();
 	const points: [number, number][] = [];
-	for (let tenth = 45; rule && parameters !== undefined && tenth <= 80; tenth++) {
-		numbers.soilPh = tenth / 10;
-		points.push([tenth / 10, rule.kind.compute(parameters, numbers)]);
+	for (let tenth = 45; rule?.forCrop(site.crop.id) && tenth <= 80; tenth++) {
+		const soilPh = tenth / 10;
+		points.push([soilPh, evaluate(rule, reading, { soilPh })]);
 	}
 	return {
-		soilPh: readResult(site.layers, 'pH', ['water']),
-		calciumChloride: readResult(site.layers, 'pH', ['cacl2']),
+		soilPh: readResult(site.soil, 'pH', ['water']),
+		calciumChloride: readResult(site.soil, 'pH', ['cacl2']),
 		relativeYield,
 		points
 	};

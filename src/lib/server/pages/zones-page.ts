@@ -9,10 +9,10 @@ import { formatNumber } from '../../../core/units/display';
 import { inSystem } from '../../../core/units/rate-units';
 import { LB_PER_SHORT_TON } from '../../../core/units/factors';
 import { flatTotal, prescriptionTotal } from '../../../core/zones/prescription/prescription-totals';
-import { boundaryOf } from '../field/boundary-of';
+import { boundaryOf } from '../field/zones/boundary-of';
 import { listLayers, listZones } from '../stores/ground-maps';
 import { listPrescriptions } from '../stores/prescriptions';
-import { adviseZones, compareZones } from '../field/zone-advice';
+import { adviseZones, compareZones } from '../field/zones/zone-advice';
 import type { Desk, FieldAddress } from '../desk';
 
 /** The page of map and zones. */

@@ -30,7 +30,7 @@ describe('what differs between the book and what was to be saved', () => {
 
 	it('prices by their item, and what is gone as nothing', () => {
 		expect(differencesOf({ 'product:urea': null }, { 'product:urea': 540 })).toEqual([
-			{ what: 'product:urea', book: 'nothing', own: '540' }
+			{ what: 'Price of urea', book: 'nothing', own: '540' }
 		]);
 		expect(differencesOf(null, { yieldGoal: 5 })).toEqual([{ what: 'Yield goal', book: 'nothing', own: '5' }]);
 	});

@@ -12,6 +12,8 @@ export interface Difference {
 const NAMES = ['label', 'name', 'zone'];
 const NOT_SHOWN = ['id', 'seen', 'because', 'from', 'removed', 'shape'];
 const NOTHING = 'nothing';
+/** Something of the price list: "product:urea". */
+const PRICE = /^[a-z]+:/;
 
 /**
  * What differs between what the book holds and what was to be saved, value by value.
@@ -33,7 +35,12 @@ function leaves(value: unknown, name = '', found = new Map<string, string>()): M
 		for (const [at, one] of value.entries()) leaves(one, joined(name, titleOf(one) ?? String(at + 1)), found);
 	} else if (typeof value === 'object' && value !== null) {
 		for (const [key, one] of Object.entries(value)) {
-			if (!NOT_SHOWN.includes(key)) leaves(one, joined(name, key.includes(':') ? key : wordsOf(key)), found);
+			if (!NOT_SHOWN.includes(key))
+				leaves(
+					one,
+					joined(name, PRICE.test(key) ? key.replace(PRICE, 'Price of ').replaceAll('-', ' ') : wordsOf(key)),
+					found
+				);
 		}
 	} else if (value !== undefined && value !== null && value !== '') {
 		found.set(name, textOf(value));

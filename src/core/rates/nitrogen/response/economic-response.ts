@@ -1,6 +1,5 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import type { RuleKind, RuleWords } from '../../../packs/rule-kind';
-import { remember } from '../../../reading/soil/remember';
 import type { EconomicResponse, Objective, Objectives } from '../../../schema-types';
 import { coefficientsOf } from './shapes/models';
 import { explainObjectives, USUAL_TOLERANCE } from './objectives';
@@ -8,13 +7,17 @@ import { leastLeftRate, mostProfitRate, mostYieldRate, testedCurve, type TestedC
 
 const KEY_OF = { 'most-yield': 'mostYield', 'most-profit': 'mostProfit', 'least-left': 'leastLeft' } as const;
 const UNPRICED = notApplicable('price', 'no price is known', 'Enter prices for this year.');
-const remembered = remember<EconomicResponse, TestedCurve>();
+/** By the parameters of a pack, which are few and never change. */
+const known = new WeakMap<EconomicResponse, TestedCurve>();
 
 /** The curve of a rule with the rates between which it holds. */
 export function curveOf(p: EconomicResponse): TestedCurve {
-	return remembered(p, ({ curve, lowestRate, highestRate }) =>
-		testedCurve(curve.model, coefficientsOf(curve), lowestRate, highestRate)
-	);
+	let tested = known.get(p);
+	if (!tested) {
+		tested = testedCurve(p.curve.model, coefficientsOf(p.curve), p.lowestRate, p.highestRate);
+		known.set(p, tested);
+	}
+	return tested;
 }
 
 /** The objective where neither the guide nor the adviser names one. */

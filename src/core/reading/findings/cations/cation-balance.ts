@@ -8,12 +8,12 @@ const LOW_MAGNESIUM_PERCENT = 10;
 const HIGH_SODIUM_PERCENT = 5;
 
 /** Notes on how the cations stand to each other; a balance note is a reason to look, not a rate. */
-export const cationBalance: ReportCheck = ({ site: { layers }, cec }) => {
-	const shares = baseSaturation(layers, cec);
-	const potassium = readResult(layers, 'K');
-	const magnesium = readResult(layers, 'Mg');
-	const calciumHeld = baseCation(layers, 'Ca');
-	const magnesiumHeld = baseCation(layers, 'Mg');
+export const cationBalance: ReportCheck = ({ site: { soil }, cec }) => {
+	const shares = baseSaturation(soil, cec);
+	const potassium = readResult(soil, 'K');
+	const magnesium = readResult(soil, 'Mg');
+	const calciumHeld = baseCation(soil, 'Ca');
+	const magnesiumHeld = baseCation(soil, 'Mg');
 	const notes: Finding[] = [];
 	const reasons = [
 		...(potassium.applies && magnesium.applies && potassium.value > magnesium.value

@@ -5,8 +5,8 @@ import type { ReportCheck } from '../finding';
 const SLACK_PERCENT = 2;
 
 /** Bases that fill more than the whole CEC point to free lime, to salts, or to a slip. */
-export const cationsOverCec: ReportCheck = ({ site: { layers }, cec }) => {
-	const total = Object.values(baseSaturation(layers, cec)).reduce((sum, share) => sum + share.value, 0);
+export const cationsOverCec: ReportCheck = ({ site: { soil }, cec }) => {
+	const total = Object.values(baseSaturation(soil, cec)).reduce((sum, share) => sum + share.value, 0);
 	if (total <= 100 + SLACK_PERCENT) return [];
 	return [
 		{

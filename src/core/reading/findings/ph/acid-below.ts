@@ -13,8 +13,8 @@ const SLACK_IN = 0.05;
 const ALUMINIUM_PERCENT = 10;
 
 /** Acid ground that the surface does not show. */
-export const acidBelow: ReportCheck = ({ site: { layers } }) => {
-	const { scale, layers: profile, hidden } = readProfile(layers);
+export const acidBelow: ReportCheck = ({ site: { soil } }) => {
+	const { scale, layers: profile, hidden } = readProfile(soil);
 	if (hidden.length === 0) return [];
 	const [top, unit] = [hidden[0]!.depthText.split('-')[0], hidden[0]!.depthText.split(' ')[1]];
 	const from = `${top} ${unit}`;
@@ -34,8 +34,8 @@ export const acidBelow: ReportCheck = ({ site: { layers } }) => {
 };
 
 /** One shallow or acid layer alone: what lies below it is not known. */
-export const askForLayers: ReportCheck = ({ site: { layers } }) => {
-	const { scale, layers: profile } = readProfile(layers);
+export const askForLayers: ReportCheck = ({ site: { soil } }) => {
+	const { scale, layers: profile } = readProfile(soil);
 	const top = profile[0];
 	if (!top || profile.length > 1) return [];
 	const shallow = top.bottomIn < SURFACE_ONLY_IN - SLACK_IN;
@@ -55,13 +55,13 @@ export const askForLayers: ReportCheck = ({ site: { layers } }) => {
 };
 
 /** Aluminium by pH in a layer that is not hidden, or by the lab's own share. */
-export const aluminium: ReportCheck = ({ site: { layers } }) => {
-	const organicMatter = readOrganicMatter(layers);
+export const aluminium: ReportCheck = ({ site: { soil } }) => {
+	const organicMatter = readOrganicMatter(soil);
 	// Organic soil holds little aluminium, however acid.
 	if (organicMatter.applies && organicMatter.value > ORGANIC_PERCENT) return [];
-	const { scale, layers: profile } = readProfile(layers);
+	const { scale, layers: profile } = readProfile(soil);
 	const surface = profile[0];
-	const share = aluminiumShare(layers);
+	const share = aluminiumShare(soil);
 	const reasons = [
 		...(surface?.aluminium
 			? [`pH ${formatNumber(surface.ph, 'pH')} in ${PH_SCALE_NAME[scale]} at ${surface.depthText}`]

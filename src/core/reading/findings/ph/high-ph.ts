@@ -13,12 +13,12 @@ const SODIUM_PERCENT = 5;
 const THIN_TOPSOIL_PERCENT = 1.5;
 
 /** High pH is a diagnosis, not a lime line: drainage, lost topsoil, or a soil to be managed around. */
-export const highPh: ReportCheck = ({ site: { layers, crop }, cec }) => {
-	const soilPh = readResult(layers, 'pH', ['water']);
+export const highPh: ReportCheck = ({ site: { soil, crop }, cec }) => {
+	const soilPh = readResult(soil, 'pH', ['water']);
 	if (!soilPh.applies || soilPh.value <= Math.max(crop.preferredPh?.high ?? 0, FREE_LIME_PH)) return [];
 	const reads = `pH ${formatNumber(soilPh.value, 'pH')} is high`;
-	const salinity = valueIfKnown(readResult(layers, 'EC'));
-	const sodium = baseSaturation(layers, cec).Na?.value;
+	const salinity = valueIfKnown(readResult(soil, 'EC'));
+	const sodium = baseSaturation(soil, cec).Na?.value;
 	const signs = [
 		salinity !== undefined && salinity > SALTY_EC ? `EC ${formatNumber(salinity, 'dS/m')} dS/m` : '',
 		sodium !== undefined && sodium > SODIUM_PERCENT ? `sodium ${formatNumber(sodium, '%')} % of CEC` : ''
@@ -34,8 +34,8 @@ export const highPh: ReportCheck = ({ site: { layers, crop }, cec }) => {
 			}
 		];
 	}
-	const carbonate = valueIfKnown(readResult(layers, 'carbonate'));
-	const organicMatter = valueIfKnown(readOrganicMatter(layers));
+	const carbonate = valueIfKnown(readResult(soil, 'carbonate'));
+	const organicMatter = valueIfKnown(readOrganicMatter(soil));
 	if (carbonate && organicMatter !== undefined && organicMatter < THIN_TOPSOIL_PERCENT) {
 		return [
 			{

@@ -5,8 +5,8 @@ import type { ReportCheck } from '../finding';
 
 /** Soil pH says whether to lime; only the buffer pH says how much. */
 export const missingBufferPh: ReportCheck = ({ site }) => {
-	const soilPh = readResult(site.layers, 'pH', ['water']);
-	const bufferPh = readResult(site.layers, 'bufferPh');
+	const soilPh = readResult(site.soil, 'pH', ['water']);
+	const bufferPh = readResult(site.soil, 'bufferPh');
 	const target = siteTargetPh(site, 'water');
 	if (bufferPh.applies || !soilPh.applies || !target.applies || soilPh.value >= target.value) return [];
 	return [

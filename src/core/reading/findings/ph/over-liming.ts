@@ -4,10 +4,10 @@ import { highestTarget } from '../../target-ph';
 import type { ReportCheck } from '../finding';
 
 /** A target above what the crop can use limes past it, on either scale. */
-export const targetAboveBand: ReportCheck = ({ site: { targetPh, targetPhScale = 'water', crop, layers } }) => {
+export const targetAboveBand: ReportCheck = ({ site: { targetPh, targetPhScale = 'water', crop, soil } }) => {
 	const most = highestTarget(crop, targetPhScale);
 	if (targetPh === undefined || targetPh <= most) return [];
-	const soilPh = readSoilPh(layers, targetPhScale);
+	const soilPh = readSoilPh(soil, targetPhScale);
 	if (soilPh.applies && soilPh.value >= targetPh) return [];
 	return [
 		{

@@ -6,11 +6,11 @@ import type { ReportCheck } from '../finding';
 const LOW_FOR_MOST = { water: 5.8, cacl2: 5.5 } as const;
 
 /** pH first: nothing else pays while it is too low for the crop. Never compared across the scales. */
-export const phLow: ReportCheck = ({ site: { layers, crop } }) => {
+export const phLow: ReportCheck = ({ site: { soil, crop } }) => {
 	const band = crop.preferredPh;
 	const name = crop.name.toLowerCase();
 	for (const scale of ['water', 'cacl2'] as const) {
-		const soilPh = readSoilPh(layers, scale);
+		const soilPh = readSoilPh(soil, scale);
 		if (!soilPh.applies) continue;
 		const own = band?.scale === scale ? band : undefined;
 		if (soilPh.value >= (own?.low ?? LOW_FOR_MOST[scale])) return [];

@@ -2,9 +2,9 @@ import { readResult } from '../../soil/read-result';
 import type { ReportCheck } from '../finding';
 
 /** pH in CaCl2 is another scale than pH in water, 0.5 to 1.0 lower; one is never held against a target of the other. */
-export const phOtherScale: ReportCheck = ({ site: { layers } }) => {
-	const water = readResult(layers, 'pH', ['water']);
-	const calciumChloride = readResult(layers, 'pH', ['cacl2']);
+export const phOtherScale: ReportCheck = ({ site: { soil } }) => {
+	const water = readResult(soil, 'pH', ['water']);
+	const calciumChloride = readResult(soil, 'pH', ['cacl2']);
 	if (water.applies || !calciumChloride.applies) return [];
 	return [
 		{

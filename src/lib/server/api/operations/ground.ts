@@ -14,8 +14,8 @@ import type {
 import { cutByField } from '../../../../core/zones/shapes/cut-by-field';
 import { zonesLabel } from '../../../../core/zones/zones-label';
 import { ActionError } from '../../book/action-error';
-import { boundaryOf } from '../../field/boundary-of';
-import { seasonOf } from '../../field/zone-season';
+import { boundaryOf } from '../../field/zones/boundary-of';
+import { seasonOf } from '../../field/zones/zone-season';
 import { lookAtMap } from '../../files/map-file/look-at-map';
 import { readMapFile } from '../../files/map-file/read-map-file';
 import { layerOf } from '../../files/map-file/take-layer';

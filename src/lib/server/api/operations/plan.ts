@@ -18,7 +18,7 @@ import type { StressSetup } from '../../../../workers/stress-messages';
 import { ActionError } from '../../book/action-error';
 import { plantingDateOf } from '../../field/field-request';
 import { issueMany, issueNow } from '../../field/issue-sheet';
-import { makePrescription } from '../../field/make-prescription';
+import { makePrescription } from '../../field/zones/make-prescription';
 import { placedProgramme } from '../../field/placed-programme';
 import { stressSetup } from '../../field/stress-setup';
 import { changePasses, changeSeason, markDone } from '../../stores/field-years';

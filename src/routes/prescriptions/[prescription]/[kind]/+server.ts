@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { boundaryOf } from '$lib/server/field/boundary-of';
+import { boundaryOf } from '$lib/server/field/zones/boundary-of';
 import { asGeoJson } from '$lib/server/files/prescription-file/as-geojson';
 import { asShapefile } from '$lib/server/files/prescription-file/as-shapefile';
 import { asTable } from '$lib/server/files/prescription-file/as-table';

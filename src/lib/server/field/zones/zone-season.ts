@@ -1,9 +1,9 @@
 import type { Database } from 'better-sqlite3';
-import { InputError } from '../../../core/check/problem';
+import { InputError } from '../../../../core/check/problem';
 import type { ZoneFacts } from '../../../core/schema-types';
-import { seasonalFacts, type CropYear } from '../../../core/zones/zone-seasons';
-import { ActionError } from '../book/action-error';
-import { findFieldYear } from '../stores/field-years';
+import { seasonalFacts, type CropYear } from '../../../../core/zones/zone-seasons';
+import { ActionError } from '../../book/action-error';
+import { findFieldYear } from '../../stores/field-years';
 
 /**
  * The season that goals, strips, canopy and own rates of zones are set for; undefined where none are given.

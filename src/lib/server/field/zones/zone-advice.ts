@@ -1,16 +1,16 @@
-import { advise } from '../../../core/rates/advise';
-import { chosenRate } from '../../../core/rates/choose';
-import { figure, notApplicable, type Answer, type Figure } from '../../../core/figure/figure';
+import { advise } from '../../../../core/rates/advise';
+import { chosenRate } from '../../../../core/rates/choose';
+import { figure, notApplicable, type Answer, type Figure } from '../../../../core/figure/figure';
 import type { AdviseAnswer, RateNutrient } from '../../../core/schema-types';
-import { flatAgainstVariable, type FlatAgainstVariable } from '../../../core/zones/prescription/variable-rates';
-import { layersInUse } from '../../../core/zones/layers-in-use';
-import { zoneMeans, zoneValues, type ZoneMeans } from '../../../core/zones/zone-means';
-import { zoneRequest } from '../../../core/zones/zone-request';
-import type { Advice } from './field-year';
-import type { Library } from '../knowledge';
-import type { PriceList } from '../stores/prices';
-import type { LayerRecord, ZoneRecord } from '../stores/ground-maps';
-import { REFERENCE_LIME } from './field-request';
+import { flatAgainstVariable, type FlatAgainstVariable } from '../../../../core/zones/prescription/variable-rates';
+import { layersInUse } from '../../../../core/zones/layers-in-use';
+import { zoneMeans, zoneValues, type ZoneMeans } from '../../../../core/zones/zone-means';
+import { zoneRequest } from '../../../../core/zones/zone-request';
+import type { Advice } from '../field-year';
+import type { Library } from '../../knowledge';
+import type { PriceList } from '../../stores/prices';
+import type { LayerRecord, ZoneRecord } from '../../stores/ground-maps';
+import { REFERENCE_LIME } from '../field-request';
 
 /** A zone with all that follows for it from the field's choices. */
 export interface ZoneAdvice {

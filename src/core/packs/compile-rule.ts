@@ -1,0 +1,39 @@
+import type { CropId, PackDocument, Rule } from '../schema-types';
+import type { CompiledRule, CropRule } from './pack';
+import type { RuleKind } from './rule-kind';
+
+/** A rule with its kind, its coefficients laid out by crop. Whether they fit the kind is the caller's to check. */
+export function compileRule(pack: PackDocument, rule: Rule, kind: RuleKind<unknown>): CompiledRule {
+	const byCrop = rule.crops as Partial<Record<CropId, object>> | undefined;
+	const merged = new Map(Object.entries(byCrop ?? {}).map(([crop, own]) => [crop, { ...rule.parameters, ...own }]));
+	const head = { method: `${pack.id}/${rule.id}`, pack, rule, kind };
+	return withParameters(head, (crop) => (byCrop ? (crop && merged.get(crop)) || undefined : rule.parameters));
+}
+
+/** A rule with other coefficients. */
+export function withParameters(
+	{ method, pack, rule, kind }: Omit<CompiledRule, 'parametersFor' | 'forCrop'>,
+	parametersFor: CompiledRule['parametersFor']
+): CompiledRule {
+	const known = new Map<CropId | undefined, CropRule | undefined>();
+	return {
+		method,
+		pack,
+		rule,
+		kind,
+		parametersFor,
+		forCrop(crop) {
+			if (!known.has(crop)) known.set(crop, cropRule(kind, parametersFor(crop)));
+			return known.get(crop);
+		}
+	};
+}
+
+function cropRule(kind: RuleKind<unknown>, parameters: unknown): CropRule | undefined {
+	if (parameters === undefined) return undefined;
+	return {
+		parameters,
+		needs: kind.needs(parameters),
+		evaluate: (numbers) => kind.compute(parameters, numbers)
+	};
+}

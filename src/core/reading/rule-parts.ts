@@ -1,0 +1,70 @@
+import { notApplicable, type NotApplicable } from '../figure/figure';
+import type { CompiledRule } from '../packs/pack';
+import { formatNumber } from '../units/display';
+import { sitesByLayer } from './layers-to-lime';
+import type { Site } from './site';
+import { scaleOf } from './site-inputs';
+import type { SiteReading } from './site-reading';
+import { ORGANIC_PERCENT, readOrganicMatter } from './soil/organic-matter';
+import { readSoilPh } from './soil/ph-scale';
+
+/** A part of a site on which a rule is worked: the whole, one of its layers, or a zone with reference strips. */
+export interface RulePart {
+	reading: SiteReading;
+	/** Of the layer or zone; empty for the whole. */
+	name: string;
+	/** By which zones are averaged; layers are summed. */
+	weight: number;
+}
+
+/**
+ * The parts on which a rule is worked, or why it says nothing here whatever its inputs. Every caller goes by this: cells obey
+ * what fields obey.
+ */
+export function partsOf(compiled: CompiledRule, reading: SiteReading): RulePart[] | NotApplicable {
+	const { rule, kind } = compiled;
+	const { site } = reading;
+	if (!compiled.forCrop(site.crop.id)) {
+		const crop = site.crop.name.toLowerCase();
+		return notApplicable(
+			rule.title,
+			`this guide says nothing about ${crop}`,
+			`Choose another guide, or add ${crop} to a copy of it.`
+		);
+	}
+	const refused = refusedOutright(compiled, site);
+	if (refused) return refused;
+	if (kind.byLayer) return layersOf(compiled, reading);
+	const { strips } = site.inSeason;
+	if (!kind.byZone || !strips) return [{ reading, name: '', weight: 1 }];
+	const byArea = strips.zones.every(({ areaAcres }) => areaAcres !== undefined);
+	return strips.zones.map((zone) => ({
+		reading: reading.of({ ...site, zone }),
+		name: zone.name,
+		weight: byArea ? zone.areaAcres! : 1
+	}));
+}
+
+function layersOf(compiled: CompiledRule, reading: SiteReading): RulePart[] | NotApplicable {
+	const { site } = reading;
+	const sites = sitesByLayer(site, compiled);
+	if (sites.length > 0) {
+		return sites.map((one) => ({ reading: reading.of(one), name: one.soil.layers[0]!.depthText, weight: 1 }));
+	}
+	const { title } = compiled.rule;
+	const soilPh = readSoilPh(site.soil, scaleOf(compiled));
+	if (!soilPh.applies) return notApplicable(title, soilPh.reason, soilPh.remedy);
+	return notApplicable(title, 'no layer above the depth to be limed gives a pH', 'Lime to a greater depth.');
+}
+
+/** Why a rule says nothing on this ground whatever its inputs: on organic soil the lime lines of mineral soil do not hold. */
+export function refusedOutright({ rule }: CompiledRule, { soil }: Site): NotApplicable | undefined {
+	if (rule.gives !== 'lime') return undefined;
+	const organicMatter = readOrganicMatter(soil);
+	if (!organicMatter.applies || organicMatter.value <= ORGANIC_PERCENT) return undefined;
+	return notApplicable(
+		'lime',
+		`organic matter of ${formatNumber(organicMatter.value, '%')} % makes this an organic soil, and the lime lines were made for mineral soils`,
+		'On organic soil lime only well below pH 5.3 in water, by a guide of your own: there is little aluminium to fear.'
+	);
+}
