@@ -1,7 +1,7 @@
 import { InputError } from '../../../../core/check/problem';
 import type { Shape } from '../../../../core/ground/shapes/shape';
 import { areaAcres } from '../../../../core/ground/shapes/geodesic-area';
-import type { Pass, Prescription, PrescriptionAction, PrescriptionPart, Product } from '../../../core/schema-types';
+import type { Pass, Prescription, PrescriptionAction, PrescriptionPart, Product } from '../../../../core/schema-types';
 import { cautionsFor } from '../../../../core/season/plan/hazards';
 import { productOf } from '../../../../core/season/plan/plan-context';
 import { gridOf } from '../../../../core/zones/surface/field-grid';

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { areaAcres } from '../../../../core/ground/shapes/geodesic-area';
 import { boundsOf, type Shape } from '../../../../core/ground/shapes/shape';
-import type { CropId, BookDocument, Pass } from '../../../core/schema-types';
+import type { CropId, BookDocument, Pass } from '../../../../core/schema-types';
 import { sheetDifferences } from '../../../../core/sheet/sheet-differences';
 import { workOrders } from '../../../../core/sheet/work-orders';
 import { orderOf } from '../../../../core/supply/order';

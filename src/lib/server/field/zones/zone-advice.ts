@@ -1,7 +1,7 @@
 import { advise } from '../../../../core/rates/advise';
 import { chosenRate } from '../../../../core/rates/choose';
 import { figure, notApplicable, type Answer, type Figure } from '../../../../core/figure/figure';
-import type { AdviseAnswer, RateNutrient } from '../../../core/schema-types';
+import type { AdviseAnswer, RateNutrient } from '../../../../core/schema-types';
 import { flatAgainstVariable, type FlatAgainstVariable } from '../../../../core/zones/prescription/variable-rates';
 import { layersInUse } from '../../../../core/zones/layers-in-use';
 import { zoneMeans, zoneValues, type ZoneMeans } from '../../../../core/zones/zone-means';

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { InputError } from '../../../../core/check/problem';
-import type { ZoneFacts } from '../../../core/schema-types';
+import type { ZoneFacts } from '../../../../core/schema-types';
 import { seasonalFacts, type CropYear } from '../../../../core/zones/zone-seasons';
 import { ActionError } from '../../book/action-error';
 import { findFieldYear } from '../../stores/field-years';
