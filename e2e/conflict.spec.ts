@@ -30,9 +30,9 @@ test('facts: what another window changed is shown beside what was typed, and the
 	await expect(page.getByRole('button', { name: 'Change the facts' })).toBeVisible();
 	await other.getByLabel('Slope, %').fill('4');
 	await other.getByRole('button', { name: 'Keep the facts' }).click();
-	await expect(row(other, 'Area acres')).toContainText('63');
-	await expect(row(other, 'Area acres')).toContainText('62');
-	await expect(row(other, 'Slope percent')).toContainText('4');
+	await expect(row(other, 'Area, ac')).toContainText('63');
+	await expect(row(other, 'Area, ac')).toContainText('62');
+	await expect(row(other, 'Slope, %')).toContainText('4');
 	// By the keyboard: the choice that loses nothing of the other window's comes first.
 	await dialog(other).getByRole('button', { name: 'Keep what is in the book' }).press('Enter');
 	await expect(dialog(other)).toHaveCount(0);
@@ -57,10 +57,10 @@ test('goal, pass and prices of a stale window are asked about, not written', asy
 			await hydrated(tab);
 			await tab.getByRole('button', { name: 'Change the goal' }).click();
 		});
-		await page.getByLabel('Yield goal').fill('171');
+		await page.getByLabel('Yield goal, bu/ac').fill('171');
 		await page.getByRole('button', { name: 'Keep the goal' }).click();
 		await expect(page.getByText('171 bu/ac').first()).toBeVisible();
-		await other.getByLabel('Yield goal').fill('150');
+		await other.getByLabel('Yield goal, bu/ac').fill('150');
 		await other.getByRole('button', { name: 'Keep the goal' }).click();
 		await expect(row(other, 'Yield goal')).toContainText('171');
 		await expect(row(other, 'Yield goal')).toContainText('150');

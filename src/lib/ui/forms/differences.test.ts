@@ -4,11 +4,12 @@ import { sentenceOf, wordsOf } from './refusal-text';
 
 describe('what differs between the book and what was to be saved', () => {
 	it('value by value, in words', () => {
-		const book = { crop: 'corn-grain', yieldGoal: 170, plantingDate: '2027-05-04' };
+		const book = { crop: 'corn-grain', yieldGoal: 170, plantingDate: '2027-05-04', rowSpacingIn: 30 };
 		const own = { crop: 'corn-grain', yieldGoal: 150, targetPh: 6.2, seen: { yieldGoal: 1 } };
 		expect(differencesOf(book, own)).toEqual([
 			{ what: 'Yield goal', book: '170', own: '150' },
 			{ what: 'Planting date', book: '4 May 2027', own: 'nothing' },
+			{ what: 'Row spacing, in', book: '30', own: 'nothing' },
 			{ what: 'Target pH', book: 'nothing', own: '6.2' }
 		]);
 		expect(differencesOf(book, { ...book })).toEqual([]);

@@ -14,6 +14,9 @@ const NOT_SHOWN = ['id', 'seen', 'because', 'from', 'removed', 'shape'];
 const NOTHING = 'nothing';
 /** Something of the price list: "product:urea". */
 const PRICE = /^[a-z]+:/;
+/** A unit at the end of a key: "rowSpacingIn", "slopePercent". */
+const UNIT = / (in|percent|acres|lb|feet)$/;
+const UNITS: Record<string, string> = { in: 'in', percent: '%', acres: 'ac', lb: 'lb', feet: 'ft' };
 
 /**
  * What differs between what the book holds and what was to be saved, value by value.
@@ -38,7 +41,12 @@ function leaves(value: unknown, name = '', found = new Map<string, string>()): M
 			if (!NOT_SHOWN.includes(key))
 				leaves(
 					one,
-					joined(name, PRICE.test(key) ? key.replace(PRICE, 'Price of ').replaceAll('-', ' ') : wordsOf(key)),
+					joined(
+						name,
+						PRICE.test(key)
+							? key.replace(PRICE, 'Price of ').replaceAll('-', ' ')
+							: wordsOf(key).replace(UNIT, (unit) => `, ${UNITS[unit.trim()]}`)
+					),
 					found
 				);
 		}

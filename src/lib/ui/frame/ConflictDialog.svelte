@@ -33,3 +33,14 @@
 		</table>
 	{/if}
 </Modal>
+
+<style>
+	th[scope='row'] {
+		font-weight: 600;
+		vertical-align: baseline;
+		border-bottom: 1px solid var(--rule);
+	}
+	td {
+		vertical-align: baseline;
+	}
+</style>
