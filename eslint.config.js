@@ -6,7 +6,7 @@ import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
 
 export default ts.config(
-	{ ignores: ['build/', '.svelte-kit/', 'node_modules/', 'data/', 'src/core/schema-types/', 'test-results/'] },
+	{ ignores: ['build/', 'dist/', '.svelte-kit/', 'node_modules/', 'data/', 'src/core/schema-types/', 'test-results/'] },
 	js.configs.recommended,
 	...ts.configs.strict,
 	...ts.configs.stylistic,

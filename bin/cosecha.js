@@ -1,9 +1,10 @@
 #!/usr/bin/env node
-// `cosecha <verb> < request.json > answer.json`. The same TypeScript as the app, loaded without a build.
+// `cosecha <verb> < request.json > answer.json`. The same code as the app's, bundled once.
+import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { register } from 'tsx/esm/api';
 
+const bundle = new URL('../dist/cosecha.js', import.meta.url);
+if (!existsSync(bundle)) await (await import('../scripts/build-cli.js')).buildCommandLine();
 process.env.COSECHA_PACKS ??= fileURLToPath(new URL('../packs', import.meta.url));
-register();
-const { main } = await import('../cli/main.ts');
+const { main } = await import(bundle.href);
 process.exitCode = await main(process.argv.slice(2));

@@ -1,7 +1,11 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { buildCommandLine } from '../scripts/build-cli.js';
 import type { AdviseAnswer, BlendAnswer, FitAnswer, SeasonAnswer } from '../src/core/schema-types';
+
+// From the code as it is now, whatever was bundled before.
+beforeAll(buildCommandLine);
 
 const corn = readFileSync('demo/requests/corn-after-soybean.json', 'utf8');
 

@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import type { Database } from 'better-sqlite3';
-import ExcelJS from 'exceljs';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { undo, undoable } from '../../book/act';
@@ -13,6 +12,44 @@ import { readLabFile, type LabGrid } from './read-file';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const CSV = 'Field,Date,pH (1:1),K (ppm)\nNorth,2026-10-01,5.6,120\nSouth,2026-10-01,6.4,"1,040"\n';
+
+const HEADERS = ['Field', 'Date', 'pH (1:1)', 'K (ppm)'];
+const TABLE = [
+	['Field', 'pH (1:1)', 'K (ppm)'],
+	['North', 5.6, 120]
+];
+const SHEET = 'xl/worksheets/sheet1.xml';
+
+/** A day is its number since the end of 1899, in a cell that is styled as a date. */
+function cell(at: string, value: string | number | { day: number }): string {
+	if (typeof value === 'string')
+		return `<c r="${at}" t="inlineStr"><is><t xml:space="preserve">${value.replace('<', '&lt;')}</t></is></c>`;
+	return typeof value === 'number' ? `<c r="${at}"><v>${value}</v></c>` : `<c r="${at}" s="1"><v>${value.day}</v></c>`;
+}
+
+/** The least that is a workbook of one sheet. */
+function xlsxOf(rows: readonly (readonly (string | number | { day: number })[])[], more = ''): Uint8Array {
+	const lines = rows.map(
+		(row, at) =>
+			`<row r="${at + 1}">${row.map((value, column) => cell(`${'ABCD'[column]}${at + 1}`, value)).join('')}</row>`
+	);
+	const main = 'xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"';
+	const office = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+	const related = (id: string, what: string, target: string) =>
+		`<Relationship Id="${id}" Type="${office}/${what}" Target="${target}"/>`;
+	const relations = (list: string) =>
+		`<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${list}</Relationships>`;
+	const files = {
+		'_rels/.rels': relations(related('r1', 'officeDocument', 'xl/workbook.xml')),
+		'xl/workbook.xml': `<workbook ${main} xmlns:r="${office}"><sheets><sheet name="Results" sheetId="1" r:id="r1"/></sheets></workbook>`,
+		'xl/_rels/workbook.xml.rels': relations(
+			related('r1', 'worksheet', 'worksheets/sheet1.xml') + related('r2', 'styles', 'styles.xml')
+		),
+		'xl/styles.xml': `<styleSheet ${main}><cellXfs><xf numFmtId="0"/><xf numFmtId="14"/></cellXfs></styleSheet>`,
+		[SHEET]: `<worksheet ${main}><sheetData>${lines.join('')}${more}</sheetData></worksheet>`
+	};
+	return zipSync(Object.fromEntries(Object.entries(files).map(([path, text]) => [path, strToU8(text)])));
+}
 
 describe('reading a file', () => {
 	it('skips the lab’s letterhead and keeps the line numbers of the file', async () => {
@@ -28,44 +65,32 @@ describe('reading a file', () => {
 	});
 
 	it('reads the first sheet of an .xlsx file, numbers and dates as they are', async () => {
-		const workbook = new ExcelJS.Workbook();
-		const sheet = workbook.addWorksheet('Results');
-		sheet.addRow(['Field', 'Date', 'pH (1:1)', 'K (ppm)']);
-		sheet.addRow(['North', new Date(Date.UTC(2026, 9, 1)), 5.6, '<10']);
-		const grid = await readLabFile('lab.xlsx', new Uint8Array(await workbook.xlsx.writeBuffer()));
+		const grid = await readLabFile('lab.xlsx', xlsxOf([HEADERS, ['North', { day: 46296 }, 5.6, '<10']]));
 		expect(grid.rows).toEqual([['North', '2026-10-01', '5.6', '<10']]);
 	});
 
-	const workbookOf = async (fill: (sheet: ExcelJS.Worksheet) => void) => {
-		const workbook = new ExcelJS.Workbook();
-		const sheet = workbook.addWorksheet('Results');
-		sheet.addRow(['Field', 'pH (1:1)', 'K (ppm)']);
-		fill(sheet);
-		return new Uint8Array(await workbook.xlsx.writeBuffer());
-	};
 	it('reads 20,000 rows of an .xlsx file once, not once for each row', async () => {
-		const bytesOf = await workbookOf((sheet) => {
-			for (let row = 0; row < 20_000; row++) sheet.addRow([`F${row}`, 5.6, 120]);
-		});
-		const grid = await readLabFile('large.xlsx', bytesOf);
+		const rows = Array.from({ length: 20_000 }, (_, row) => [`F${row}`, 5.6, 120]);
+		const grid = await readLabFile('large.xlsx', xlsxOf([['Field', 'pH (1:1)', 'K (ppm)'], ...rows]));
 		expect(grid.rows).toHaveLength(20_000);
 		expect(grid.rows.at(-1)).toEqual(['F19999', '5.6', '120']);
 	});
-	it('refuses a stray cell at the foot of the sheet in words, and passes over an empty one', async () => {
-		const stray = (value: string) =>
-			workbookOf((sheet) => {
-				sheet.addRow(['North', 5.6, 120]);
-				sheet.getCell('A1048576').value = value;
-			});
-		await expect(readLabFile('stray.xlsx', await stray('x'))).rejects.toThrow('Delete stray cells under the table');
-		expect((await readLabFile('blank.xlsx', await stray(' '))).rows).toHaveLength(1);
+	it('refuses a stray cell at the foot of the sheet in words, and passes over an empty one and one far to the right', async () => {
+		const stray = (value: string, at = 'A1048576') =>
+			xlsxOf(TABLE, `<row r="${at.replace(/\D/g, '')}">${cell(at, value)}</row>`);
+		await expect(readLabFile('stray.xlsx', stray('x'))).rejects.toThrow('Delete stray cells under the table');
+		expect((await readLabFile('blank.xlsx', stray(' '))).rows).toHaveLength(1);
+		expect((await readLabFile('wide.xlsx', stray('x', 'XFD3'))).headers).toHaveLength(3);
+		expect((await readLabFile('wide.xlsx', stray('x', 'C3'))).rows).toEqual([
+			['North', '5.6', '120'],
+			['', '', 'x']
+		]);
 	});
 	it('reads a sheet that is merged as a whole', async () => {
-		const plain = unzipSync(await workbookOf((sheet) => void sheet.addRow(['North', 5.6, 120])));
-		const path = 'xl/worksheets/sheet1.xml';
 		const merged = '</sheetData><mergeCells count="1"><mergeCell ref="A1:XFD1048576"/></mergeCells>';
-		plain[path] = strToU8(strFromU8(plain[path]!).replace('</sheetData>', merged));
-		expect((await readLabFile('merged.xlsx', zipSync(plain))).rows).toEqual([['North', '5.6', '120']]);
+		const file = unzipSync(xlsxOf(TABLE));
+		file[SHEET] = strToU8(strFromU8(file[SHEET]!).replace('</sheetData>', merged));
+		expect((await readLabFile('merged.xlsx', zipSync(file))).rows).toEqual([['North', '5.6', '120']]);
 	});
 
 	it.each([

@@ -15,8 +15,8 @@ export async function readGeoTiff(name: string, bytes: Uint8Array): Promise<MapC
 		if (width * height * bands > MOST_READ) {
 			throw new ActionError(`${name} has ${width} x ${height} cells; cut out the field first.`);
 		}
-		const toDegrees = projectionOf(name, image.geoKeys as Record<string, number> | null);
-		const placeOf = placement(image);
+		const toDegrees = projectionOf(name, image.getGeoKeys());
+		const placeOf = await placement(image);
 		const rasters = (await image.readRasters()) as unknown as ArrayLike<number>[];
 		const noData = image.getGDALNoData();
 		const every = Math.max(1, Math.ceil(Math.sqrt((width * height) / MOST_POINTS)));
@@ -44,8 +44,10 @@ export async function readGeoTiff(name: string, bytes: Uint8Array): Promise<MapC
 }
 
 /** Where a cell lies: by the matrix that the file gives, which may turn rows about, else by corner and size of a cell. */
-function placement(image: GeoTIFFImage): (column: number, row: number) => [number, number] {
-	const matrix = (image.fileDirectory as { ModelTransformation?: number[] }).ModelTransformation;
+async function placement(image: GeoTIFFImage): Promise<(column: number, row: number) => [number, number]> {
+	const matrix = image.fileDirectory.hasTag('ModelTransformation')
+		? await image.fileDirectory.loadValue('ModelTransformation')
+		: undefined;
 	if (matrix) {
 		const [a = NaN, b = NaN, , c = NaN, d = NaN, e = NaN, , f = NaN] = matrix;
 		return (column, row) => [a * column + b * row + c, d * column + e * row + f];
