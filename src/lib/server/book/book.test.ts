@@ -1,5 +1,7 @@
-import { readFileSync } from 'node:fs';
-import type { Database } from 'better-sqlite3';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import Sqlite, { type Database } from 'better-sqlite3';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { InputError } from '../../../core/check/problem';
 import { addField, addSample, findField, listFields, listSamples, removeSample } from '../stores/fields';
@@ -115,6 +117,34 @@ describe('the book holds to its rules', () => {
 		expect(pricesOn(db, '2026-10-31').get('nutrient:N')).toBe(0.55);
 		expect(pricesOn(db, '2026-11-01').get('nutrient:N')).toBe(0.62);
 		expect(pricesOn(db, '2025-12-31').size).toBe(0);
+	});
+
+	it('an older book is copied before it is brought to the newest layout, and its passes have their columns', () => {
+		const folder = mkdtempSync(path.join(tmpdir(), 'cosecha-'));
+		const file = path.join(folder, 'book.db');
+		const older = new Sqlite(file);
+		migrate(older, 7);
+		fillBook(older, JSON.parse(readFileSync('demo/district.json', 'utf8')));
+		older.close();
+		const now = openBook(file);
+		const pass = now.prepare('SELECT date, label, product, rate, unit, plan FROM pass LIMIT 1').get() as Record<
+			string,
+			string
+		>;
+		const { plan: kept, ...columns } = pass;
+		expect(JSON.parse(kept!)).toMatchObject(columns);
+		const plan = now
+			.prepare("EXPLAIN QUERY PLAN SELECT 1 FROM pass WHERE done_on IS NULL AND date <= '2027-05-01'")
+			.all();
+		expect(JSON.stringify(plan)).toContain('pass_open');
+		now.close();
+		const copy = new Sqlite(`${file}.layout-7`, { readonly: true });
+		expect(copy.pragma('user_version', { simple: true })).toBe(7);
+		expect(copy.prepare('SELECT count(*) AS n FROM pass').get()).toMatchObject({ n: expect.any(Number) as number });
+		copy.close();
+		openBook(file).close();
+		expect(readdirSync(folder).filter((name) => name.includes('layout'))).toEqual(['book.db.layout-7']);
+		rmSync(folder, { recursive: true });
 	});
 
 	it('a book of a newer program is refused', () => {

@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import type { Database } from 'better-sqlite3';
 import book from './001-book.sql?raw';
 import rates from './002-rates.sql?raw';
@@ -6,21 +7,27 @@ import season from './004-season.sql?raw';
 import supply from './005-supply.sql?raw';
 import ground from './006-ground.sql?raw';
 import zoneSeasons from './007-zone-seasons.sql?raw';
+import passColumns from './008-pass-columns.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
-const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply, ground, zoneSeasons];
+const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply, ground, zoneSeasons, passColumns];
 
 /**
- * Applies the migrations a book has not seen, all or none.
+ * Applies the migrations a book has not seen, all or none. A book in a file that holds something is copied first, to
+ * `<book>.layout-<its layout>` beside it; a copy that is there stays.
+ * @param layout the newest, or an older one that is to be carried over later
  * @throws Error for a book that a newer version of the program has written
  */
-export function migrate(db: Database): void {
+export function migrate(db: Database, layout = MIGRATIONS.length): void {
 	const seen = db.pragma('user_version', { simple: true }) as number;
+	if (seen === layout) return;
 	if (seen > MIGRATIONS.length) {
 		throw new Error(`this book has layout ${seen}, and this program knows ${MIGRATIONS.length}: use a newer program`);
 	}
+	const copy = `${db.name}.layout-${seen}`;
+	if (seen > 0 && !db.memory && !existsSync(copy)) db.prepare('VACUUM INTO ?').run(copy);
 	db.transaction(() => {
-		for (const sql of MIGRATIONS.slice(seen)) db.exec(sql);
-		db.pragma(`user_version = ${MIGRATIONS.length}`);
+		for (const sql of MIGRATIONS.slice(seen, layout)) db.exec(sql);
+		db.pragma(`user_version = ${layout}`);
 	}).immediate();
 }

@@ -150,7 +150,7 @@ export function unchoose(db: Database, fieldYear: FieldYearRow, nutrient: RateNu
 export function listPasses(db: Database, fieldYearId: string): PassRecord[] {
 	return db
 		.prepare<[string], { plan: string; done_on: string | null }>(
-			"SELECT plan, done_on FROM pass WHERE field_year_id = ? ORDER BY plan ->> '$.date', rowid"
+			'SELECT plan, done_on FROM pass WHERE field_year_id = ? ORDER BY date, rowid'
 		)
 		.all(fieldYearId)
 		.map(({ plan, done_on }) => ({ plan: JSON.parse(plan) as Pass, doneOn: done_on }));

@@ -22,7 +22,7 @@ export function keepOwnProducts(db: Database, products: readonly Product[], labe
 
 /** @throws ActionError where a pass stands on it */
 export function removeOwnProduct(db: Database, { id, name }: Product): void {
-	const used = db.prepare<[string]>("SELECT 1 FROM pass WHERE plan ->> '$.product' = ? LIMIT 1").get(id);
+	const used = db.prepare<[string]>('SELECT 1 FROM pass WHERE product = ? LIMIT 1').get(id);
 	if (used) throw new ActionError(`${name} stands in a plan; take those passes out first.`);
 	act(db, { label: `Took ${name} out of the catalogue` }, (writer) => writer.remove('own_product', id));
 }

@@ -37,8 +37,8 @@ export function newestPrescriptions(db: Database, fieldYearId: string): Map<stri
 	const rows = db
 		.prepare<[string], { pass: string; content: string }>(
 			`SELECT a.id AS pass, p.content FROM prescription p JOIN pass a ON a.id = p.content ->> '$.pass'
-			WHERE p.field_year_id = ? AND a.plan ->> '$.unit' = p.content ->> '$.unit'
-				AND a.plan ->> '$.product' = p.content ->> '$.product.id' AND a.plan ->> '$.rate' = p.content ->> '$.flat'
+			WHERE p.field_year_id = ? AND a.unit = p.content ->> '$.unit'
+				AND a.product = p.content ->> '$.product.id' AND a.rate = p.content ->> '$.flat'
 			ORDER BY p.rowid`
 		)
 		.all(fieldYearId);

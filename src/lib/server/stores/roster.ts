@@ -32,7 +32,7 @@ export function listRoster(db: Database, year: number): RosterRow[] {
 			LEFT JOIN (SELECT field_year_id, count(*) AS choices FROM choice GROUP BY field_year_id) c ON c.field_year_id = y.id
 			LEFT JOIN (
 				SELECT field_year_id, count(*) AS passes,
-					min(CASE WHEN done_on IS NULL THEN plan ->> '$.date' END) AS nextPass, plan ->> '$.label' AS nextLabel
+					min(CASE WHEN done_on IS NULL THEN date END) AS nextPass, label AS nextLabel
 				FROM pass GROUP BY field_year_id
 			) p ON p.field_year_id = y.id
 			LEFT JOIN (SELECT field_year_id, count(*) AS sheets FROM sheet GROUP BY field_year_id) t ON t.field_year_id = y.id
@@ -48,10 +48,10 @@ export function listDue(
 ): { fieldId: string; field: string; year: number; date: string; label: string; product: string }[] {
 	return db
 		.prepare<[string], { fieldId: string; field: string; year: number; date: string; label: string; product: string }>(
-			`SELECT f.id AS fieldId, f.name AS field, y.year, p.plan ->> '$.date' AS date, p.plan ->> '$.label' AS label,
-				p.plan ->> '$.product' AS product
+			`SELECT f.id AS fieldId, f.name AS field, y.year, p.date, p.label,
+				p.product
 			FROM pass p JOIN field_year y ON y.id = p.field_year_id JOIN field f ON f.id = y.field_id
-			WHERE p.done_on IS NULL AND p.plan ->> '$.date' <= ?
+			WHERE p.done_on IS NULL AND p.date <= ?
 			ORDER BY date, label, field`
 		)
 		.all(until);

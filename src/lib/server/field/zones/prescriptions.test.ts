@@ -119,7 +119,7 @@ describe('zones of a field', () => {
 	});
 	it('goals kept without a year go to the newest year of the field when a book of before is opened', () => {
 		const db = new Database(':memory:');
-		migrate(db);
+		migrate(db, 6);
 		fillBook(db, demo);
 		const zone = db
 			.prepare("SELECT z.id FROM zone z JOIN field f ON f.id = z.field_id WHERE f.name = 'Brick Kiln'")
@@ -127,7 +127,6 @@ describe('zones of a field', () => {
 			id: string;
 		};
 		db.prepare('UPDATE zone SET facts = ? WHERE id = ?').run('{"yieldGoal":150,"values":{"K":70}}', zone.id);
-		db.pragma('user_version = 6');
 		migrate(db);
 		const { facts } = db.prepare('SELECT facts FROM zone WHERE id = ?').get(zone.id) as { facts: string };
 		expect(JSON.parse(facts)).toEqual({
