@@ -6,7 +6,8 @@ export default defineConfig({
 	testMatch: '*.spec.ts',
 	// Two cores: while one test waits for its page, another can work. Each has a server and a book of its own.
 	workers: 2,
-	fullyParallel: false,
+	// Tests of one file share nothing either; the long ones would else stand in a row.
+	fullyParallel: true,
 	outputDir: 'test-results/e2e',
 	// Generous: other work may take most of the machine. What is waited for is a condition, never a time.
 	timeout: 240_000,

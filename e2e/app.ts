@@ -1,7 +1,7 @@
 import { test as base, expect, type Page } from '@playwright/test';
 import { bookFolder, startServer, type RunningServer } from './server';
 
-interface App {
+export interface App {
 	server: RunningServer;
 	/** The book's file, for a look at what is kept. */
 	bookFile: string;

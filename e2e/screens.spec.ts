@@ -61,17 +61,6 @@ test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits th
 	}
 });
 
-test('every field of the district opens on every word without an error', async ({ page, app }) => {
-	test.setTimeout(600_000);
-	const errors: string[] = [];
-	page.on('pageerror', ({ message }) => errors.push(message));
-	page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
-	const fields = (await (await fetch(`${app.server.origin}/api/fields?find=`)).json()) as { name: string }[];
-	for (const { name } of fields) for (const word of WORDS) await app.openField(name, word);
-	expect(errors).toEqual([]);
-	expect(app.server.log()).not.toContain('Error');
-});
-
 test('the road by keyboard alone: find a field, go along the words, choose, undo', async ({ page, app }) => {
 	await page.goto(app.server.origin);
 	await hydrated(page);

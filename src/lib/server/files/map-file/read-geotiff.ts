@@ -1,4 +1,4 @@
-import { fromArrayBuffer, type GeoTIFFImage } from 'geotiff';
+import type { GeoTIFFImage } from 'geotiff';
 import proj4 from 'proj4';
 import { ActionError } from '../../book/action-error';
 import { MOST_POINTS, type MapContent } from './map-content';
@@ -9,6 +9,8 @@ const MOST_READ = 16_000_000;
 /** The cells of a GeoTIFF as points: each band a column; cells without data are left out. Large ones are read in every n-th cell. */
 export async function readGeoTiff(name: string, bytes: Uint8Array): Promise<MapContent> {
 	try {
+		// Loaded when it is first needed: its workers cannot start inside the build's own.
+		const { fromArrayBuffer } = await import('geotiff');
 		const file = await fromArrayBuffer(bytes.slice().buffer);
 		const image = await file.getImage();
 		const [width, height, bands] = [image.getWidth(), image.getHeight(), image.getSamplesPerPixel()];
