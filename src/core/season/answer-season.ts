@@ -9,7 +9,7 @@ import { modelledCapacityCheck } from './checks/ground/modelled-capacity';
 import { checkSeason } from './checks/check-season';
 import type { PlanContext } from './plan/plan-context';
 import { runSeason, seasonDates, type SeasonKnowledge } from './model/run-season';
-import { isSandy } from './plan/sandy';
+import { isSandy } from '../reading/soil/light-soil';
 import { checkGoal } from '../rates/check-goal';
 import { dateFault } from './plan/season-span';
 import { stageDates } from './stages/stage-dates';

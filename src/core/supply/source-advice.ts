@@ -1,6 +1,7 @@
 import type { Pass, Product } from '../schema-types';
 import { formatNumber } from '../units/display';
 import { passNutrient } from '../season/plan/pass/pass-nutrients';
+import { hasTrait } from '../season/plan/crop-traits';
 import { productOf, type PlanContext } from '../season/plan/plan-context';
 
 /** What speaks for another source in a pass. */
@@ -26,8 +27,6 @@ const ACID_BY = 0.5;
 const SOURING = 3;
 /** So much chloride in a season harms a crop that minds it, lb/ac: judgement. */
 const CHLORIDE_LB = 50;
-/** Crops that mind chloride; common practice. */
-const MINDS_CHLORIDE: ReadonlySet<string> = new Set(['blackberry', 'avocado', 'almond']);
 const LEAST_LB = 10;
 
 /** What acid ground, chloride, magnesium, sulfur and the drip line have to say about the sources of a plan. Common practice. */
@@ -69,7 +68,7 @@ function acidGround(pass: Pass, product: Product, { context, targetPh }: SourceG
 
 function chloride(pass: Pass, product: Product, { context }: SourceGround): SourceAdvice[] {
 	const pounds = (pass.rate * (product.chloridePercent ?? 0)) / 100;
-	if (!MINDS_CHLORIDE.has(context.crop.id) || pounds < CHLORIDE_LB || pass.unit !== 'lb/ac') return [];
+	if (!hasTrait(context.crop, 'sensitive-to-chloride') || pounds < CHLORIDE_LB || pass.unit !== 'lb/ac') return [];
 	return [
 		{
 			pass: pass.id,

@@ -24,6 +24,7 @@ import { isInSeason } from '../plan/season-span';
 import { seasonYield } from './relative-yield';
 import { uptakeCurve } from './uptake';
 import { seasonWeather, shiftDate } from '../weather/season-weather';
+import { USUAL_ROW_IN } from '../plan/usual-values';
 
 /** What a season stands on beside the request. */
 export interface SeasonKnowledge {
@@ -45,8 +46,6 @@ export function startOf(requests: readonly SeasonRequest[], knowledge: SeasonKno
 
 /** Days before the first pass or planting with which a run begins: water and temperature settle in. */
 const RUN_IN_DAYS = 14;
-/** Where the request gives no rows; common practice. */
-const USUAL_ROW_IN = 30;
 /** What the model takes where the ground was not described; judgement, told in the answer. */
 const ASSUMED = {
 	textureClass: 'silt loam',

@@ -2,6 +2,7 @@ import type { Pass, Product, Schedule, ScheduleStep } from '../../schema-types';
 import { passNutrient, productFor } from '../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../plan/plan-context';
 import { dateOf } from './propose-programme';
+import { EARLY_SHARE } from '../plan/usual-values';
 
 /** A plan, or another way to put on the same nitrogen. */
 export interface Alternative {
@@ -17,8 +18,6 @@ const BEFORE_PLANTING: Omit<ScheduleStep, 'label' | 'reason'> = {
 	product: 'urea',
 	basis: 'practice'
 };
-/** The share that goes on early in a split; judgement. */
-const EARLY_SHARE = 1 / 3;
 
 /**
  * The plan and three other ways to put the same nitrogen on: all before planting, split, and spoon-fed over every step of the schedule. Passes that carry other

@@ -41,4 +41,12 @@ describe('what does not lie in one mix or tank', () => {
 		]);
 		expect(apart('urea')).toEqual([]);
 	});
+
+	it('a product of the adviser’s own by what is in it, not by its name', () => {
+		const own = { ...product('ammonium-nitrate'), id: 'own-1', name: 'Prills of the co-op' };
+		expect(apartPairs([product('urea'), own])).toEqual([['urea', 'own-1']]);
+		const nitrate = { ...own, nitrogenForms: { nitrate: 90, ammonium: 10, urea: 0 } };
+		expect(apartPairs([product('urea'), nitrate])).toEqual([]);
+		expect(apartPairs([product('urea'), { ...own, state: 'liquid' as const }])).toEqual([]);
+	});
 });

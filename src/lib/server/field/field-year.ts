@@ -8,7 +8,7 @@ import type { PlacedParameters } from '../../../core/rates/nitrogen/placed-facto
 import { readSoilPh } from '../../../core/reading/soil/ph-scale';
 import { knownWeather } from '../../../core/season/weather/known-weather';
 import { DAY_MS } from '../../../core/units/factors';
-import { isSandy } from '../../../core/season/plan/sandy';
+import { isSandy } from '../../../core/reading/soil/light-soil';
 import { isBefore } from '../../../core/season/propose/nitrogen-programme';
 import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
 import { productOf, type PlanContext } from '../../../core/season/plan/plan-context';

@@ -1,5 +1,5 @@
 import { cautionsFor } from '../../../core/season/plan/hazards';
-import { isCorn } from '../../../core/season/plan/corn';
+import { hasTrait } from '../../../core/season/plan/crop-traits';
 import { formShares } from '../../../core/season/plan/nitrogen-forms';
 import { productOf } from '../../../core/season/plan/plan-context';
 import type { YearKind } from '../../../core/season/weather/generate-weather';
@@ -38,7 +38,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 			plantingDate: context.plantingDate,
 			ceiling: inSystem(holdingRoom.applies ? holdingRoom : holdingLimit, units),
 			debt: inSystem(debt, units),
-			forms: isCorn(crop)
+			forms: hasTrait(crop, 'corn')
 				? formShares(
 						passes.map(({ plan }) => plan),
 						products

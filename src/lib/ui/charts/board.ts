@@ -5,6 +5,7 @@ import type { UnitSystem } from '$core/units/rate-units';
 import type { BoardYear } from '$core/season/live/live-season';
 import { MARGIN } from '../season/board/time-axis';
 import { axis, look, roundEnds, text } from './look';
+import { COLD_SOIL_C } from '$core/season/plan/usual-values';
 
 /** Where the plots stand in their charts, and how high these are, pixels. */
 export const PLOT = {
@@ -16,7 +17,6 @@ export const PLOT = {
 
 const NITROGEN = '#4b3f94';
 const WATER = '#9db3c1';
-const COLD_C = 10;
 /** A curve without steps is drawn by every so many days. */
 const SMOOTH_DAYS = 3;
 
@@ -60,7 +60,7 @@ export function weatherChart({ axis: time, days }: BoardYear, units: UnitSystem)
 					symbol: 'none',
 					data: [
 						{
-							yAxis: warm(COLD_C),
+							yAxis: warm(COLD_SOIL_C),
 							lineStyle: { color: look.accent, type: 'dotted', width: 1 },
 							label: { ...text(units === 'us' ? '50 F' : '10 C', look.accentInk, 'insideStartTop'), fontSize: 11 }
 						}

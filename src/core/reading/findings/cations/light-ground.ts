@@ -1,8 +1,6 @@
 import type { ReportCheck } from '../finding';
 import { formatNumber } from '../../../units/display';
-
-/** CEC under which ground holds little: common practice. */
-const LIGHT_BELOW_CEC = 10;
+import { LIGHT_BELOW_CEC } from '../../soil/light-soil';
 
 /** What light ground asks for, whatever the rates. */
 export const lightGround: ReportCheck = ({ cec, site: { crop } }) => {

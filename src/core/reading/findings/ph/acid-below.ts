@@ -3,11 +3,12 @@ import { ACID_BELOW, aluminiumShare, readProfile } from '../../soil/acid-layers'
 import { ORGANIC_PERCENT, readOrganicMatter } from '../../soil/organic-matter';
 import { PH_SCALE_NAME } from '../../soil/ph-scale';
 import type { ReportCheck } from '../finding';
+import { CM_PER_IN } from '../../../units/factors';
 
 /** Under this surface pH (CaCl2) the layers below are worth asking for: common practice. */
 const ASK_BELOW_CACL2 = 5.8;
 /** A sample that stops above this says nothing of the root zone below: 10 cm, common practice of layered sampling. */
-const SURFACE_ONLY_IN = 10 / 2.54;
+const SURFACE_ONLY_IN = 10 / CM_PER_IN;
 const SLACK_IN = 0.05;
 /** Aluminium above this share of CEC stunts sensitive roots: common practice. */
 const ALUMINIUM_PERCENT = 10;

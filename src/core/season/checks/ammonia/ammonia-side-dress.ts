@@ -3,11 +3,11 @@ import type { PassCheck } from '../../../schema-types';
 import { depthOf, offsetOf } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
+import { USUAL_ROW_IN } from '../../plan/usual-values';
 
 /** In a standing crop ammonia goes so deep, or the slot stays open, and so far from the row, or it burns roots; in, common practice. */
 const LEAST_DEPTH_IN = 6;
 const LEAST_OFFSET_IN = 6;
-const USUAL_ROW_IN = 30;
 /** Below this it is far too shallow, in: common practice. */
 const OPEN_SLOT_IN = 4;
 

@@ -1,13 +1,12 @@
 import { addDays, format, parseISO } from 'date-fns';
 import type { Pass, Remedy } from '../../../schema-types';
+import { hasTrait } from '../../plan/crop-traits';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
 
 /** Knives so soon before seeding are felt in the seedbed, days: judgement. */
 const FELT_DAYS = 21;
-/** Crops sown shallow in narrow rows, which have one chance of a moist seedbed; common practice. */
-const NARROW: ReadonlySet<string> = new Set(['spring-wheat', 'barley', 'oats', 'canola', 'flax']);
 const INSTEAD: readonly { placement: Pass['placement']; words: string }[] = [
 	{ placement: 'side band', words: 'Side band at seeding' },
 	{ placement: 'mid-row band', words: 'Mid-row band at seeding' }
@@ -15,7 +14,7 @@ const INSTEAD: readonly { placement: Pass['placement']; words: string }[] = [
 
 /** A knife pass shortly before a small-seeded crop dries its seedbed. */
 export const springKnifeCheck: SeasonCheck = (passes, { crop, products, plantingDate }) => {
-	if (!NARROW.has(crop.id)) return [];
+	if (!hasTrait(crop, 'small-seeded')) return [];
 	const felt = format(addDays(parseISO(plantingDate), -FELT_DAYS), 'yyyy-MM-dd');
 	return passes.flatMap((pass) => {
 		if (pass.placement !== 'injected' || pass.date < felt || pass.date >= plantingDate) return [];

@@ -5,15 +5,13 @@ import { productOf, type PlanContext } from '../../plan/plan-context';
 import { dateOf } from '../../propose/propose-programme';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
+import { LIGHT_BELOW_CEC } from '../../../reading/soil/light-soil';
+import { EARLY_SHARE } from '../../plan/usual-values';
 
 /** Of the season's nitrogen, so much before planting is all up front: judgement. */
 const MOST_SHARE = 0.85;
 /** Less than this in a season is no risk, lb N/ac: judgement. */
 const LEAST_LB = 60;
-/** Ground that holds little, meq/100 g; common practice. */
-const LIGHT_CEC = 10;
-/** What stays before planting when the rest is moved. */
-const EARLY_SHARE = 1 / 3;
 
 /** All of the nitrogen before planting, on ground that cannot keep it. */
 export const allUpFrontCheck: SeasonCheck = (passes, context) => {
@@ -53,7 +51,7 @@ export const allUpFrontCheck: SeasonCheck = (passes, context) => {
 
 function loseWay({ sandy, cec, drainage }: PlanContext): string | undefined {
 	if (sandy) return 'sandy ground';
-	if (cec !== undefined && cec < LIGHT_CEC) return `light ground (CEC ${formatNumber(cec, 'meq/100 g')})`;
+	if (cec !== undefined && cec < LIGHT_BELOW_CEC) return `light ground (CEC ${formatNumber(cec, 'meq/100 g')})`;
 	if (drainage === 'poor' || drainage === 'somewhat poor') return `wet ground (drainage ${drainage})`;
 	return undefined;
 }

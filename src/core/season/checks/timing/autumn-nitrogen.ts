@@ -12,13 +12,11 @@ import { usualSoilC } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { guardedBy, movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
+import { LIGHT_BELOW_CEC } from '../../../reading/soil/light-soil';
+import { COLD_SOIL_C } from '../../plan/usual-values';
 
 /** What phosphate or a starter carries along counts for nothing in autumn, lb N/ac: judgement. */
 const LEAST_LB = 30;
-/** Below this, and falling, ammonium stays ammonium; 50 F, common practice. */
-const COLD_C = 10;
-/** Ground that holds too little to keep nitrogen over winter, meq/100 g: common practice. */
-const LIGHT_CEC = 10;
 /** A band this deep is closed, in: common practice. */
 const DEEP_IN = 6;
 /** The soil at 4 in follows the air of so many days: judgement. */
@@ -39,7 +37,7 @@ function isAutumn(pass: Pass, context: PlanContext): boolean {
 }
 
 function isLight({ sandy, cec }: PlanContext): boolean {
-	return sandy || (cec !== undefined && cec < LIGHT_CEC);
+	return sandy || (cec !== undefined && cec < LIGHT_BELOW_CEC);
 }
 
 function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
@@ -47,7 +45,7 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	const toSpring = movedTo(pass, springOf(context));
 	const base = { rule: 'autumn-nitrogen', pass: pass.id, basis: 'practice' as const };
 	if (isLight(context)) {
-		const why = cec !== undefined && cec < LIGHT_CEC ? `CEC ${formatNumber(cec, 'meq/100 g')}` : 'sandy ground';
+		const why = cec !== undefined && cec < LIGHT_BELOW_CEC ? `CEC ${formatNumber(cec, 'meq/100 g')}` : 'sandy ground';
 		const text = `No nitrogen in autumn on light ground (${why}): it washes out over winter.`;
 		return { ...base, severity: 'stop', text, remedies: [toSpring] };
 	}
@@ -59,13 +57,13 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	const guarded = pass.additive === 'nitrification inhibitor' || pass.additive === 'both inhibitors';
 	if ((productOf(pass, products).nitrogenForms?.urea ?? 0) > 0) {
 		const deep = liesOf(pass) === 'band' && depthOf(pass) >= DEEP_IN;
-		const cold = soilC < COLD_C;
+		const cold = soilC < COLD_SOIL_C;
 		const severity = deep && guarded && cold ? 'mind' : 'stop';
 		const text = `Urea in autumn turns to nitrate before spring${severity === 'mind' ? '; deep, guarded and in cold ground it may last' : ''}.`;
 		return { ...base, severity, text, remedies: [toSpring] };
 	}
-	if (soilC >= COLD_C) {
-		const { usual, early, late } = coldSoilDate(station, Number(pass.date.slice(0, 4)), COLD_C, context.model);
+	if (soilC >= COLD_SOIL_C) {
+		const { usual, early, late } = coldSoilDate(station, Number(pass.date.slice(0, 4)), COLD_SOIL_C, context.model);
 		const text = `The soil at 4 in is ${known ? 'about' : 'usually'} ${soil} on ${longDate(pass.date)}: wait until it is below 50 F and falling (usually from ${longDate(usual)}, in eight years of ten between ${longDate(early)} and ${longDate(late)}; measure it, the average date alone will not do).`;
 		const later = usual > pass.date ? usual : shiftDate(pass.date, SOIL_FOLLOWS_DAYS);
 		return { ...base, severity: 'stop', text, remedies: [movedTo(pass, later), toSpring] };

@@ -1,6 +1,6 @@
 import type { Pass } from '../../../schema-types';
 import { formatNumber } from '../../../units/display';
-import { isCorn } from '../../plan/corn';
+import { hasTrait } from '../../plan/crop-traits';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
 import { usualCornLeaves, usualDayOfLeaves } from '../../weather/usual-weather';
@@ -17,7 +17,7 @@ const MOST_SHARE = 0.499;
 
 /** The side-dressing of corn when its steepest uptake has begun. */
 export const lateSideDressCheck: SeasonCheck = (passes, { crop, products, plantingDate, station }) => {
-	if (!isCorn(crop)) return [];
+	if (!hasTrait(crop, 'corn')) return [];
 	const poundsOf = (pass: Pass) => passNutrient(pass, productOf(pass, products), 'N');
 	const isLate = ({ date }: Pass) =>
 		date > plantingDate && Math.floor(usualCornLeaves(station, plantingDate, date)) > LAST_LEAVES;

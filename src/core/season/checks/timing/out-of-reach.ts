@@ -1,5 +1,5 @@
 import { formatNumber } from '../../../units/display';
-import { isCorn } from '../../plan/corn';
+import { hasTrait } from '../../plan/crop-traits';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { daysToReach } from '../../model/reach';
 import { offsetOf } from '../../plan/placement-facts';
@@ -7,13 +7,13 @@ import { productOf } from '../../plan/plan-context';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
+import { USUAL_ROW_IN } from '../../plan/usual-values';
 
-const USUAL_ROW_IN = 30;
 const LEAST_LB = 40;
 
 /** Nitrogen between wide rows that corn cannot reach for weeks. */
 export const outOfReachCheck: SeasonCheck = (passes, { crop, products, plantingDate, rowSpacingIn, model }) => {
-	if (!isCorn(crop)) return [];
+	if (!hasTrait(crop, 'corn')) return [];
 	return passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		if (pass.date < plantingDate || passNutrient(pass, product, 'N') < LEAST_LB) return [];

@@ -1,7 +1,7 @@
 import type { Pass, PassCheck, Remedy } from '../../../schema-types';
 import { formatNumber } from '../../../units/display';
 import { MM_PER_IN } from '../../../units/factors';
-import { isCorn } from '../../plan/corn';
+import { hasTrait } from '../../plan/crop-traits';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { liesOf } from '../../plan/placement-facts';
 import { productOf, type PlanContext } from '../../plan/plan-context';
@@ -25,7 +25,7 @@ const LAST_LEAVES = 9;
 
 /** How to side-dress corn by the moisture of the ground and the rain in sight: advice with its reason, where the plan does otherwise. Common practice. */
 export const sideDressMethodCheck: SeasonCheck = (passes, context) => {
-	if (!isCorn(context.crop)) return [];
+	if (!hasTrait(context.crop, 'corn')) return [];
 	return passes.flatMap((pass) => adviceOn(pass, context) ?? []);
 };
 

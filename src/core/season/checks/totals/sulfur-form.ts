@@ -2,6 +2,7 @@ import { parseISO } from 'date-fns';
 import type { Pass, Product } from '../../../schema-types';
 import { formatNumber } from '../../../units/display';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
+import { hasTrait } from '../../plan/crop-traits';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import { harvestYear } from '../../stages/stage-dates';
 import type { SeasonCheck } from '../check';
@@ -50,7 +51,7 @@ function autumnSulfate(
 	passes: readonly Pass[],
 	{ products, crop, plantingDate }: PlanContext
 ): ReturnType<SeasonCheck> {
-	if (crop.id === 'alfalfa' || crop.perennial) return [];
+	if (crop.perennial || hasTrait(crop, 'forage-stand')) return [];
 	return passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		const month = parseISO(pass.date).getMonth();

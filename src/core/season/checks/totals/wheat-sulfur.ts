@@ -2,11 +2,11 @@ import { formatNumber } from '../../../units/display';
 import { DAY_MS } from '../../../units/factors';
 import type { Pass, PassCheck } from '../../../schema-types';
 import { passNutrient, productFor } from '../../plan/pass/pass-nutrients';
+import { hasTrait } from '../../plan/crop-traits';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
 
-const WHEAT: ReadonlySet<string> = new Set(['winter-wheat', 'spring-wheat']);
 /** What phosphate or zinc carries along is no dressing, lb/ac: judgement. */
 const LEAST_LB = { N: 20, S: 5 } as const;
 /** So near the first nitrogen is with it, days. */
@@ -19,7 +19,7 @@ const SULFUR_SOURCE = 'ammonium-sulfate';
 
 /** Wheat wants its sulfur with the first nitrogen of spring; manure does not bring it in time. */
 export const wheatSulfurCheck: SeasonCheck = (passes, context) => {
-	if (!WHEAT.has(context.crop.id)) return [];
+	if (!hasTrait(context.crop, 'wheat')) return [];
 	const first = passes
 		.filter((pass) => isSpring(pass) && carries(pass, 'N', context) > LEAST_LB.N)
 		.reduce<Pass | undefined>((early, pass) => (early && early.date <= pass.date ? early : pass), undefined);

@@ -1,4 +1,4 @@
-import { isCorn } from '../../plan/corn';
+import { hasTrait } from '../../plan/crop-traits';
 import { productFor, passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
 import { usualCornLeaves } from '../../weather/usual-weather';
@@ -12,7 +12,7 @@ const RESCUE_LEAVES = 8;
 export const coatedRescueCheck: SeasonCheck = (passes, { crop, products, plantingDate, station }) =>
 	passes.flatMap((pass) => {
 		const product = productOf(pass, products);
-		if (!product.slowRelease || !isCorn(crop) || pass.date <= plantingDate) return [];
+		if (!product.slowRelease || !hasTrait(crop, 'corn') || pass.date <= plantingDate) return [];
 		if (usualCornLeaves(station, plantingDate, pass.date) < RESCUE_LEAVES) return [];
 		const urea = products.find(({ id }) => id === 'urea');
 		const pounds = passNutrient(pass, product, 'N');

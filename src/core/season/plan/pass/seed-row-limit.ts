@@ -1,6 +1,7 @@
 import { formatNumber } from '../../../units/display';
 import type { Product } from '../../../schema-types';
 import type { PlanContext } from '../plan-context';
+import { USUAL_ROW_IN } from '../usual-values';
 
 const USUAL_OPENER_IN = 1;
 
@@ -71,6 +72,3 @@ export function phosphateWithSeed(
 	const words = `on ${formatNumber(spacing, 'in')} in rows ${pounds(scale.harmlessLb)} lb of product do no harm, stands thin from about ${pounds(scale.thinsLb)}, and from about ${pounds(scale.halvesLb)} half of the yield is at stake`;
 	return { effect, mostLb: here(scale.harmlessLb), words };
 }
-
-/** Where the adviser gave none; soybean is often sown so. */
-const USUAL_ROW_IN = 30;
