@@ -24,6 +24,7 @@ import additives from '../../../schemas/additives.schema.json';
 import ground from '../../../schemas/ground.schema.json';
 import plausibility from '../../../schemas/plausibility.schema.json';
 import manures from '../../../schemas/manures.schema.json';
+import seasonRules from '../../../schemas/season-rules.schema.json';
 import seasonLimits from '../../../schemas/season-limits.schema.json';
 import houseRules from '../../../schemas/house-rules.schema.json';
 import stages from '../../../schemas/stages.schema.json';
@@ -46,6 +47,7 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	ground,
 	additives,
 	seasonLimits,
+	seasonRules,
 	stages,
 	houseRules,
 	weather,

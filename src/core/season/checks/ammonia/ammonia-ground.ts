@@ -7,11 +7,9 @@ import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** So little rain in so many days leaves clods, mm; so much in so few leaves smeared slots: judgement. */
-const DRY = { days: 14, mm: 6 } as const;
-const WET = { days: 3, mm: 30 } as const;
-const WAIT_DAYS = 7;
+const { basis, cloddy, smeared, waitDays } = RULES['ammonia-ground'];
 
 /** Ammonia needs moist ground that closes behind the knife. */
 export const ammoniaGroundCheck: SeasonCheck = (passes, context) =>
@@ -20,8 +18,8 @@ export const ammoniaGroundCheck: SeasonCheck = (passes, context) =>
 	);
 
 function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
-	const base = { rule: 'ammonia-ground', pass: pass.id, basis: 'practice' as const };
-	const later = movedTo(pass, shiftDate(pass.date, WAIT_DAYS), 'and look again');
+	const base = { rule: 'ammonia-ground', pass: pass.id, basis };
+	const later = movedTo(pass, shiftDate(pass.date, waitDays), 'and look again');
 	const waiting = { ...later, passes: later.passes.map((moved) => ({ ...moved, ground: 'moist' as const })) };
 	if (pass.ground === 'moist') return undefined;
 	if (pass.ground === 'dry and cloddy') {
@@ -43,15 +41,15 @@ function knownGround(date: string, { weather }: PlanContext): string | undefined
 	const before = (days: number) => knownDays(weather, shiftDate(date, -days), days);
 	const sum = (days: readonly { rainMm: number }[]) => days.reduce((all, { rainMm }) => all + rainMm, 0);
 	const inches = (mm: number) => formatNumber(mm / MM_PER_IN, 'in');
-	const wet = before(WET.days);
-	if (wet && sum(wet) > WET.mm) {
-		const source = sourceOfDays(weather, shiftDate(date, -WET.days), WET.days);
-		return `${inches(sum(wet))} in of rain in the ${WET.days} days before ${longDate(date)} ${source}: the slot may not close over the ammonia. Look at the ground.`;
+	const wet = before(smeared.days);
+	if (wet && sum(wet) > smeared.mm) {
+		const source = sourceOfDays(weather, shiftDate(date, -smeared.days), smeared.days);
+		return `${inches(sum(wet))} in of rain in the ${smeared.days} days before ${longDate(date)} ${source}: the slot may not close over the ammonia. Look at the ground.`;
 	}
-	const dry = before(DRY.days);
-	if (dry && sum(dry) < DRY.mm) {
-		const source = sourceOfDays(weather, shiftDate(date, -DRY.days), DRY.days);
-		return `${inches(sum(dry))} in of rain in the ${DRY.days} days before ${longDate(date)} ${source}: the ground may be too dry and cloddy to hold ammonia. Look at it.`;
+	const dry = before(cloddy.days);
+	if (dry && sum(dry) < cloddy.mm) {
+		const source = sourceOfDays(weather, shiftDate(date, -cloddy.days), cloddy.days);
+		return `${inches(sum(dry))} in of rain in the ${cloddy.days} days before ${longDate(date)} ${source}: the ground may be too dry and cloddy to hold ammonia. Look at it.`;
 	}
 	return undefined;
 }

@@ -4,12 +4,9 @@ import { depthOf, offsetOf } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
 import { USUAL_ROW_IN } from '../../plan/usual-values';
+import { RULES } from '../season-rules';
 
-/** In a standing crop ammonia goes so deep, or the slot stays open, and so far from the row, or it burns roots; in, common practice. */
-const LEAST_DEPTH_IN = 6;
-const LEAST_OFFSET_IN = 6;
-/** Below this it is far too shallow, in: common practice. */
-const OPEN_SLOT_IN = 4;
+const { basis, leastDepthIn, leastOffsetIn, openSlotIn } = RULES['ammonia-side-dress'];
 
 /** Ammonia side-dressed too shallow to be held, or too near the row. Wheat has a rule of its own. */
 export const ammoniaSideDressCheck: SeasonCheck = (passes, { products, plantingDate, rowSpacingIn, stages }) => {
@@ -18,26 +15,26 @@ export const ammoniaSideDressCheck: SeasonCheck = (passes, { products, plantingD
 		if (!productOf(pass, products).hazards.includes('ammonia') || pass.date <= plantingDate) return [];
 		const depth = depthOf(pass, true);
 		const offset = offsetOf(pass, rowSpacingIn ?? USUAL_ROW_IN);
-		if (depth >= LEAST_DEPTH_IN && offset >= LEAST_OFFSET_IN) return [];
+		if (depth >= leastDepthIn && offset >= leastOffsetIn) return [];
 		const found = [
-			...(depth < LEAST_DEPTH_IN ? [`${formatNumber(depth, 'in')} in deep, where the slot does not hold it`] : []),
-			...(offset < LEAST_OFFSET_IN ? [`${formatNumber(offset, 'in')} in from the row, where it burns roots`] : [])
+			...(depth < leastDepthIn ? [`${formatNumber(depth, 'in')} in deep, where the slot does not hold it`] : []),
+			...(offset < leastOffsetIn ? [`${formatNumber(offset, 'in')} in from the row, where it burns roots`] : [])
 		];
 		const safe = {
 			...pass,
-			depthIn: Math.max(depth, LEAST_DEPTH_IN),
-			...(offset < LEAST_OFFSET_IN ? { offsetIn: LEAST_OFFSET_IN } : {})
+			depthIn: Math.max(depth, leastDepthIn),
+			...(offset < leastOffsetIn ? { offsetIn: leastOffsetIn } : {})
 		};
 		return [
 			{
 				rule: 'ammonia-side-dress',
-				severity: depth < OPEN_SLOT_IN || offset < LEAST_OFFSET_IN ? 'stop' : 'mind',
+				severity: depth < openSlotIn || offset < leastOffsetIn ? 'stop' : 'mind',
 				pass: pass.id,
-				text: `Ammonia side-dressed ${found.join(' and ')}: ${LEAST_DEPTH_IN} to 8 in deep, midway between the rows.`,
-				basis: 'practice',
+				text: `Ammonia side-dressed ${found.join(' and ')}: ${leastDepthIn} to 8 in deep, midway between the rows.`,
+				basis,
 				remedies: [
 					{
-						label: `${LEAST_DEPTH_IN} in deep${offset < LEAST_OFFSET_IN ? `, ${LEAST_OFFSET_IN} in from the row` : ''}`,
+						label: `${leastDepthIn} in deep${offset < leastOffsetIn ? `, ${leastOffsetIn} in from the row` : ''}`,
 						passes: [safe]
 					}
 				]

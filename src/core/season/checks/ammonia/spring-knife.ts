@@ -4,9 +4,9 @@ import { hasTrait } from '../../plan/crop-traits';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** Knives so soon before seeding are felt in the seedbed, days: judgement. */
-const FELT_DAYS = 21;
+const { basis, feltDays } = RULES['spring-knife'];
 const INSTEAD: readonly { placement: Pass['placement']; words: string }[] = [
 	{ placement: 'side band', words: 'Side band at seeding' },
 	{ placement: 'mid-row band', words: 'Mid-row band at seeding' }
@@ -15,7 +15,7 @@ const INSTEAD: readonly { placement: Pass['placement']; words: string }[] = [
 /** A knife pass shortly before a small-seeded crop dries its seedbed. */
 export const springKnifeCheck: SeasonCheck = (passes, { crop, products, plantingDate }) => {
 	if (!hasTrait(crop, 'small-seeded')) return [];
-	const felt = format(addDays(parseISO(plantingDate), -FELT_DAYS), 'yyyy-MM-dd');
+	const felt = format(addDays(parseISO(plantingDate), -feltDays), 'yyyy-MM-dd');
 	return passes.flatMap((pass) => {
 		if (pass.placement !== 'injected' || pass.date < felt || pass.date >= plantingDate) return [];
 		const { placements } = productOf(pass, products);
@@ -28,7 +28,7 @@ export const springKnifeCheck: SeasonCheck = (passes, { crop, products, planting
 				severity: 'mind' as const,
 				pass: pass.id,
 				text: `Knives on ${longDate(pass.date)} dry and open a seedbed that has one chance: side band, mid-row band, broadcast or in the crop instead.`,
-				basis: 'practice' as const,
+				basis,
 				remedies
 			}
 		];

@@ -4,9 +4,9 @@ import { stageDates, stageOn, usualTemperatures, type StageDate } from '../../st
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** Rolling coulters may go through wheat up to here; common practice. */
-const LAST_FEEKES = 5;
+const { basis, lastFeekes } = RULES['wheat-ammonia'];
 
 /** Ammonia into standing wheat: only early, into moist ground. */
 export const wheatAmmoniaCheck: SeasonCheck = (passes, { stages, products, plantingDate, station }) => {
@@ -21,14 +21,14 @@ function complaint(
 	{ products, plantingDate }: Pick<PlanContext, 'products' | 'plantingDate'>
 ): PassCheck | undefined {
 	if (!productOf(pass, products).hazards.includes('ammonia') || pass.date <= plantingDate) return undefined;
-	const base = { rule: 'wheat-ammonia', pass: pass.id, basis: 'practice' as const };
+	const base = { rule: 'wheat-ammonia', pass: pass.id, basis };
 	const stage = stageOn(dates, pass.date);
-	if ((stage?.feekes ?? 0) <= LAST_FEEKES) {
+	if ((stage?.feekes ?? 0) <= lastFeekes) {
 		const text =
 			'Ammonia in standing wheat: rolling coulters, moist soil, moderate speed, and never after Feekes 5; expect some damage to the rows.';
 		return { ...base, severity: 'note', text, remedies: [] };
 	}
-	const last = dates.findLast(({ feekes }) => (feekes ?? Infinity) <= LAST_FEEKES);
-	const text = `On ${longDate(pass.date)} wheat usually stands at ${stage!.name}: ammonia by coulter only to Feekes ${LAST_FEEKES}; later it cuts off what makes the yield.`;
+	const last = dates.findLast(({ feekes }) => (feekes ?? Infinity) <= lastFeekes);
+	const text = `On ${longDate(pass.date)} wheat usually stands at ${stage!.name}: ammonia by coulter only to Feekes ${lastFeekes}; later it cuts off what makes the yield.`;
 	return { ...base, severity: 'stop', text, remedies: last ? [movedTo(pass, last.date, last.name)] : [] };
 }

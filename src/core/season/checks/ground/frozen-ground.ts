@@ -9,12 +9,9 @@ import { usualSoilC } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** Days of weather that the ground follows; rain in them that fills it, mm: judgement. */
-const DAYS = 5;
-const SATURATING_MM = 60;
-const SEARCH_DAYS = 150;
-const DAYS_TO_DRAIN = 4;
+const { basis, followedDays, saturatingMm, searchDays, daysToDrain } = RULES['frozen-ground'];
 
 /** Fertilizer on frozen, snow-covered or saturated ground runs off with the first water. Lime is let be. */
 export const frozenGroundCheck: SeasonCheck = (passes, context) =>
@@ -29,7 +26,7 @@ export const frozenGroundCheck: SeasonCheck = (passes, context) =>
 				severity: 'stop' as const,
 				pass: pass.id,
 				text: `${words}: what lies on frozen, snow-covered or soaked ground runs off. Local law comes first.`,
-				basis: 'practice' as const,
+				basis,
 				remedies: [movedTo(pass, later)]
 			}
 		];
@@ -37,23 +34,23 @@ export const frozenGroundCheck: SeasonCheck = (passes, context) =>
 
 function state(date: string, context: PlanContext): { words: string; later: string } | undefined {
 	const { weather, limits } = context;
-	const before = shiftDate(date, -DAYS);
-	const known = knownDays(weather, before, DAYS);
+	const before = shiftDate(date, -followedDays);
+	const known = knownDays(weather, before, followedDays);
 	const rain = known?.reduce((sum, { rainMm }) => sum + rainMm, 0) ?? 0;
-	if (rain > SATURATING_MM) {
+	if (rain > saturatingMm) {
 		const inches = formatNumber(rain / MM_PER_IN, 'in');
-		const words = `${inches} in of rain in the ${DAYS} days before ${longDate(date)} ${sourceOfDays(weather, before, DAYS)}`;
-		return { words, later: shiftDate(date, DAYS_TO_DRAIN + DAYS) };
+		const words = `${inches} in of rain in the ${followedDays} days before ${longDate(date)} ${sourceOfDays(weather, before, followedDays)}`;
+		return { words, later: shiftDate(date, daysToDrain + followedDays) };
 	}
 	const frozen = (day: string) => groundC(day, context) < limits.winter.frozenBelowC;
 	if (!frozen(date)) return undefined;
-	const wait = Array.from({ length: SEARCH_DAYS }, (_, at) => shiftDate(date, at + 1)).find((day) => !frozen(day));
+	const wait = Array.from({ length: searchDays }, (_, at) => shiftDate(date, at + 1)).find((day) => !frozen(day));
 	return { words: `The ground is ${known ? 'frozen' : 'usually frozen'} on ${longDate(date)}`, later: wait ?? date };
 }
 
 /** The mean of the last days where they are known, else the usual of the station. */
 function groundC(date: Pass['date'], { weather, station }: PlanContext): number {
-	const known = knownDays(weather, shiftDate(date, -DAYS), DAYS);
+	const known = knownDays(weather, shiftDate(date, -followedDays), followedDays);
 	if (!known) return usualSoilC(station, date);
-	return known.reduce((sum, { minC, maxC }) => sum + (minC + maxC) / 2, 0) / DAYS;
+	return known.reduce((sum, { minC, maxC }) => sum + (minC + maxC) / 2, 0) / followedDays;
 }

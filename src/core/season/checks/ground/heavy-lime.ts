@@ -1,14 +1,14 @@
 import { addYears, format, parseISO } from 'date-fns';
 import { formatNumber } from '../../../units/display';
 import type { SeasonCheck } from '../check';
+import { RULES } from '../season-rules';
 
-/** Short tons per acre above which lime is split over two seasons: common practice. */
-const MOST_AT_ONCE = 4;
+const { basis, mostAtOnceTons } = RULES['heavy-lime'];
 
 /** Very heavy lime in one go does not mix and overshoots in streaks. */
 export const heavyLimeCheck: SeasonCheck = (passes, { liming }) =>
 	passes.flatMap((pass) => {
-		if (liming.placement === 'surface' || pass.unit !== 'short ton/ac' || pass.rate <= MOST_AT_ONCE) return [];
+		if (liming.placement === 'surface' || pass.unit !== 'short ton/ac' || pass.rate <= mostAtOnceTons) return [];
 		const half = { ...pass, rate: pass.rate / 2 };
 		const next = format(addYears(parseISO(pass.date), 1), 'yyyy-MM-dd');
 		return [
@@ -16,8 +16,8 @@ export const heavyLimeCheck: SeasonCheck = (passes, { liming }) =>
 				rule: 'heavy-lime',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `${formatNumber(pass.rate, pass.unit)} short tons of lime at once is over ${MOST_AT_ONCE}; half now and half next season mixes better.`,
-				basis: 'practice' as const,
+				text: `${formatNumber(pass.rate, pass.unit)} short tons of lime at once is over ${mostAtOnceTons}; half now and half next season mixes better.`,
+				basis,
 				remedies: [
 					{
 						label: 'Half now, half next season',

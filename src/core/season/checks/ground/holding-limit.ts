@@ -11,15 +11,9 @@ import { usualUptake } from '../../model/uptake';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** Days between the parts of a split: judgement, about the uptake of one pass. */
-const DAYS_BETWEEN_PARTS = 14;
-/** More parts than this are no plan: judgement. */
-const MOST_PARTS = 6;
-/** Nitrogen that comes after this share of the uptake is of no use: judgement. */
-const TAKEN_SHARE = 0.9;
-/** Where the end of the crop's uptake is not known, days from planting: judgement. */
-const USUAL_UPTAKE_DAYS = 120;
+const { basis, daysBetweenParts, mostParts, takenShare, usualUptakeDays } = RULES['holding-limit'];
 /** Sums of decimals may pass a limit by a hair. */
 const SLACK_LB = 1e-6;
 
@@ -30,7 +24,7 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 	if (!known.applies) {
 		if (passes.every((pass) => nitrogenOf(pass) === 0)) return [];
 		const text = `No pass is held to a limit, because ${known.reason}. ${known.remedy}`;
-		return [{ rule: 'holding-limit', severity: 'mind', text, basis: 'practice', remedies: [] }];
+		return [{ rule: 'holding-limit', severity: 'mind', text, basis, remedies: [] }];
 	}
 	const room = nitrogenRoom(context);
 	const days = new Map<string, Pass[]>();
@@ -47,7 +41,7 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 				severity: 'stop',
 				pass: largest.id,
 				text: `${formatNumber(total, 'lb/ac')} lb N/ac in one go on ${longDate(largest.date)}; ${heldText(context, ceiling, known.value)}.`,
-				basis: 'practice',
+				basis,
 				remedies: splitRemedy(largest, passes, room, context)
 			}
 		];
@@ -81,7 +75,7 @@ function splitRemedy(pass: Pass, passes: readonly Pass[], room: NitrogenRoom, co
 	const shares = placeNitrogen(pounds, used, others, room, context.products);
 	const parts = shares.flatMap((part, at) => (part > 0 ? [{ part, date: used[at]!.passWith(part).date }] : []));
 	const short = pounds - parts.reduce((sum, { part }) => sum + part, 0);
-	if (parts.length > MOST_PARTS || short > SLACK_LB) return [];
+	if (parts.length > mostParts || short > SLACK_LB) return [];
 	const last = parts.at(-1)?.date;
 	if (last === undefined) return [];
 	return [
@@ -109,9 +103,9 @@ function labelOf({ date: own }: Pass, parts: readonly { date: string }[]): strin
 /** The day of a pass, and the days after it on which a part of it may go on, up to the end of the crop's uptake. */
 function laterDays({ date }: Pass, context: PlanContext): string[] {
 	const end = endOfUptake(context);
-	const from = isAutumn(date) ? springOf(context) : shiftDate(date, DAYS_BETWEEN_PARTS);
-	const days = Array.from({ length: 2 * MOST_PARTS }, (_, at) =>
-		format(addDays(parseISO(from), at * DAYS_BETWEEN_PARTS), 'yyyy-MM-dd')
+	const from = isAutumn(date) ? springOf(context) : shiftDate(date, daysBetweenParts);
+	const days = Array.from({ length: 2 * mostParts }, (_, at) =>
+		format(addDays(parseISO(from), at * daysBetweenParts), 'yyyy-MM-dd')
 	);
 	return [date, ...days.filter((day) => day > date && day <= end)];
 }
@@ -120,9 +114,9 @@ function laterDays({ date }: Pass, context: PlanContext): string[] {
 function endOfUptake(context: PlanContext): string {
 	const { plantingDate, schedule } = context;
 	const uptake = usualUptake(context);
-	if (!uptake) return shiftDate(plantingDate, USUAL_UPTAKE_DAYS);
+	if (!uptake) return shiftDate(plantingDate, usualUptakeDays);
 	const { harvestDays } = schedule!.uptake!;
-	const enough = TAKEN_SHARE * uptake(shiftDate(plantingDate, harvestDays));
+	const enough = takenShare * uptake(shiftDate(plantingDate, harvestDays));
 	const days = Array.from({ length: harvestDays }, (_, day) => shiftDate(plantingDate, day));
 	return days.find((day) => uptake(day) >= enough) ?? shiftDate(plantingDate, harvestDays);
 }

@@ -4,9 +4,9 @@ import { formatQuantity } from '../../../units/display';
 import { nitrogenRoom } from '../../plan/pass/pass-ceiling';
 import type { PlanContext } from '../../plan/plan-context';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** The model is coarse: so much over the line is not worth a word, share of the capacity; judgement. */
-const SLACK_SHARE = 0.05;
+const { slackShare } = RULES['modelled-capacity'];
 
 /** N that the soil can hold on a day, lb/ac, with what the season allows beside it; undefined where no limit is known. */
 export function capacityOn(context: PlanContext): (date: string) => number | undefined {
@@ -27,7 +27,7 @@ export function modelledCapacityCheck(
 ): PassCheck[] {
 	const capacity = capacityOn(context);
 	const perPound = unit === 'kg/ha' ? KG_HA_PER_LB_AC : 1;
-	const over = (day: SeasonDay) => day.inGround - (capacity(day.date) ?? Infinity) * perPound * (1 + SLACK_SHARE);
+	const over = (day: SeasonDay) => day.inGround - (capacity(day.date) ?? Infinity) * perPound * (1 + slackShare);
 	const worst = days.reduce<SeasonDay | undefined>(
 		(most, day) => (over(day) > 0 && (!most || over(day) > over(most)) ? day : most),
 		undefined

@@ -4,26 +4,24 @@ import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
+import { RULES } from '../season-rules';
 
-/** What a starter carries is little, lb K2O/ac: judgement. */
-const LEAST_LB = 20;
-/** Potash wants some weeks in moist ground before planting; common practice. */
-const BEFORE_PLANTING_DAYS = 28;
+const { basis, leastLb, beforePlantingDays } = RULES['sandy-potassium'];
 
 /** Potash in autumn on sandy ground, for a crop of spring. */
 export const sandyPotassiumCheck: SeasonCheck = (passes, { sandy, products, plantingDate, crop }) => {
 	if (!sandy || crop.perennial || Number(plantingDate.slice(5, 7)) >= 8) return [];
 	return passes.flatMap((pass) => {
 		const potash = passNutrient(pass, productOf(pass, products), 'K2O');
-		if (potash < LEAST_LB || pass.date >= plantingDate || Number(pass.date.slice(5, 7)) < 9) return [];
-		const spring = format(addDays(parseISO(plantingDate), -BEFORE_PLANTING_DAYS), 'yyyy-MM-dd');
+		if (potash < leastLb || pass.date >= plantingDate || Number(pass.date.slice(5, 7)) < 9) return [];
+		const spring = format(addDays(parseISO(plantingDate), -beforePlantingDays), 'yyyy-MM-dd');
 		return [
 			{
 				rule: 'sandy-potassium',
 				severity: 'mind' as const,
 				pass: pass.id,
 				text: `${formatNumber(potash, 'lb/ac')} lb K2O in autumn on sandy ground, which lets potassium through over winter: put it on in spring.`,
-				basis: 'practice' as const,
+				basis,
 				remedies: [movedTo(pass, spring)]
 			}
 		];

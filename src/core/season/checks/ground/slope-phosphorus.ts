@@ -4,14 +4,14 @@ import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { isOnSurface } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
+import { RULES } from '../season-rules';
 
-/** From this slope on phosphate on top runs off, percent; common practice. */
-const STEEP_PERCENT = 6;
+const { basis, steepPercent } = RULES['slope-phosphorus'];
 const INTO: readonly Pass['placement'][] = ['incorporated', '2x2 band', 'side band', 'deep strip band'];
 
 /** Phosphate on the surface of sloping ground. */
 export const slopePhosphorusCheck: SeasonCheck = (passes, { slopePercent, products, plantingDate }) => {
-	if (slopePercent === undefined || slopePercent < STEEP_PERCENT) return [];
+	if (slopePercent === undefined || slopePercent < steepPercent) return [];
 	return passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		if (passNutrient(pass, product, 'P2O5') === 0 || !isOnSurface(pass)) return [];
@@ -24,8 +24,8 @@ export const slopePhosphorusCheck: SeasonCheck = (passes, { slopePercent, produc
 				rule: 'slope-phosphorus',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `Phosphate on top of a ${formatNumber(slopePercent, '%')} % slope (from ${STEEP_PERCENT} on) leaves with the soil: band it or work it in.`,
-				basis: 'practice' as const,
+				text: `Phosphate on top of a ${formatNumber(slopePercent, '%')} % slope (from ${steepPercent} on) leaves with the soil: band it or work it in.`,
+				basis,
 				remedies
 			}
 		];

@@ -5,10 +5,10 @@ import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { isNearSeed } from '../../plan/placement-facts';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
+import { RULES } from '../season-rules';
 
 const SLACK_LB = 1e-6;
-/** Bands that come within so many days of each other lie beside the seed together: judgement. */
-const TOGETHER_DAYS = 14;
+const { togetherDays } = RULES['band-beside-seed'];
 
 /** Too much salt, or too much urea, in the bands within 3 in of the seed; all of them add up. */
 export const bandBesideSeedCheck: SeasonCheck = (passes, context) => {
@@ -18,7 +18,7 @@ export const bandBesideSeedCheck: SeasonCheck = (passes, context) => {
 	const near = passes.filter((pass) => {
 		const ammonia = productOf(pass, products).hazards.includes('ammonia');
 		const days = (Date.parse(pass.date) - Date.parse(plantingDate)) / DAY_MS;
-		return days <= TOGETHER_DAYS && isNearSeed(pass, spacing, ammonia);
+		return days <= togetherDays && isNearSeed(pass, spacing, ammonia);
 	});
 	const { salt, urea } = ceilings(context);
 	return near.flatMap((pass) => {
@@ -87,7 +87,7 @@ function overCeiling(
 ): Excess | undefined {
 	const alone = amount(pass, context);
 	const others = near
-		.filter((one) => one !== pass && Math.abs(Date.parse(one.date) - Date.parse(pass.date)) <= TOGETHER_DAYS * DAY_MS)
+		.filter((one) => one !== pass && Math.abs(Date.parse(one.date) - Date.parse(pass.date)) <= togetherDays * DAY_MS)
 		.reduce((sum, one) => sum + amount(one, context), 0);
 	if (alone === 0 || alone + others <= ceiling.lbAc + SLACK_LB) return undefined;
 	const room = Math.max(0, ceiling.lbAc - others);

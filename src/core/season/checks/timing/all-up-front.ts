@@ -7,11 +7,9 @@ import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
 import { LIGHT_BELOW_CEC } from '../../../reading/soil/light-soil';
 import { EARLY_SHARE } from '../../plan/usual-values';
+import { RULES } from '../season-rules';
 
-/** Of the season's nitrogen, so much before planting is all up front: judgement. */
-const MOST_SHARE = 0.85;
-/** Less than this in a season is no risk, lb N/ac: judgement. */
-const LEAST_LB = 60;
+const { basis, mostShare, leastLb } = RULES['all-up-front'];
 
 /** All of the nitrogen before planting, on ground that cannot keep it. */
 export const allUpFrontCheck: SeasonCheck = (passes, context) => {
@@ -22,7 +20,7 @@ export const allUpFrontCheck: SeasonCheck = (passes, context) => {
 	const poundsOf = (pass: Pass) => passNutrient(pass, productOf(pass, products), 'N');
 	const sum = (some: readonly Pass[]) => some.reduce((all, pass) => all + poundsOf(pass), 0);
 	const early = passes.filter(({ date }) => date <= plantingDate);
-	if (sum(passes) < LEAST_LB || sum(early) < MOST_SHARE * sum(passes)) return [];
+	if (sum(passes) < leastLb || sum(early) < mostShare * sum(passes)) return [];
 	const largest = early.reduce((most, pass) => (poundsOf(pass) > poundsOf(most) ? pass : most));
 	const later = { ...largest, date: dateOf(inSeason[0], context) };
 	const { placements } = productOf(largest, products);
@@ -43,7 +41,7 @@ export const allUpFrontCheck: SeasonCheck = (passes, context) => {
 			severity: 'mind',
 			pass: largest.id,
 			text: `${formatNumber(sum(early), 'lb/ac')} of ${formatNumber(sum(passes), 'lb/ac')} lb N go on before the crop needs them, on ${why}: a wet spring takes them.`,
-			basis: 'practice',
+			basis,
 			remedies: placements.includes(after.placement) ? [remedy] : []
 		}
 	];

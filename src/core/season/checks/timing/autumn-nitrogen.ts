@@ -14,13 +14,9 @@ import { guardedBy, movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
 import { LIGHT_BELOW_CEC } from '../../../reading/soil/light-soil';
 import { COLD_SOIL_C } from '../../plan/usual-values';
+import { RULES } from '../season-rules';
 
-/** What phosphate or a starter carries along counts for nothing in autumn, lb N/ac: judgement. */
-const LEAST_LB = 30;
-/** A band this deep is closed, in: common practice. */
-const DEEP_IN = 6;
-/** The soil at 4 in follows the air of so many days: judgement. */
-const SOIL_FOLLOWS_DAYS = 7;
+const { basis, leastLb, deepIn, soilFollowsDays } = RULES['autumn-nitrogen'];
 
 /** Nitrogen that waits in the ground over winter: on light ground, as urea, or before the soil is cold. */
 export const autumnNitrogenCheck: SeasonCheck = (passes, context) =>
@@ -33,7 +29,7 @@ function isAutumn(pass: Pass, context: PlanContext): boolean {
 	const waits =
 		Number(pass.date.slice(5, 7)) >= 9 &&
 		(pass.date < plantingDate || (sown && pass.date < `${harvestYear(plantingDate)}-01-01`));
-	return waits && passNutrient(pass, productOf(pass, products), 'N') > LEAST_LB;
+	return waits && passNutrient(pass, productOf(pass, products), 'N') > leastLb;
 }
 
 function isLight({ sandy, cec }: PlanContext): boolean {
@@ -43,20 +39,20 @@ function isLight({ sandy, cec }: PlanContext): boolean {
 function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	const { cec, station, products } = context;
 	const toSpring = movedTo(pass, springOf(context));
-	const base = { rule: 'autumn-nitrogen', pass: pass.id, basis: 'practice' as const };
+	const base = { rule: 'autumn-nitrogen', pass: pass.id, basis };
 	if (isLight(context)) {
 		const why = cec !== undefined && cec < LIGHT_BELOW_CEC ? `CEC ${formatNumber(cec, 'meq/100 g')}` : 'sandy ground';
 		const text = `No nitrogen in autumn on light ground (${why}): it washes out over winter.`;
 		return { ...base, severity: 'stop', text, remedies: [toSpring] };
 	}
-	const known = knownDays(context.weather, shiftDate(pass.date, -SOIL_FOLLOWS_DAYS), SOIL_FOLLOWS_DAYS);
+	const known = knownDays(context.weather, shiftDate(pass.date, -soilFollowsDays), soilFollowsDays);
 	const soilC = known
-		? known.reduce((sum, { minC, maxC }) => sum + (minC + maxC) / 2, 0) / SOIL_FOLLOWS_DAYS
+		? known.reduce((sum, { minC, maxC }) => sum + (minC + maxC) / 2, 0) / soilFollowsDays
 		: usualSoilC(station, pass.date);
 	const soil = `${formatNumber(Math.round(soilC * 1.8 + 32), 'F')} F`;
 	const guarded = pass.additive === 'nitrification inhibitor' || pass.additive === 'both inhibitors';
 	if ((productOf(pass, products).nitrogenForms?.urea ?? 0) > 0) {
-		const deep = liesOf(pass) === 'band' && depthOf(pass) >= DEEP_IN;
+		const deep = liesOf(pass) === 'band' && depthOf(pass) >= deepIn;
 		const cold = soilC < COLD_SOIL_C;
 		const severity = deep && guarded && cold ? 'mind' : 'stop';
 		const text = `Urea in autumn turns to nitrate before spring${severity === 'mind' ? '; deep, guarded and in cold ground it may last' : ''}.`;
@@ -65,7 +61,7 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	if (soilC >= COLD_SOIL_C) {
 		const { usual, early, late } = coldSoilDate(station, Number(pass.date.slice(0, 4)), COLD_SOIL_C, context.model);
 		const text = `The soil at 4 in is ${known ? 'about' : 'usually'} ${soil} on ${longDate(pass.date)}: wait until it is below 50 F and falling (usually from ${longDate(usual)}, in eight years of ten between ${longDate(early)} and ${longDate(late)}; measure it, the average date alone will not do).`;
-		const later = usual > pass.date ? usual : shiftDate(pass.date, SOIL_FOLLOWS_DAYS);
+		const later = usual > pass.date ? usual : shiftDate(pass.date, soilFollowsDays);
 		return { ...base, severity: 'stop', text, remedies: [movedTo(pass, later), toSpring] };
 	}
 	if (guarded) return undefined;

@@ -7,31 +7,27 @@ import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** What a starter carries is little, lb N/ac: judgement. */
-const LEAST_LB = 30;
-/** From November on a crop sown in autumn takes next to nothing; common practice. */
-const DORMANT_FROM = '11-01';
-/** So long before green-up a dressing is early, not lost, days: judgement. */
-const EARLY_DAYS = 35;
+const { basis, leastLb, dormantFrom, earlyDays } = RULES['dormant-crop'];
 
 /** Nitrogen on a crop sown in autumn that is dormant: it lies there all winter. */
 export const dormantCropCheck: SeasonCheck = (passes, { products, plantingDate, stages, station, crop }) => {
 	if (!stages?.heat || stages.heat.from !== 'new year') return [];
 	const greenUp = stageDates(stages, plantingDate, usualTemperatures(station))[0]?.date;
-	const from = `${plantingDate.slice(0, 4)}-${DORMANT_FROM}`;
+	const from = `${plantingDate.slice(0, 4)}-${dormantFrom}`;
 	if (!greenUp) return [];
 	return passes.flatMap((pass): PassCheck[] => {
 		const pounds = passNutrient(pass, productOf(pass, products), 'N');
-		const early = shiftDate(greenUp, -EARLY_DAYS);
-		if (pounds < LEAST_LB || pass.date < from || pass.date <= plantingDate || pass.date >= early) return [];
+		const early = shiftDate(greenUp, -earlyDays);
+		if (pounds < leastLb || pass.date < from || pass.date <= plantingDate || pass.date >= early) return [];
 		return [
 			{
 				rule: 'dormant-crop',
 				severity: 'stop',
 				pass: pass.id,
 				text: `${formatNumber(pounds, 'lb/ac')} lb N on dormant ${crop.name.toLowerCase()} on ${longDate(pass.date)}: it takes next to nothing until green-up (usually ${longDate(greenUp)}), and the winter takes the nitrogen.`,
-				basis: 'practice',
+				basis,
 				remedies: [movedTo(pass, greenUp, 'green-up')]
 			}
 		];

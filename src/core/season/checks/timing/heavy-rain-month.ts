@@ -5,8 +5,9 @@ import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-const SEARCH_DAYS = 365;
+const { basis, searchDays } = RULES['heavy-rain-month'];
 
 /** Ammonium or urea in a month that long-term rainfall makes too wet for it. */
 export const heavyRainMonthCheck: SeasonCheck = (passes, { products, station, limits }) => {
@@ -15,7 +16,7 @@ export const heavyRainMonthCheck: SeasonCheck = (passes, { products, station, li
 	return passes.flatMap((pass) => {
 		const dressing = dressingOfPass(pass, productOf(pass, products), 0);
 		if (!dressing || dressing.ammonium + dressing.urea === 0 || rainIn(pass.date) < heavyMonthMm) return [];
-		const drier = Array.from({ length: SEARCH_DAYS }, (_, at) => shiftDate(pass.date, at + 1)).find(
+		const drier = Array.from({ length: searchDays }, (_, at) => shiftDate(pass.date, at + 1)).find(
 			(date) => rainIn(date) < heavyMonthMm
 		);
 		return [
@@ -24,7 +25,7 @@ export const heavyRainMonthCheck: SeasonCheck = (passes, { products, station, li
 				severity: 'mind' as const,
 				pass: pass.id,
 				text: `The month of ${longDate(pass.date)} brings ${formatNumber(rainIn(pass.date), 'mm')} mm of rain in a usual year (heavy from ${heavyMonthMm}): no ammonium or urea then.`,
-				basis: 'practice' as const,
+				basis,
 				remedies: drier ? [movedTo(pass, drier, 'a drier month')] : []
 			}
 		];

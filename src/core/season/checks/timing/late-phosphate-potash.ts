@@ -8,24 +8,19 @@ import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** What sulfur or a starter carries along counts for nothing, lb/ac: judgement. */
-const LEAST_LB = 20;
-/** Soluble P and K need moisture and so many days to reach the soil solution, and are to be in before this stage; common practice. */
-const DAYS_TO_SOLUTION = 21;
-const BEFORE_STAGE = 'V7';
-/** Before planting they go on so many days ahead; common practice. */
-const BEFORE_PLANTING_DAYS = 28;
+const { basis, leastLb, daysToSolution, beforeStage, beforePlantingDays } = RULES['late-phosphate-potash'];
 
 /** Phosphate and potash on top of a standing crop, too late to reach it. */
 export const latePhosphatePotashCheck: SeasonCheck = (passes, { products, plantingDate, stages, station, crop }) => {
 	const due =
-		stages && stageDates(stages, plantingDate, usualTemperatures(station)).find(({ name }) => name === BEFORE_STAGE);
+		stages && stageDates(stages, plantingDate, usualTemperatures(station)).find(({ name }) => name === beforeStage);
 	if (!due || crop.perennial) return [];
-	const last = shiftDate(due.date, -DAYS_TO_SOLUTION);
+	const last = shiftDate(due.date, -daysToSolution);
 	return passes.flatMap((pass): PassCheck[] => {
 		const product = productOf(pass, products);
-		const carried = (['P2O5', 'K2O'] as const).filter((nutrient) => passNutrient(pass, product, nutrient) >= LEAST_LB);
+		const carried = (['P2O5', 'K2O'] as const).filter((nutrient) => passNutrient(pass, product, nutrient) >= leastLb);
 		if (carried.length === 0 || pass.date <= plantingDate || pass.date <= last || !isOnSurface(pass)) return [];
 		const pounds = carried
 			.map((nutrient) => `${formatNumber(passNutrient(pass, product, nutrient), 'lb/ac')} lb ${nutrient}`)
@@ -35,9 +30,9 @@ export const latePhosphatePotashCheck: SeasonCheck = (passes, { products, planti
 				rule: 'late-phosphate-potash',
 				severity: 'mind',
 				pass: pass.id,
-				text: `${pounds} on top of standing ${crop.name.toLowerCase()} on ${longDate(pass.date)}: they need moisture and three to four weeks to reach the roots, and should be in before ${BEFORE_STAGE} (usually ${longDate(due.date)}).`,
-				basis: 'practice',
-				remedies: [movedTo(pass, shiftDate(plantingDate, -BEFORE_PLANTING_DAYS), 'before planting')]
+				text: `${pounds} on top of standing ${crop.name.toLowerCase()} on ${longDate(pass.date)}: they need moisture and three to four weeks to reach the roots, and should be in before ${beforeStage} (usually ${longDate(due.date)}).`,
+				basis,
+				remedies: [movedTo(pass, shiftDate(plantingDate, -beforePlantingDays), 'before planting')]
 			}
 		];
 	});

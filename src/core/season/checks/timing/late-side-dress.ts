@@ -6,37 +6,32 @@ import { productOf } from '../../plan/plan-context';
 import { usualCornLeaves, usualDayOfLeaves } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** In by V8, best V5 to V7; common practice. */
-const LAST_LEAVES = 8;
-const BEST_LEAVES = 6;
-/** Less than this is a rescue or a top-up, not the side-dressing, lb N/ac: judgement. */
-const LEAST_LB = 40;
-/** Of the season's nitrogen in by then, a split may bring the rest later: judgement. */
-const MOST_SHARE = 0.499;
+const { basis, lastLeaves, bestLeaves, leastLb, mostShare } = RULES['late-side-dress'];
 
 /** The side-dressing of corn when its steepest uptake has begun. */
 export const lateSideDressCheck: SeasonCheck = (passes, { crop, products, plantingDate, station }) => {
 	if (!hasTrait(crop, 'corn')) return [];
 	const poundsOf = (pass: Pass) => passNutrient(pass, productOf(pass, products), 'N');
 	const isLate = ({ date }: Pass) =>
-		date > plantingDate && Math.floor(usualCornLeaves(station, plantingDate, date)) > LAST_LEAVES;
+		date > plantingDate && Math.floor(usualCornLeaves(station, plantingDate, date)) > lastLeaves;
 	const sum = (some: readonly Pass[]) => some.reduce((all, pass) => all + poundsOf(pass), 0);
 	// The later part of a split may come late, where most of it is in by then.
-	if (sum(passes.filter((pass) => !isLate(pass))) >= MOST_SHARE * sum(passes)) return [];
+	if (sum(passes.filter((pass) => !isLate(pass))) >= mostShare * sum(passes)) return [];
 	return passes.flatMap((pass) => {
 		const pounds = poundsOf(pass);
-		if (pounds < LEAST_LB || !isLate(pass)) return [];
+		if (pounds < leastLb || !isLate(pass)) return [];
 		const leaves = usualCornLeaves(station, plantingDate, pass.date);
-		const best = usualDayOfLeaves(station, plantingDate, BEST_LEAVES);
+		const best = usualDayOfLeaves(station, plantingDate, bestLeaves);
 		return [
 			{
 				rule: 'late-side-dress',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `On ${longDate(pass.date)} corn usually stands at V${Math.floor(leaves)}: ${formatNumber(pounds, 'lb/ac')} lb N/ac should be in by V${LAST_LEAVES}, best V5 to V7. Later it is a rescue by high clearance or air.`,
-				basis: 'practice' as const,
-				remedies: [{ label: `Move it to ${longDate(best)} (V${BEST_LEAVES})`, passes: [{ ...pass, date: best }] }]
+				text: `On ${longDate(pass.date)} corn usually stands at V${Math.floor(leaves)}: ${formatNumber(pounds, 'lb/ac')} lb N/ac should be in by V${lastLeaves}, best V5 to V7. Later it is a rescue by high clearance or air.`,
+				basis,
+				remedies: [{ label: `Move it to ${longDate(best)} (V${bestLeaves})`, passes: [{ ...pass, date: best }] }]
 			}
 		];
 	});

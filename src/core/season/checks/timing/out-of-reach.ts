@@ -8,15 +8,16 @@ import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
 import { USUAL_ROW_IN } from '../../plan/usual-values';
+import { RULES } from '../season-rules';
 
-const LEAST_LB = 40;
+const { basis, leastLb } = RULES['out-of-reach'];
 
 /** Nitrogen between wide rows that corn cannot reach for weeks. */
 export const outOfReachCheck: SeasonCheck = (passes, { crop, products, plantingDate, rowSpacingIn, model }) => {
 	if (!hasTrait(crop, 'corn')) return [];
 	return passes.flatMap((pass) => {
 		const product = productOf(pass, products);
-		if (pass.date < plantingDate || passNutrient(pass, product, 'N') < LEAST_LB) return [];
+		if (pass.date < plantingDate || passNutrient(pass, product, 'N') < leastLb) return [];
 		const offset = offsetOf(pass, rowSpacingIn ?? USUAL_ROW_IN);
 		const reached = shiftDate(plantingDate, daysToReach(offset, model));
 		if (pass.date >= reached) return [];
@@ -26,7 +27,7 @@ export const outOfReachCheck: SeasonCheck = (passes, { crop, products, plantingD
 				severity: 'note' as const,
 				pass: pass.id,
 				text: `${formatNumber(offset, 'in')} in from the row: nitrogen moves 3 to 6 in sideways, and roots get there about ${longDate(reached)}. Until then the crop lives on what else it has.`,
-				basis: 'practice' as const,
+				basis,
 				remedies: product.placements.includes('row-base stream')
 					? [{ label: 'Stream it at the row base', passes: [withoutOffset({ ...pass, placement: 'row-base stream' })] }]
 					: []

@@ -11,17 +11,9 @@ import { usualCornLeaves } from '../../weather/usual-weather';
 import { WASHES_IN_MM } from '../../weather/dry-spell';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** Less than this is a top-up, lb N/ac: judgement. */
-const LEAST_LB = 40;
-/** The ground is what the week before made it, mm of rain: dry up to the one, wet from the other. Judgement. */
-const DAYS_BEFORE = 7;
-const DRY_MM = 6;
-const WET_MM = 25;
-/** So far ahead the outlook matters, and less than this many days say nothing. */
-const DAYS_AHEAD = 7;
-const LEAST_DAYS = 3;
-const LAST_LEAVES = 9;
+const { basis, leastLb, daysBefore, dryMm, wetMm, daysAhead, leastDays, lastLeaves } = RULES['side-dress-method'];
 
 /** How to side-dress corn by the moisture of the ground and the rain in sight: advice with its reason, where the plan does otherwise. Common practice. */
 export const sideDressMethodCheck: SeasonCheck = (passes, context) => {
@@ -32,28 +24,28 @@ export const sideDressMethodCheck: SeasonCheck = (passes, context) => {
 function adviceOn(pass: Pass, context: PlanContext): PassCheck | undefined {
 	const { products, plantingDate, station, weather } = context;
 	const product = productOf(pass, products);
-	if (pass.date <= plantingDate || passNutrient(pass, product, 'N') < LEAST_LB) return undefined;
+	if (pass.date <= plantingDate || passNutrient(pass, product, 'N') < leastLb) return undefined;
 	const leaves = usualCornLeaves(station, plantingDate, pass.date);
-	if (leaves < 2 || leaves > LAST_LEAVES) return undefined;
-	const beforeFrom = shiftDate(pass.date, -DAYS_BEFORE);
-	const before = knownDaysFrom(weather, beforeFrom, DAYS_BEFORE);
-	const ahead = knownDaysFrom(weather, pass.date, DAYS_AHEAD);
-	if (before.length < DAYS_BEFORE || ahead.length < LEAST_DAYS) return undefined;
+	if (leaves < 2 || leaves > lastLeaves) return undefined;
+	const beforeFrom = shiftDate(pass.date, -daysBefore);
+	const before = knownDaysFrom(weather, beforeFrom, daysBefore);
+	const ahead = knownDaysFrom(weather, pass.date, daysAhead);
+	if (before.length < daysBefore || ahead.length < leastDays) return undefined;
 	const sum = (days: readonly { rainMm: number }[]) => days.reduce((all, { rainMm }) => all + rainMm, 0);
 	const fallen = sum(before);
 	const coming = sum(ahead);
 	const inches = (mm: number) => formatNumber(mm / MM_PER_IN, 'in');
 	const seen = `${inches(fallen)} in of rain in the week before, ${inches(coming)} in in the ${ahead.length} days from ${longDate(pass.date)} ${sourceOfDays(weather, pass.date, ahead.length)}`;
-	const base = { rule: 'side-dress-method', severity: 'note' as const, pass: pass.id, basis: 'practice' as const };
+	const base = { rule: 'side-dress-method', severity: 'note' as const, pass: pass.id, basis };
 	const place = (placement: Pass['placement'], label: string): Remedy[] =>
 		product.placements.includes(placement) && pass.placement !== placement
 			? [{ label, passes: [{ ...pass, placement }] }]
 			: [];
-	if (fallen >= WET_MM) {
+	if (fallen >= wetMm) {
 		const text = `Wet ground (${seen}): the method matters less than being in by V8.`;
 		return { ...base, text, remedies: [] };
 	}
-	if (fallen > DRY_MM) return undefined;
+	if (fallen > dryMm) return undefined;
 	if (coming < WASHES_IN_MM) {
 		if (liesOf(pass) === 'band') return undefined;
 		const text = `Dry ground and no rain to speak of in sight (${seen}): inject it with knife or coulter.`;

@@ -3,15 +3,15 @@ import { hasTrait } from '../../plan/crop-traits';
 import { carried } from '../../propose/propose-programme';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
+import { RULES } from '../season-rules';
 
-/** lb B/ac broadcast that is safe, and for crops that demand it: common practice. Between short and toxic it is narrow. */
-const CEILING_LB = { usual: 1, demanding: 2 } as const;
+const { ceilingLb } = RULES['boron-ceiling'];
 
 /** Too much boron, and boron beside the seed. */
 export const boronCheck: SeasonCheck = (passes, context) => {
 	const withBoron = passes.filter((pass) => (productOf(pass, context.products).analysis.B ?? 0) > 0);
 	const total = carried(passes, 'B', context);
-	const ceiling = hasTrait(context.crop, 'demands-boron') ? CEILING_LB.demanding : CEILING_LB.usual;
+	const ceiling = hasTrait(context.crop, 'demands-boron') ? ceilingLb.demanding : ceilingLb.usual;
 	const share = ceiling / total;
 	return [
 		...(total > ceiling + 1e-9

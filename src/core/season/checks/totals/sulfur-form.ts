@@ -6,11 +6,9 @@ import { hasTrait } from '../../plan/crop-traits';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import { harvestYear } from '../../stages/stage-dates';
 import type { SeasonCheck } from '../check';
+import { RULES } from '../season-rules';
 
-/** Share of each form that the crop can use this season: common practice (thiosulfate half, elemental must oxidise). */
-const READY = { sulfate: 1, thiosulfate: 0.5, elemental: 0 } as const;
-/** Sulfur under the rate by more than this is short, lb/ac: judgement. */
-const SLACK_LB = 2;
+const { readyShare, slackLb } = RULES['sulfur-form'];
 
 /** Sulfur that is not ready when the crop needs it, or gone before it does. */
 export const sulfurFormCheck: SeasonCheck = (passes, context) => [
@@ -24,11 +22,11 @@ function elemental(passes: readonly Pass[], context: PlanContext): ReturnType<Se
 	const wanted = context.chosen.S;
 	const carriers = passes.map((pass) => ({ pass, product: productOf(pass, context.products) }));
 	const ready = carriers.reduce(
-		(sum, { pass, product }) => sum + sulfurIn(pass, product) * READY[product.sulfurForm ?? 'sulfate'],
+		(sum, { pass, product }) => sum + sulfurIn(pass, product) * readyShare[product.sulfurForm ?? 'sulfate'],
 		0
 	);
 	const late = carriers.filter(({ product }) => product.sulfurForm === 'elemental');
-	if (wanted === undefined || late.length === 0 || ready >= wanted - SLACK_LB) return [];
+	if (wanted === undefined || late.length === 0 || ready >= wanted - slackLb) return [];
 	return late.map(({ pass, product }) => ({
 		rule: 'sulfur-form',
 		severity: 'mind' as const,
@@ -56,7 +54,7 @@ function autumnSulfate(
 		const product = productOf(pass, products);
 		const month = parseISO(pass.date).getMonth();
 		// Lb that are worth a caution: what zinc or copper sulfate carries along is not.
-		if (product.sulfurForm !== 'sulfate' || month < 8 || sulfurIn(pass, product) < SLACK_LB) return [];
+		if (product.sulfurForm !== 'sulfate' || month < 8 || sulfurIn(pass, product) < slackLb) return [];
 		const spring = `${harvestYear(plantingDate)}-03-20`;
 		return [
 			{

@@ -3,10 +3,9 @@ import { formatNumber } from '../../../units/display';
 import { NUTRIENTS } from '../../plan/pass/pass-nutrients';
 import { carried } from '../../propose/propose-programme';
 import type { SeasonCheck } from '../check';
+import { RULES } from '../season-rules';
 
-/** A pass is set to a whole number in the cab: within this of the rate a plan is on it, lb/ac. Judgement. */
-const SLACK_LB = 2;
-const SLACK_MICRO_LB = 0.2;
+const { slackLb, slackMicroLb } = RULES['totals'];
 const MICRONUTRIENTS: ReadonlySet<Nutrient> = new Set(['B', 'Zn', 'Mn', 'Cu']);
 
 /** What the passes put on against what was chosen. */
@@ -15,7 +14,7 @@ export const totalsCheck: SeasonCheck = (passes, context) =>
 		const wanted = context.chosen[nutrient];
 		if (wanted === undefined) return [];
 		const given = carried(passes, nutrient, context);
-		if (Math.abs(given - wanted) <= (MICRONUTRIENTS.has(nutrient) ? SLACK_MICRO_LB : SLACK_LB)) return [];
+		if (Math.abs(given - wanted) <= (MICRONUTRIENTS.has(nutrient) ? slackMicroLb : slackLb)) return [];
 		const amount = `${formatNumber(Math.abs(given - wanted), 'lb/ac')} lb/ac`;
 		const side = given > wanted ? 'over' : 'short of';
 		return [

@@ -6,22 +6,15 @@ import { hasTrait } from '../../plan/crop-traits';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
+import { RULES } from '../season-rules';
 
-/** What phosphate or zinc carries along is no dressing, lb/ac: judgement. */
-const LEAST_LB = { N: 20, S: 5 } as const;
-/** So near the first nitrogen is with it, days. */
-const WITHIN_DAYS = 4;
-/** Wheat wants this much with its first nitrogen, manured or not, lb/ac; common practice. */
-const FIRST_S_LB = 10;
-/** A pass is set to a whole number. */
-const SLACK_LB = 0.5;
-const SULFUR_SOURCE = 'ammonium-sulfate';
+const { basis, leastLb, withinDays, firstSulfurLb, slackLb, sulfurSource } = RULES['wheat-sulfur'];
 
 /** Wheat wants its sulfur with the first nitrogen of spring; manure does not bring it in time. */
 export const wheatSulfurCheck: SeasonCheck = (passes, context) => {
 	if (!hasTrait(context.crop, 'wheat')) return [];
 	const first = passes
-		.filter((pass) => isSpring(pass) && carries(pass, 'N', context) > LEAST_LB.N)
+		.filter((pass) => isSpring(pass) && carries(pass, 'N', context) > leastLb.N)
 		.reduce<Pass | undefined>((early, pass) => (early && early.date <= pass.date ? early : pass), undefined);
 	return first ? [...manuredOnly(passes, first, context), ...tooLate(passes, first, context)] : [];
 };
@@ -43,16 +36,16 @@ function manuredOnly(passes: readonly Pass[], first: Pass, context: PlanContext)
 	const isManure = (pass: Pass) => productOf(pass, context.products).manure !== undefined;
 	if (!context.manured && !passes.some(isManure)) return [];
 	const ready = passes
-		.filter((pass) => !isManure(pass) && Math.abs(daysAfter(pass, first)) <= WITHIN_DAYS)
+		.filter((pass) => !isManure(pass) && Math.abs(daysAfter(pass, first)) <= withinDays)
 		.reduce((sum, pass) => sum + carries(pass, 'S', context), 0);
-	const source = context.products.find(({ id }) => id === SULFUR_SOURCE);
-	if (ready >= FIRST_S_LB - SLACK_LB || !source) return [];
+	const source = context.products.find(({ id }) => id === sulfurSource);
+	if (ready >= firstSulfurLb - slackLb || !source) return [];
 	const more: Pass = {
 		id: `${first.id}-sulfur`,
 		date: first.date,
 		label: 'S with the first nitrogen',
 		product: source.id,
-		rate: productFor(FIRST_S_LB - ready, source, 'S'),
+		rate: productFor(firstSulfurLb - ready, source, 'S'),
 		unit: 'lb/ac',
 		placement: 'top-dress',
 		reason: 'The sulfur of manure comes too late in a cold spring.'
@@ -62,8 +55,8 @@ function manuredOnly(passes: readonly Pass[], first: Pass, context: PlanContext)
 			rule: 'wheat-sulfur',
 			severity: 'mind',
 			pass: first.id,
-			text: `Manure does not replace the first ${FIRST_S_LB} lb S of wheat: in a cold, late spring its sulfur comes too late, and ${formatNumber(ready, 'lb/ac')} lb go on with the first nitrogen.`,
-			basis: 'practice',
+			text: `Manure does not replace the first ${firstSulfurLb} lb S of wheat: in a cold, late spring its sulfur comes too late, and ${formatNumber(ready, 'lb/ac')} lb go on with the first nitrogen.`,
+			basis,
 			remedies: [{ label: `Add ${source.name.toLowerCase()} to the first pass`, passes: [first, more] }]
 		}
 	];
@@ -73,14 +66,14 @@ function tooLate(passes: readonly Pass[], first: Pass, context: PlanContext): Pa
 	return passes.flatMap((pass) => {
 		const late = daysAfter(pass, first);
 		const sulfur = carries(pass, 'S', context);
-		if (!isSpring(pass) || sulfur < LEAST_LB.S || late <= WITHIN_DAYS) return [];
+		if (!isSpring(pass) || sulfur < leastLb.S || late <= withinDays) return [];
 		return [
 			{
 				rule: 'wheat-sulfur',
 				severity: 'mind' as const,
 				pass: pass.id,
 				text: `${formatNumber(sulfur, 'lb/ac')} lb S come ${late} days after the first nitrogen of spring; wheat wants them with it.`,
-				basis: 'practice' as const,
+				basis,
 				remedies: [movedTo(pass, first.date, 'with the first nitrogen')]
 			}
 		];

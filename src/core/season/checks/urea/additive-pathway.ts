@@ -1,4 +1,4 @@
-import type { Additive, CropId, Pass, Product } from '../../../schema-types';
+import type { Additive, Pass, Product } from '../../../schema-types';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import type { Dressing } from '../../model/dressing';
 import { dressingOfPass } from '../../model/dressing-of-pass';
@@ -8,6 +8,9 @@ import { daysUntilRain } from '../../weather/dry-spell';
 import { knownDays, sourceOfDays } from '../../weather/known-weather';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
+
+const { basis, washedDays, steepUptake } = RULES['additive-pathway'];
 
 /** An inhibitor that guards against a loss that is not going to happen. */
 export const additivePathwayCheck: SeasonCheck = (passes, context) =>
@@ -22,23 +25,13 @@ export const additivePathwayCheck: SeasonCheck = (passes, context) =>
 				severity: 'mind' as const,
 				pass: pass.id,
 				text: why.text,
-				basis: 'practice' as const,
+				basis,
 				remedies: [
 					{ label: `Leave the ${why.additive} out`, passes: [kept ? { ...without, additive: kept } : without] }
 				]
 			}
 		];
 	});
-
-/** Today and the two days after. */
-const WASHED_DAYS = 3;
-/** From here uptake is steepest; common practice. */
-const STEEP_UPTAKE: Partial<Record<CropId, string>> = {
-	'corn-grain': 'V9',
-	'corn-silage': 'V9',
-	'winter-wheat': 'jointing (Feekes 6)',
-	'spring-wheat': 'jointing'
-};
 
 type Single = Exclude<Additive, 'both inhibitors'>;
 
@@ -70,16 +63,16 @@ function needless(
 	{ ureaseInhibitor, nitrificationInhibitor }: Dressing,
 	{ weather, stages, plantingDate, station, crop }: PlanContext
 ): { additive: Single; text: string } | undefined {
-	const days = ureaseInhibitor && isOnSurface(pass) ? knownDays(weather, pass.date, WASHED_DAYS) : undefined;
+	const days = ureaseInhibitor && isOnSurface(pass) ? knownDays(weather, pass.date, washedDays) : undefined;
 	if (days && daysUntilRain(days) !== undefined) {
-		const source = sourceOfDays(weather, pass.date, WASHED_DAYS);
+		const source = sourceOfDays(weather, pass.date, washedDays);
 		return {
 			additive: 'urease inhibitor',
-			text: `Half an inch of rain within ${WASHED_DAYS - 1} days of ${longDate(pass.date)} ${source} washes the urea in: a urease inhibitor guards nothing.`
+			text: `Half an inch of rain within ${washedDays - 1} days of ${longDate(pass.date)} ${source} washes the urea in: a urease inhibitor guards nothing.`
 		};
 	}
 	if (!nitrificationInhibitor || !stages || pass.date <= plantingDate) return undefined;
-	const steep = STEEP_UPTAKE[crop.id];
+	const steep = steepUptake[crop.id];
 	const from = stageDates(stages, plantingDate, usualTemperatures(station)).find(({ name }) => name === steep)?.date;
 	if (from === undefined || pass.date < from) return undefined;
 	return {

@@ -4,16 +4,16 @@ import { productOf } from '../../plan/plan-context';
 import { usualCornLeaves } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** From here on corn cannot wait; common practice. */
-const RESCUE_LEAVES = 8;
+const { basis, rescueLeaves } = RULES['coated-rescue'];
 
 /** Coated nitrogen put on when the crop wants it at once. */
 export const coatedRescueCheck: SeasonCheck = (passes, { crop, products, plantingDate, station }) =>
 	passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		if (!product.slowRelease || !hasTrait(crop, 'corn') || pass.date <= plantingDate) return [];
-		if (usualCornLeaves(station, plantingDate, pass.date) < RESCUE_LEAVES) return [];
+		if (usualCornLeaves(station, plantingDate, pass.date) < rescueLeaves) return [];
 		const urea = products.find(({ id }) => id === 'urea');
 		const pounds = passNutrient(pass, product, 'N');
 		return [
@@ -22,7 +22,7 @@ export const coatedRescueCheck: SeasonCheck = (passes, { crop, products, plantin
 				severity: 'stop' as const,
 				pass: pass.id,
 				text: `${product.name} gives its nitrogen over weeks; on ${longDate(pass.date)} corn wants it at once.`,
-				basis: 'practice' as const,
+				basis,
 				remedies: urea
 					? [
 							{

@@ -13,16 +13,9 @@ import { usualSoilC } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { guardedBy, movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
+import { RULES } from '../season-rules';
 
-/** Half an inch within so many days saves what lies on top; common practice. */
-const SAFE_DAYS = 2;
-const DRY_DAYS = 10;
-/** Less urea N than this is not worth a word, lb/ac: judgement. */
-const LEAST_LB = 10;
-/** Where so many years in ten stay dry for so long, an inhibitor should be at hand: judgement. */
-const OFTEN = 0.4;
-const WORKED_IN_IN = 3;
-const INJECTED_IN = 4;
+const { safeDays, dryDays, leastLb, often, workedInIn, injectedIn } = RULES['surface-urea'];
 
 /** Urea on the surface with no rain in sight to wash it in. */
 export const surfaceUreaCheck: SeasonCheck = (passes, context) =>
@@ -31,9 +24,9 @@ export const surfaceUreaCheck: SeasonCheck = (passes, context) =>
 		const dressing = dressingOfPass(pass, product, 0);
 		if (!dressing || !isOnSurface(pass) || dressing.ureaseInhibitor || dressing.coated > 0) return [];
 		const ureaLb = dressing.urea / KG_HA_PER_LB_AC;
-		if (ureaLb < LEAST_LB) return [];
-		const days = knownDaysFrom(context.weather, pass.date, DRY_DAYS);
-		return days.length > SAFE_DAYS
+		if (ureaLb < leastLb) return [];
+		const days = knownDaysFrom(context.weather, pass.date, dryDays);
+		return days.length > safeDays
 			? dryComplaint(pass, product, ureaLb, days, context)
 			: usualNote(pass, product, ureaLb, context);
 	});
@@ -46,7 +39,7 @@ function dryComplaint(
 	context: PlanContext
 ): PassCheck[] {
 	const wet = daysUntilRain(days);
-	if (wet !== undefined && wet <= SAFE_DAYS) return [];
+	if (wet !== undefined && wet <= safeDays) return [];
 	const lost = lostLb(pass, product, days, context);
 	const span = wet === undefined ? `${days.length} days` : `the first ${wet} days`;
 	const beyond = wet === undefined ? beyondText(pass, days.length, context) : '';
@@ -66,7 +59,7 @@ function dryComplaint(
 
 /** What the usual weather says of the days that the outlook does not reach. */
 function beyondText({ date }: Pass, known: number, { station }: PlanContext): string {
-	const rest = DRY_DAYS - known;
+	const rest = dryDays - known;
 	if (rest === 0) return '';
 	const dry = Math.round(chanceOfDrySpell(station, shiftDate(date, known), rest) * 10);
 	return `; for the ${rest} days after them the usual weather: in about ${dry} years of 10 they stay dry too`;
@@ -92,9 +85,9 @@ function lostLb(
 
 /** Where the days are not known yet, how often they are dry. */
 function usualNote(pass: Pass, product: Product, ureaLb: number, context: PlanContext): PassCheck[] {
-	const dry = chanceOfDrySpell(context.station, pass.date, DRY_DAYS);
-	if (dry < OFTEN) return [];
-	const text = `In about ${Math.round(dry * 10)} years of 10 no half inch falls within ${DRY_DAYS} days of ${longDate(pass.date)}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: look at the outlook before it goes on.`;
+	const dry = chanceOfDrySpell(context.station, pass.date, dryDays);
+	if (dry < often) return [];
+	const text = `In about ${Math.round(dry * 10)} years of 10 no half inch falls within ${dryDays} days of ${longDate(pass.date)}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: look at the outlook before it goes on.`;
 	const remedies = [guardedBy(pass, 'urease inhibitor'), ...intoTheSoil(pass, product, context)];
 	return [{ rule: 'surface-urea', severity: 'note', pass: pass.id, text, basis: 'practice', remedies }];
 }
@@ -103,6 +96,6 @@ function intoTheSoil(pass: Pass, { placements }: Product, { plantingDate }: Plan
 	const into = (placement: Pass['placement'], depthIn: number, label: string): Remedy[] =>
 		placements.includes(placement) ? [{ label, passes: [{ ...pass, placement, depthIn }] }] : [];
 	return pass.date < plantingDate
-		? into('incorporated', WORKED_IN_IN, `Work it in, ${WORKED_IN_IN} in deep`)
-		: into('coulter mid-row', INJECTED_IN, `Put it in by coulter, ${INJECTED_IN} in deep`);
+		? into('incorporated', workedInIn, `Work it in, ${workedInIn} in deep`)
+		: into('coulter mid-row', injectedIn, `Put it in by coulter, ${injectedIn} in deep`);
 }
