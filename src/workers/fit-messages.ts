@@ -4,5 +4,5 @@ import type { FitAnswer, FitRequest } from '$core/schema-types';
 export type FitMessage = { kind: 'fit'; id: number; request: FitRequest } | { kind: 'cancel' };
 
 /** What the worker tells the page. */
-export type FitTold =
+export type FitReply =
 	{ kind: 'progress'; id: number; done: number; total: number } | { kind: 'fitted'; id: number; answer: FitAnswer };

@@ -1,7 +1,7 @@
 // Fits a trial's curves and their bootstrap, a step at a time, so that it can be cancelled.
 import { fitTrialInSteps } from '$core/rates/nitrogen/response/answer-fit';
 import type { FitRequest } from '$core/schema-types';
-import type { FitMessage, FitTold } from './fit-messages';
+import type { FitMessage, FitReply } from './fit-messages';
 
 /** The newest request; an older one leaves off when it sees that it is no longer it. */
 let newest = 0;
@@ -22,6 +22,6 @@ async function fit(request: FitRequest, id: number): Promise<void> {
 	}
 }
 
-function tell(told: FitTold): void {
-	self.postMessage(told);
+function tell(reply: FitReply): void {
+	self.postMessage(reply);
 }

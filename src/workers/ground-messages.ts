@@ -26,7 +26,7 @@ export interface ShownSurface {
 	values: Float64Array;
 }
 
-export type GroundTold =
+export type GroundReply =
 	| { id: number; kind: 'surface'; surface: ShownSurface }
 	| { id: number; kind: 'zones'; shapes: Shape[]; counts: ZoneCount[]; suggested: number }
 	| { id: number; kind: 'grid'; squares: { name: string; shape: Shape }[] }

@@ -6,17 +6,17 @@ import { mergeSlivers } from '$core/zones/shapes/merge-slivers';
 import { layerSurface } from '$core/zones/surface/layer-surface';
 import { zoneShapes } from '$core/zones/shapes/zone-shapes';
 import { M2_PER_ACRE } from '$core/units/factors';
-import type { GroundMessage, GroundTold } from './ground-messages';
+import type { GroundMessage, GroundReply } from './ground-messages';
 
 self.onmessage = ({ data }: MessageEvent<GroundMessage>) => {
 	try {
 		self.postMessage(answer(data));
 	} catch (error) {
-		self.postMessage({ id: data.id, kind: 'problem', problem: (error as Error).message } satisfies GroundTold);
+		self.postMessage({ id: data.id, kind: 'problem', problem: (error as Error).message } satisfies GroundReply);
 	}
 };
 
-function answer(message: GroundMessage): GroundTold {
+function answer(message: GroundMessage): GroundReply {
 	const { id, boundary, cellM } = message;
 	if (message.kind === 'grid') return { id, kind: 'grid', squares: gridZones(boundary, cellM) };
 	const grid = gridOf(boundary, cellM);

@@ -17,4 +17,4 @@ export interface StressRequest {
 }
 
 /** What the worker tells the page; a worker that is no longer wanted is ended. */
-export type StressTold = { kind: 'progress'; done: number; total: number } | { kind: 'tried'; outcome: StressOutcome };
+export type StressReply = { kind: 'progress'; done: number; total: number } | { kind: 'tried'; outcome: StressOutcome };

@@ -1,6 +1,6 @@
 // Tries programmes over many made-up seasons. Cancelled by ending the worker.
 import { stressTest } from '$core/season/model/stress-test';
-import type { StressRequest, StressTold } from './stress-messages';
+import type { StressRequest, StressReply } from './stress-messages';
 
 /** Seasons between two reports. */
 const STEP = 10;
@@ -15,6 +15,6 @@ self.onmessage = ({ data: { setup, seasons } }: MessageEvent<StressRequest>) => 
 	}
 };
 
-function tell(told: StressTold): void {
-	self.postMessage(told);
+function tell(reply: StressReply): void {
+	self.postMessage(reply);
 }

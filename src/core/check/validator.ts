@@ -50,7 +50,7 @@ function problemsOf(validate: ValidateFunction): (value: unknown) => Problem[] {
 }
 
 function toProblem(error: ErrorObject): Problem {
-	return { path: error.instancePath, message: `${wanted(error)}${gotten(error)}` };
+	return { path: error.instancePath, message: `${wanted(error)}${actualText(error)}` };
 }
 
 function wanted(error: ErrorObject): string {
@@ -82,7 +82,7 @@ function knownKeys(error: ErrorObject): string {
 	return Object.keys(properties).join(', ');
 }
 
-function gotten(error: ErrorObject): string {
+function actualText(error: ErrorObject): string {
 	if (error.keyword === 'additionalProperties' || error.keyword === 'required') return '';
 	const text = JSON.stringify(error.data) ?? 'nothing';
 	return `; got ${text.length > 60 ? `${text.slice(0, 60)}…` : text}`;

@@ -16,10 +16,10 @@
 		if (!file) return;
 		fileName = file.name;
 		problem = '';
-		const said = await sendGuide(await file.text());
-		problems = said.problems;
-		if (said.id) await goto(`/guides/${said.id}`);
-		else if (problems.length === 0) problem = said.message;
+		const outcome = await sendGuide(await file.text());
+		problems = outcome.problems;
+		if (outcome.id) await goto(`/guides/${outcome.id}`);
+		else if (problems.length === 0) problem = outcome.message;
 	}
 
 	async function use(id: string, off: boolean): Promise<void> {

@@ -11,7 +11,7 @@
 	const { data }: { data: PageData } = $props();
 	let chosen = $state<Record<string, boolean>>({});
 	let problem = $state('');
-	let told = $state('');
+	let notice = $state('');
 	let left = $state<{ field: string; why: string }[]>([]);
 	let busy = $state(false);
 	let mix = $state.raw<CommonBlend | undefined>();
@@ -48,7 +48,7 @@
 		left = [];
 		let done = 0;
 		for (let at = 0; at < fields.length && !leaveOff && !problem; at += AT_ONCE) {
-			told = fields.length > AT_ONCE ? `${at} of ${fields.length} fields are done.` : '';
+			notice = fields.length > AT_ONCE ? `${at} of ${fields.length} fields are done.` : '';
 			const { answer, problem: failed } = await call(
 				'POST /api/sheets',
 				{},
@@ -62,7 +62,7 @@
 			done += answer?.issued.length ?? 0;
 		}
 		busy = issuing = false;
-		told = done > 0 || !problem ? `${done} sheets issued.` : '';
+		notice = done > 0 || !problem ? `${done} sheets issued.` : '';
 	}
 
 	async function setDealer(product: string, dealer: string): Promise<void> {
@@ -193,7 +193,7 @@
 			</div>
 			{#if data.preparedBy === ''}<p class="late">Say first who prepares the sheets, on any field’s sheet.</p>{/if}
 			{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-			{#if told}<p role="status">{told}</p>{/if}
+			{#if notice}<p role="status">{notice}</p>{/if}
 			{#each left as { field, why } (field)}<p class="late">▲ {field}: {why}</p>{/each}
 			{#if mix}<CommonMix {mix} nameOf={(id) => data.names[id] ?? id} />{/if}
 			<table class="ledger list">

@@ -10,7 +10,7 @@
 	const { data }: { data: PageData } = $props();
 	let words = $state('');
 	let problem = $state('');
-	let told = $state('');
+	let notice = $state('');
 
 	const shown = $derived(
 		data.products.filter(({ name }) =>
@@ -23,7 +23,7 @@
 
 	async function take(file: File | undefined): Promise<void> {
 		if (!file) return;
-		told = '';
+		notice = '';
 		const { answer, problem: failed } = await call(
 			'POST /api/products/file',
 			{},
@@ -32,7 +32,7 @@
 			}
 		);
 		problem = failed ?? '';
-		if (answer) told = `${answer.taken} taken in, ${answer.passedOver} of the shipped catalogue passed over.`;
+		if (answer) notice = `${answer.taken} taken in, ${answer.passedOver} of the shipped catalogue passed over.`;
 	}
 
 	async function removeProduct(id: string): Promise<void> {
@@ -58,7 +58,7 @@
 		>
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-	{#if told}<p role="status">{told}</p>{/if}
+	{#if notice}<p role="status">{notice}</p>{/if}
 	<div class="scroll">
 		<table class="ledger" aria-label="Catalogue">
 			<thead>

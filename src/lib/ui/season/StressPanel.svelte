@@ -5,7 +5,7 @@
 	import type { Spread, StressOutcome } from '$core/season/model/stress-test';
 	import { formatNumber } from '$core/units/display';
 	import StressWorker from '../../../workers/stress.worker?worker';
-	import type { StressRequest, StressTold } from '../../../workers/stress-messages';
+	import type { StressRequest, StressReply } from '../../../workers/stress-messages';
 	import { question, type YearAddress } from '../forms/call';
 
 	const { address }: { address: YearAddress } = $props();
@@ -34,7 +34,7 @@
 		yieldUnit = setup.yieldUnit;
 		worker?.terminate();
 		worker = new StressWorker();
-		worker.onmessage = ({ data }: MessageEvent<StressTold>) => {
+		worker.onmessage = ({ data }: MessageEvent<StressReply>) => {
 			if (data.kind === 'progress') return void (progress = data);
 			outcome = data.outcome;
 			progress = undefined;

@@ -27,7 +27,7 @@
 		}))
 	);
 	let problem = $state('');
-	let told = $state('');
+	let notice = $state('');
 	const kind = $derived(kinds.find(({ id }) => id === form.kind)!);
 	const how = $derived(handling.find(({ id }) => id === form.handling)!);
 	const FIELDS = [
@@ -46,7 +46,7 @@
 	});
 
 	async function keep(): Promise<void> {
-		told = '';
+		notice = '';
 		if (form.name.trim() === '') return void (problem = 'Give the manure a name, such as “Litter, house 2”.');
 		const action: Record<string, number | string> = {
 			name: form.name.trim(),
@@ -63,7 +63,7 @@
 			action[key] = value;
 		}
 		problem = await save('POST /api/manure', {}, action as unknown as ManureAction);
-		if (!problem) told = `${form.name.trim()} is in the catalogue; put it on as a pass under Season.`;
+		if (!problem) notice = `${form.name.trim()} is in the catalogue; put it on as a pass under Season.`;
 	}
 </script>
 
@@ -85,7 +85,7 @@
 		<p>The crop gets <Quantity answer={available} /> of its nitrogen this year.</p>
 	{/if}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-	{#if told}<p role="status">{told}</p>{/if}
+	{#if notice}<p role="status">{notice}</p>{/if}
 	<Button size="small" onclick={keep}>Put it into the catalogue</Button>
 </section>
 

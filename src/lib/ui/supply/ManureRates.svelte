@@ -19,7 +19,7 @@
 
 	let id = $state(untrack(() => manures[0]?.id ?? ''));
 	let problem = $state('');
-	let told = $state('');
+	let notice = $state('');
 	const product = $derived(manures.find((one) => one.id === id) ?? manures[0]);
 	const NUTRIENTS: ManureNutrient[] = ['N', 'P2O5', 'K2O', 'S'];
 	const perTon = $derived(
@@ -58,7 +58,7 @@
 			added: [pass],
 			because: { kind: 'source', name: product!.name }
 		});
-		told = problem
+		notice = problem
 			? ''
 			: 'It is in the plan, dated at planting: move it under Season, and propose the rest again from the rates.';
 	}
@@ -110,7 +110,7 @@
 		{/if}
 	{/if}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-	{#if told}<p role="status">{told}</p>{/if}
+	{#if notice}<p role="status">{notice}</p>{/if}
 </section>
 
 <style>

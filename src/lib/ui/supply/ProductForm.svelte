@@ -27,7 +27,7 @@
 	});
 	let form = $state(empty());
 	let problem = $state('');
-	let told = $state('');
+	let notice = $state('');
 	const nitrogen = $derived(Number(form.analysis.N) > 0);
 
 	function read(text: string | undefined, name: string, most: number): number | undefined {
@@ -74,7 +74,7 @@
 	}
 
 	async function keep(): Promise<void> {
-		told = '';
+		notice = '';
 		let product: Omit<Product, 'id'>;
 		try {
 			product = card();
@@ -84,7 +84,7 @@
 		}
 		problem = await save('POST /api/products', {}, { product: { ...product, id: 'new' } });
 		if (problem) return;
-		told = `${product.name} is in the catalogue.`;
+		notice = `${product.name} is in the catalogue.`;
 		form = empty();
 	}
 </script>
@@ -127,7 +127,7 @@
 		{#each hazards as { id, text } (id)}<Checkbox labelText={text} bind:checked={form.hazard[id]} />{/each}
 	</fieldset>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-	{#if told}<p role="status">{told}</p>{/if}
+	{#if notice}<p role="status">{notice}</p>{/if}
 	<Button size="small" onclick={keep}>Keep the product</Button>
 </section>
 

@@ -84,15 +84,15 @@
 	}
 
 	async function save(): Promise<void> {
-		const said = await sendGuide(text);
-		problem = said.id
+		const outcome = await sendGuide(text);
+		problem = outcome.id
 			? ''
-			: said.problems.length > 0
+			: outcome.problems.length > 0
 				? 'It is not saved: see what is wrong at the right.'
-				: said.message;
-		if (!said.id) return;
+				: outcome.message;
+		if (!outcome.id) return;
 		leave();
-		await goto(`/guides/${said.id}`);
+		await goto(`/guides/${outcome.id}`);
 	}
 
 	function leave(): void {

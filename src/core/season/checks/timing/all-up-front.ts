@@ -14,7 +14,7 @@ const { basis, mostShare, leastLb } = RULES['all-up-front'];
 /** All of the nitrogen before planting, on ground that cannot keep it. */
 export const allUpFrontCheck: SeasonCheck = (passes, context) => {
 	const { schedule, products, plantingDate } = context;
-	const why = loseWay(context);
+	const why = lossPath(context);
 	const inSeason = schedule?.nitrogen.filter(({ daysFromPlanting }) => daysFromPlanting > 14);
 	if (!why || !schedule || schedule.usualPlanting.yearOffset < 0 || !inSeason?.[0]) return [];
 	const poundsOf = (pass: Pass) => passNutrient(pass, productOf(pass, products), 'N');
@@ -47,7 +47,7 @@ export const allUpFrontCheck: SeasonCheck = (passes, context) => {
 	];
 };
 
-function loseWay({ sandy, cec, drainage }: PlanContext): string | undefined {
+function lossPath({ sandy, cec, drainage }: PlanContext): string | undefined {
 	if (sandy) return 'sandy ground';
 	if (cec !== undefined && cec < LIGHT_BELOW_CEC) return `light ground (CEC ${formatNumber(cec, 'meq/100 g')})`;
 	if (drainage === 'poor' || drainage === 'somewhat poor') return `wet ground (drainage ${drainage})`;

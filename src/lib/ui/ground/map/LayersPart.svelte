@@ -5,7 +5,7 @@
 	import type { PlacedPoint } from '$core/schema-types';
 	import type { SurfaceMethod } from '$core/zones/surface/surface';
 	import { formatNumber } from '$core/units/display';
-	import type { GroundTold, ShownSurface } from '../../../../workers/ground-messages';
+	import type { GroundReply, ShownSurface } from '../../../../workers/ground-messages';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import type { LayerHead } from './layer-points';
 	import { GroundRun } from './ground-run.svelte';
@@ -30,9 +30,9 @@
 	let cell = $state('10');
 	let problem = $state('');
 	const layer = $derived(layers.find(({ id }) => id === shown));
-	const run = new GroundRun((told: GroundTold) => {
-		if (told.kind === 'problem') problem = told.problem;
-		if (told.kind === 'surface') setSurface(told.surface);
+	const run = new GroundRun((reply: GroundReply) => {
+		if (reply.kind === 'problem') problem = reply.problem;
+		if (reply.kind === 'surface') setSurface(reply.surface);
 	});
 	onDestroy(() => run.stop());
 

@@ -16,7 +16,7 @@
 	let file = $state.raw<File | undefined>();
 	let looked = $state.raw<LookedAt | undefined>();
 	let problem = $state('');
-	let told = $state<string[]>([]);
+	let notice = $state<string[]>([]);
 	let busy = $state(false);
 	let column = $state('');
 	let quantity = $state<LayerQuantity>('other');
@@ -28,7 +28,7 @@
 
 	async function look(chosen: File | undefined): Promise<void> {
 		looked = undefined;
-		told = [];
+		notice = [];
 		if (!chosen) return;
 		busy = true;
 		const { answer, problem: failed } = await sendFile(
@@ -73,11 +73,11 @@
 		);
 		busy = false;
 		problem = failed ?? '';
-		if (answer) told = [`${name} is a layer of ${answer.points} points.`, ...answer.notes];
+		if (answer) notice = [`${name} is a layer of ${answer.points} points.`, ...answer.notes];
 	}
 
 	function done(text: string): void {
-		told = [text];
+		notice = [text];
 		looked = undefined;
 	}
 </script>
@@ -92,7 +92,7 @@
 </label>
 {#if busy}<p role="status">Reading…</p>{/if}
 {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-{#each told as text (text)}<p role="status">{text}</p>{/each}
+{#each notice as text (text)}<p role="status">{text}</p>{/each}
 {#if looked}
 	{#each looked.notes as note (note)}<p class="soft small">{note}</p>{/each}
 	{#if looked.shapes.length > 0}

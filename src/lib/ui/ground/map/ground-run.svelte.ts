@@ -1,5 +1,5 @@
 import GroundWorker from '../../../../workers/ground.worker?worker';
-import type { GroundMessage, GroundTold } from '../../../../workers/ground-messages';
+import type { GroundMessage, GroundReply } from '../../../../workers/ground-messages';
 
 type Asked = GroundMessage extends infer M ? (M extends GroundMessage ? Omit<M, 'id'> : never) : never;
 
@@ -9,9 +9,9 @@ export class GroundRun {
 
 	#worker: Worker | undefined;
 	#id = 0;
-	readonly #hear: (told: GroundTold) => void;
+	readonly #hear: (reply: GroundReply) => void;
 
-	constructor(hear: (told: GroundTold) => void) {
+	constructor(hear: (reply: GroundReply) => void) {
 		this.#hear = hear;
 	}
 
@@ -20,7 +20,7 @@ export class GroundRun {
 		this.busy = true;
 		const id = ++this.#id;
 		this.#worker = new GroundWorker();
-		this.#worker.onmessage = ({ data }: MessageEvent<GroundTold>) => {
+		this.#worker.onmessage = ({ data }: MessageEvent<GroundReply>) => {
 			if (data.id !== this.#id) return;
 			this.busy = false;
 			this.#hear(data);

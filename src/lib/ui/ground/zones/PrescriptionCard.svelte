@@ -35,7 +35,7 @@
 	}
 	const { prescription, today, units, changed, shown, show }: Props = $props();
 	const { id, content, total, flat, cost, applied } = $derived(prescription);
-	let told = $state('');
+	let notice = $state('');
 	let appliedOn = $state(untrack(() => today));
 
 	const rateText = (rate: number, of: Pass['unit']) =>
@@ -50,12 +50,12 @@
 			file,
 			{ reload: false }
 		);
-		if (!answer) return void (told = failed);
+		if (!answer) return void (notice = failed);
 		const same =
 			answer.differences.length === 0
 				? `${file.name} says the same: ${answer.parts} parts.`
 				: answer.differences.join(' ');
-		told = same;
+		notice = same;
 	}
 
 	async function takeApplied(file: File | undefined): Promise<void> {
@@ -66,7 +66,7 @@
 			file,
 			{ query: { on: appliedOn }, reload: true }
 		);
-		told = answer ? `${answer.points} logged points are booked; the pass is applied.` : failed;
+		notice = answer ? `${answer.points} logged points are booked; the pass is applied.` : failed;
 	}
 	const amount = (answer: Answer) =>
 		answer.applies ? formatQuantity(Math.round(answer.value), answer.unit) : answer.reason;
@@ -141,7 +141,7 @@
 			/></label
 		>
 	</div>
-	{#if told}<p role="status">{told}</p>{/if}
+	{#if notice}<p role="status">{notice}</p>{/if}
 	{#each content.cautions as caution (caution)}<p class="caution small">▲ {caution}</p>{/each}
 </article>
 

@@ -6,7 +6,7 @@
 	import type { PlacedPoint, Zone } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { M2_PER_ACRE } from '$core/units/factors';
-	import type { GroundTold } from '../../../../workers/ground-messages';
+	import type { GroundReply } from '../../../../workers/ground-messages';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import CornersForm from '../map/CornersForm.svelte';
 	import { pointsOf, type LayerHead } from '../map/layer-points';
@@ -35,14 +35,14 @@
 	let least = $state('1');
 	let square = $state('2.5');
 	let problem = $state('');
-	let proposed = $state.raw<Extract<GroundTold, { kind: 'zones' }> | undefined>();
+	let proposed = $state.raw<Extract<GroundReply, { kind: 'zones' }> | undefined>();
 	let typing = $state<string | undefined>();
 	let renaming = $state<{ from: string; to: string } | undefined>();
 	const chosenLayers = $derived(layers.filter(({ id }) => used[id]));
-	const run = new GroundRun((told) => {
-		if (told.kind === 'problem') problem = told.problem;
-		if (told.kind === 'zones') void keepProposed(told);
-		if (told.kind === 'grid') void keepSquares(told.squares);
+	const run = new GroundRun((reply) => {
+		if (reply.kind === 'problem') problem = reply.problem;
+		if (reply.kind === 'zones') void keepProposed(reply);
+		if (reply.kind === 'grid') void keepSquares(reply.squares);
 	});
 	onDestroy(() => run.stop());
 
@@ -73,12 +73,12 @@
 		});
 	}
 
-	async function keepProposed(told: Extract<GroundTold, { kind: 'zones' }>): Promise<void> {
-		const names = rankNames(told.shapes.length);
+	async function keepProposed(reply: Extract<GroundReply, { kind: 'zones' }>): Promise<void> {
+		const names = rankNames(reply.shapes.length);
 		const from = chosenLayers.map(({ name }) => name).join(', ');
-		const made = told.shapes.map((shape, at) => ({ name: names[at]!, shape, facts: {} }));
+		const made = reply.shapes.map((shape, at) => ({ name: names[at]!, shape, facts: {} }));
 		await replace(made, from);
-		proposed = told;
+		proposed = reply;
 	}
 
 	function makeGrid(): void {

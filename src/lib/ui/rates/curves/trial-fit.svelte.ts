@@ -1,6 +1,6 @@
 import type { FitAnswer, FitRequest } from '$core/schema-types';
 import FitWorker from '../../../../workers/fit.worker?worker';
-import type { FitMessage, FitTold } from '../../../../workers/fit-messages';
+import type { FitMessage, FitReply } from '../../../../workers/fit-messages';
 
 /** A trial's fit in a worker: how far it is, and what came out. */
 export class TrialFit {
@@ -11,7 +11,7 @@ export class TrialFit {
 	#id = 0;
 
 	constructor() {
-		this.#worker.onmessage = ({ data }: MessageEvent<FitTold>) => this.#hear(data);
+		this.#worker.onmessage = ({ data }: MessageEvent<FitReply>) => this.#hear(data);
 	}
 
 	fit(request: FitRequest): void {
@@ -34,10 +34,10 @@ export class TrialFit {
 		this.#worker.postMessage(message);
 	}
 
-	#hear(told: FitTold): void {
-		if (told.id !== this.#id) return;
-		if (told.kind === 'progress') return void (this.progress = { done: told.done, total: told.total });
-		this.answer = told.answer;
+	#hear(reply: FitReply): void {
+		if (reply.id !== this.#id) return;
+		if (reply.kind === 'progress') return void (this.progress = { done: reply.done, total: reply.total });
+		this.answer = reply.answer;
 		this.progress = undefined;
 	}
 }

@@ -14,13 +14,13 @@
 	let fileUnits = $state<string>(untrack(() => units));
 	let file = $state<File | undefined>();
 	let problem = $state('');
-	let told = $state('');
+	let notice = $state('');
 	let busy = $state(false);
 	/** The route takes no more. */
 	const MOST_BYTES = 900_000;
 
 	async function take(): Promise<void> {
-		told = '';
+		notice = '';
 		const at = numberOrUndefined(latitude);
 		if (name.trim() === '') return void (problem = 'Give the station a name.');
 		if (at === undefined || Math.abs(at) > 66)
@@ -38,7 +38,7 @@
 		const { answer, problem: failed } = await call('POST /api/weather', {}, body);
 		busy = false;
 		problem = failed ?? '';
-		if (answer) told = `${answer.added} days taken in, ${answer.replaced} replaced. ${body.name} is in use now.`;
+		if (answer) notice = `${answer.added} days taken in, ${answer.replaced} replaced. ${body.name} is in use now.`;
 	}
 </script>
 
@@ -65,7 +65,7 @@
 		</label>
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-	{#if told}<p role="status">{told}</p>{/if}
+	{#if notice}<p role="status">{notice}</p>{/if}
 	<Button size="small" disabled={busy} onclick={take}>Take it in</Button>
 </section>
 

@@ -13,7 +13,7 @@
 	let preparedBy = $state(untrack(() => data.settings.preparedBy));
 	let problem = $state('');
 	/** What is to be told where nothing had to be issued. */
-	let told = $state('');
+	let notice = $state('');
 	let busy = $state(false);
 
 	const ready = $derived((data.draft?.passes.length ?? 0) > 0);
@@ -22,7 +22,7 @@
 	async function issue(): Promise<void> {
 		if (busy) return;
 		busy = true;
-		[problem, told] = ['', ''];
+		[problem, notice] = ['', ''];
 		await issueWhatIsShown();
 		busy = false;
 	}
@@ -38,7 +38,7 @@
 			{ field: data.fieldId, year: data.year },
 			{ seen }
 		);
-		if (answer?.again) told = `No. ${answer.number} says the same: nothing was changed since it was issued.`;
+		if (answer?.again) notice = `No. ${answer.number} says the same: nothing was changed since it was issued.`;
 		problem = failed ?? '';
 		// What is shown may be old: the draft is read anew, and looked at before it is issued.
 		if (failed) await invalidateAll();
@@ -69,7 +69,7 @@
 					>{/if}
 			</div>
 			{#if problem}<p class="stop" role="alert">{problem}</p>{/if}
-			{#if told}<p role="status">{told}</p>{/if}
+			{#if notice}<p role="status">{notice}</p>{/if}
 		</div>
 	{/if}
 
