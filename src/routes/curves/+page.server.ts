@@ -1,46 +1,5 @@
-import { figure, notApplicable, type Answer } from '$core/figure/figure';
-import { objectivesOf } from '$core/rates/nitrogen/response/economic-response';
-import type { ResponseCurve } from '$core/schema-types';
-import { currentLibrary } from '$lib/server/current-library';
-import { pricesOn, type PriceList } from '$lib/server/stores/prices';
-import { listCurves } from '$lib/server/stores/response-curves';
-import { theBook } from '$lib/server/the-book';
-import { today } from '$lib/server/today';
+import { deskOf } from '$lib/server/desk';
+import { curvesPage } from '$lib/server/pages/whole-book/curves-page';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = () => {
-	const { crops } = currentLibrary();
-	const prices = pricesOn(theBook(), today());
-	return {
-		title: 'Response curves',
-		curves: listCurves(theBook()).map((curve) => {
-			const crop = crops.find(({ id }) => id === curve.crop)!;
-			return { ...curve, cropName: crop.name, yieldUnit: crop.yieldUnit, best: bestRate(curve, crop, prices) };
-		})
-	};
-};
-
-/** The rate of most profit at today's prices. */
-function bestRate(
-	{ curve, lowestRate, highestRate, basis, source, title }: ResponseCurve,
-	{ id, yieldUnit }: { id: string; yieldUnit: string },
-	prices: PriceList
-): Answer {
-	const price = (item: string, unit: string): Answer => {
-		const value = prices.get(item);
-		return value === undefined
-			? notApplicable(item, 'prices are missing', 'Enter them under Supply.')
-			: figure({
-					label: item === 'nutrient:N' ? 'price of nitrogen' : 'price of grain',
-					value,
-					unit,
-					basis: 'adviser'
-				});
-	};
-	return objectivesOf(
-		{ curve, lowestRate, highestRate },
-		price(`grain:${id}`, `$ per ${yieldUnit.replace('/ac', '')}`),
-		price('nutrient:N', '$ per lb'),
-		{ title, unit: 'lb/ac', basis, citation: source, cautions: [] }
-	).mostProfit;
-}
+export const load: PageServerLoad = ({ locals }) => curvesPage(deskOf(locals));

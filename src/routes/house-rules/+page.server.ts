@@ -1,7 +1,5 @@
-import { currentLibrary } from '$lib/server/current-library';
+import { deskOf } from '$lib/server/desk';
+import { houseRulesPage } from '$lib/server/pages/whole-book/house-rules-page';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = () => {
-	const { houseRules, seasonLimits } = currentLibrary();
-	return { title: 'House rules', rules: houseRules, usual: seasonLimits.besideSeed };
-};
+export const load: PageServerLoad = ({ locals }) => houseRulesPage(deskOf(locals));

@@ -1,20 +1,5 @@
-import { planningYear } from '$lib/server/field/planning-year';
-import { listRoster } from '$lib/server/stores/roster';
-import { theBook } from '$lib/server/the-book';
-import { today } from '$lib/server/today';
+import { deskOf } from '$lib/server/desk';
+import { mapPage } from '$lib/server/pages/whole-book/map-page';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = () => {
-	const year = planningYear(today());
-	return {
-		title: 'Map',
-		year,
-		fields: listRoster(theBook(), year).map(({ id, name, grower, areaAc, crop }) => ({
-			id,
-			name,
-			grower,
-			areaAc,
-			crop
-		}))
-	};
-};
+export const load: PageServerLoad = ({ locals }) => mapPage(deskOf(locals));

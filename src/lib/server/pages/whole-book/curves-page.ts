@@ -1,0 +1,44 @@
+import { figure, notApplicable, type Answer } from '../../../../core/figure/figure';
+import { objectivesOf } from '../../../../core/rates/nitrogen/response/economic-response';
+import type { ResponseCurve } from '../../../../core/schema-types';
+import { pricesOn, type PriceList } from '../../stores/prices';
+import { listCurves } from '../../stores/response-curves';
+import type { Desk } from '../../desk';
+
+/** The library of curves, each with its rate of most profit at today’s prices. */
+export function curvesPage({ book, library, today }: Desk) {
+	const { crops } = library;
+	const prices = pricesOn(book, today);
+	return {
+		title: 'Response curves',
+		curves: listCurves(book).map((curve) => {
+			const crop = crops.find(({ id }) => id === curve.crop)!;
+			return { ...curve, cropName: crop.name, yieldUnit: crop.yieldUnit, best: bestRate(curve, crop, prices) };
+		})
+	};
+}
+
+/** The rate of most profit at today's prices. */
+function bestRate(
+	{ curve, lowestRate, highestRate, basis, source, title }: ResponseCurve,
+	{ id, yieldUnit }: { id: string; yieldUnit: string },
+	prices: PriceList
+): Answer {
+	const price = (item: string, unit: string): Answer => {
+		const value = prices.get(item);
+		return value === undefined
+			? notApplicable(item, 'prices are missing', 'Enter them under Supply.')
+			: figure({
+					label: item === 'nutrient:N' ? 'price of nitrogen' : 'price of grain',
+					value,
+					unit,
+					basis: 'adviser'
+				});
+	};
+	return objectivesOf(
+		{ curve, lowestRate, highestRate },
+		price(`grain:${id}`, `$ per ${yieldUnit.replace('/ac', '')}`),
+		price('nutrient:N', '$ per lb'),
+		{ title, unit: 'lb/ac', basis, citation: source, cautions: [] }
+	).mostProfit;
+}
