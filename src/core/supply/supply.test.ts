@@ -173,6 +173,8 @@ describe('manure', () => {
 		// 10 x 0.9 + 50 x 0.5 = 34 lb a ton
 		expect(litter.analysis.N).toBeCloseTo(1.7, 6);
 		expect(litter.hazards).toEqual(['raw-manure']);
+		// Sulfur was not measured: none is counted.
+		expect(litter.analysis.S ?? 0).toBe(0);
 		// 3 tons x 50 lb x 0.12
 		expect(laterNitrogen(6000, litter, 1)).toBeCloseTo(18, 9);
 		expect(laterNitrogen(6000, litter, 2)).toBeCloseTo(7.5, 9);

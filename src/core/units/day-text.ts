@@ -1,4 +1,11 @@
+import { isValid, parseISO } from 'date-fns';
+
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+
+/** Whether a text is a day that there was or will be, as YYYY-MM-DD: 30 February is none. */
+export function isDay(text: string): boolean {
+	return /^\d{4}-\d\d-\d\d$/.test(text) && isValid(parseISO(text));
+}
 
 /** A day (YYYY-MM-DD) as it is written in a sentence: "4 Jun 2027". What is no such day stays as it was written. */
 export function longDate(day: string): string {

@@ -3,7 +3,7 @@ import type { CropId, Pass, SeasonRequest } from '../../schema-types';
 import { library } from '../../testing.test-help';
 import { alternativesTo } from './alternatives';
 import { checkSeason } from '../checks/check-season';
-import { compareProgrammes } from './compare-programmes';
+import { compareProgrammes, nitrogenPasses } from './compare-programmes';
 import { planContext } from '../plan/plan-context.test-help';
 import { proposeProgramme, usualPlantingDate } from './propose-programme';
 import { tripCount, tripOf } from '../plan/trips';
@@ -79,4 +79,20 @@ it('passes of one trip count once and go together', () => {
 	expect(tripCount(passes)).toBe(2);
 	expect(tripOf(passes[1]!, passes).map(({ id }) => id)).toEqual(['a', 'b']);
 	expect(tripOf(passes[2]!, passes).map(({ id }) => id)).toEqual(['c']);
+});
+
+it('a pass that brings any nitrogen is one of the nitrogen passes, whatever it was bought for', () => {
+	const pass = (product: string, rate: number): Pass => ({
+		id: product,
+		date: '2027-05-01',
+		label: product,
+		product,
+		rate,
+		unit: 'lb/ac',
+		placement: 'broadcast',
+		reason: ''
+	});
+	// 5 lb of MAP hold 0.55 lb N.
+	const passes = [pass('map', 5), pass('potash', 100), pass('urea', 100)];
+	expect(nitrogenPasses(passes, library.products).map(({ id }) => id)).toEqual(['map', 'urea']);
 });

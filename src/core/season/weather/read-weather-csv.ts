@@ -2,6 +2,7 @@ import { MM_PER_IN } from '../../units/factors';
 import Papa from 'papaparse';
 import type { WeatherDay } from '../../schema-types';
 import type { UnitSystem } from '../../units/rate-units';
+import { isDay } from '../../units/day-text';
 
 /** A line that cannot be read, and why. */
 export interface WeatherFault {
@@ -80,7 +81,7 @@ function dayOf(
 	units: UnitSystem
 ): { day?: WeatherDay; fault?: string } {
 	const date = cells[columns.date] ?? '';
-	if (!isDate(date)) return { fault: `the date “${date}” must be a day written as 2027-05-01` };
+	if (!isDay(date)) return { fault: `the date “${date}” must be a day written as 2027-05-01` };
 	const numbers: Partial<Record<Exclude<Column, 'date'>, number>> = {};
 	for (const column of ['minC', 'maxC', 'rainMm'] as const) {
 		const cell = cells[columns[column]] ?? '';
@@ -96,10 +97,6 @@ function dayOf(
 	const { minC, maxC, rainMm } = numbers as Record<Exclude<Column, 'date'>, number>;
 	if (minC > maxC) return { fault: `the lowest temperature of ${date} is above its highest` };
 	return { day: { date, minC, maxC, rainMm } };
-}
-
-function isDate(text: string): boolean {
-	return /^\d{4}-\d\d-\d\d$/.test(text) && new Date(text).toString() !== 'Invalid Date';
 }
 
 function inMetric(value: number, column: Column, units: UnitSystem): number {

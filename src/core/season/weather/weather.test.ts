@@ -14,6 +14,13 @@ const station = library.stations[0]!;
 const day = (date: string, rainMm = 0): WeatherDay => ({ date, minC: 5, maxC: 15, rainMm });
 
 describe('a daily weather file', () => {
+	it('a day that never was is refused with its line', () => {
+		const csv = 'date,min,max,rain\n2024-02-29,1,2,0\n2026-02-29,1,2,0\n';
+		expect(readWeatherCsv(csv, 'us').faults).toEqual([
+			{ line: 3, message: expect.stringContaining('“2026-02-29” must be a day') as string }
+		]);
+	});
+
 	it('is read in F and inches, columns in any order, notes left out', () => {
 		const text = '# my station\nRain_in,Date,Low,High\n0.5,2027-05-01,41,68\n0,2027-05-02,50,77\n';
 		expect(readWeatherCsv(text, 'us')).toEqual({

@@ -89,7 +89,7 @@ export const fieldOperations = [
 		body: json<SampleAction>('actions#/definitions/SampleAction'),
 		example: SURFACE_SAMPLE,
 		run: ({ params, desk }, sample) => {
-			soilLayers(sample.report);
+			soilLayers(sample.report, '/report');
 			addSample(desk.book, params.field, sample);
 		}
 	}),

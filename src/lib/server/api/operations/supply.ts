@@ -62,7 +62,7 @@ export const supplyOperations = [
 				const message = `“${product.name}” is in the shipped catalogue; give yours a name of its own`;
 				throw new InputError([{ path: '/product/name', message }]);
 			}
-			checkAnalysis(product);
+			checkAnalysis(product, '/product');
 			const known = listOwnProducts(desk.book).find(({ name }) => name === product.name);
 			// The id is the book's to give.
 			const id = known?.id ?? `own-${randomUUID().slice(0, 8)}`;

@@ -1,6 +1,7 @@
 import type { AsApplied, Prescription } from '../../../../core/schema-types';
 import { asApplied } from '../../../../core/zones/prescription/as-applied';
 import type { PlacedValue } from '../../../../core/zones/surface/sample-points';
+import { isDay } from '../../../../core/units/day-text';
 import { ActionError } from '../../book/action-error';
 import { readMapFile } from '../map-file/read-map-file';
 
@@ -23,7 +24,7 @@ export async function readAsApplied(
 		const found = columns.join(', ') || 'none';
 		throw new ActionError(`${name} has no column of rates; name it “rate”. Its columns with numbers: ${found}.`);
 	}
-	if (!/^\d{4}-\d\d-\d\d$/.test(day)) throw new ActionError(`The day “${day}” must be written as 2027-05-01.`);
+	if (!isDay(day)) throw new ActionError(`The day “${day}” must be written as 2027-05-01.`);
 	const unit = points.find(({ words }) => words.unit)?.words.unit;
 	if (unit !== undefined && unit !== prescription.unit) {
 		throw new ActionError(
