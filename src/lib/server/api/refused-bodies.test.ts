@@ -225,6 +225,115 @@ describe('a body that cannot be taken is refused with what is wrong, and nothing
 	});
 });
 
+describe('what is taken', () => {
+	const row = (columns: string) =>
+		world.book
+			.prepare<[string], Record<string, unknown>>(
+				`SELECT ${columns} FROM field_year WHERE field_id = ? AND year = 2027`
+			)
+			.get(world.own.field!);
+
+	it('a next crop with its goal, and nothing again by an empty body', async () => {
+		await world.call(`PUT ${YEAR}/next-crop`, world.own, { crop: 'soybean', yieldGoal: 55 });
+		expect(row('next_crop, next_yield_goal')).toEqual({ next_crop: 'soybean', next_yield_goal: 55 });
+		await world.call(`PUT ${YEAR}/next-crop`, world.own, {});
+		expect(row('next_crop, next_yield_goal')).toEqual({ next_crop: null, next_yield_goal: null });
+	});
+
+	it('a goal as it was sent, and no column of another form', async () => {
+		await world.call(`PUT ${YEAR}/liming`, world.own, { depthIn: 5, placement: 'surface' });
+		await world.call(`PUT ${YEAR}/nitrogen`, world.own, { manureN: 20 });
+		await world.call(`PUT ${YEAR}/goal`, world.own, {
+			...GOAL,
+			rowSpacingIn: 20,
+			targetPh: 6.2,
+			targetPhScale: 'cacl2'
+		});
+		expect(row('crop, yield_goal, row_spacing_in, target_ph, target_ph_scale, previous_crop')).toEqual({
+			crop: 'corn-grain',
+			yield_goal: 150,
+			row_spacing_in: 20,
+			target_ph: 6.2,
+			target_ph_scale: 'cacl2',
+			previous_crop: null
+		});
+		expect(row('lime_depth_in, lime_placement, nitrogen')).toEqual({
+			lime_depth_in: 5,
+			lime_placement: 'surface',
+			nitrogen: '{"manureN":20}'
+		});
+	});
+
+	it('hail leaves nothing: a harvest of 0 is one, null takes it back', async () => {
+		await world.call(`PUT ${YEAR}/harvest`, world.own, { harvestedYield: 0 });
+		expect(row('harvested_yield')).toEqual({ harvested_yield: 0 });
+		await world.call(`PUT ${YEAR}/harvest`, world.own, { harvestedYield: null });
+		expect(row('harvested_yield')).toEqual({ harvested_yield: null });
+	});
+
+	it('a method is a method for its own nutrient only', async () => {
+		const choose = (nutrient: string) => ({ choices: [{ nutrient, method: 'crop-removal/potassium' }] });
+		expect((await refused(`POST ${YEAR}/choices`, choose('P2O5'))).message).toContain('gives no rate for P2O5 here');
+	});
+
+	it('only what is named of the settings is changed', async () => {
+		await world.call('PATCH /api/settings', world.own, { units: 'metric' });
+		await world.call('PATCH /api/settings', world.own, { preparedBy: '  Ada Verhulst ' });
+		const settings = world.book
+			.prepare("SELECT id, value FROM setting WHERE id IN ('units', 'preparedBy') ORDER BY id")
+			.all();
+		expect(settings).toEqual([
+			{ id: 'preparedBy', value: 'Ada Verhulst' },
+			{ id: 'units', value: 'metric' }
+		]);
+	});
+
+	it('a product of the same name is replaced and keeps its id; its price is kept by the day', async () => {
+		const post = async (product: object) =>
+			((await (await world.call('POST /api/products', world.own, { product })).json()) as { id: string }).id;
+		const first = await post({ ...PRODUCT, name: 'Slag' });
+		expect(first).toMatch(/^own-/);
+		expect(await post({ ...PRODUCT, name: 'Slag', analysis: { K2O: 7 } })).toBe(first);
+		const kept = world.book
+			.prepare<[string], { product: string }>('SELECT product FROM own_product WHERE id = ?')
+			.get(first)!;
+		expect(JSON.parse(kept.product)).toMatchObject({ analysis: { K2O: 7 }, own: true, id: first });
+		await world.call('PATCH /api/prices', world.own, { prices: { [`product:${first}`]: 80 } });
+		expect(world.book.prepare('SELECT amount, since FROM price WHERE item = ?').all(`product:${first}`)).toEqual([
+			{ amount: 80, since: '2026-11-23' }
+		]);
+	});
+
+	it('the history says what was done, in the server’s words', async () => {
+		const { pass } = world.own;
+		const seen = (await refused(`POST ${YEAR}/passes`, { removed: [pass], added: [], seen: [] })) as unknown as {
+			now: object[];
+		};
+		const [plan] = seen.now as [Record<string, unknown>];
+		const actions: [string, object, string][] = [
+			[
+				`POST ${YEAR}/passes`,
+				{ removed: [pass], added: [{ ...plan, date: '2027-04-25' }] },
+				'Moved Urea before planting to 25 Apr 2027'
+			],
+			[`POST ${YEAR}/passes`, { removed: [pass], added: [{ ...plan, rate: 130 }] }, 'Changed Urea before planting'],
+			[`PUT ${YEAR}/done`, { pass, doneOn: '2027-04-25' }, 'Booked Urea before planting as applied'],
+			[`PUT ${YEAR}/done`, { pass, doneOn: null }, 'Took back that Urea before planting was applied'],
+			[`POST ${YEAR}/passes`, { removed: [pass], added: [] }, 'Removed Urea before planting'],
+			[`PUT ${YEAR}/goal`, { ...GOAL, yieldGoal: 148 }, 'Set the goal for 2027'],
+			[`PUT ${FIELD}/boundary`, { boundary: null }, 'Took the boundary away'],
+			['PUT /api/dealers', { product: 'urea', dealer: ' River Elevator ' }, 'Urea 46-0-0 comes from River Elevator'],
+			['PUT /api/dealers', { product: 'urea', dealer: '' }, 'No dealer for Urea 46-0-0']
+		];
+		for (const [key, body, label] of actions) {
+			expect((await world.call(key, world.own, body)).status, label).toBe(200);
+			expect(world.book.prepare<[], { label: string }>('SELECT label FROM event ORDER BY id DESC').get()!.label).toBe(
+				label
+			);
+		}
+	});
+});
+
 describe('what hangs on what was done before', () => {
 	it('a change is undone once, and not over a later one', async () => {
 		const events = () =>
