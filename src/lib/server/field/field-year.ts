@@ -24,7 +24,7 @@ import type {
 	Setback,
 	WeatherDay
 } from '../../../core/schema-types';
-import { planChecks } from './plan-checks';
+import { planChecks } from './season/plan-checks';
 import { fieldRequest, plantingDateOf, recordsOf, REFERENCE_LIME, testedOn, type Records } from './field-request';
 import type { Library } from '../knowledge';
 import { findField, listSamples, type FieldRow, type SampleRecord } from '../stores/fields';

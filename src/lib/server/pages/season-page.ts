@@ -4,7 +4,7 @@ import { formShares } from '../../../core/season/plan/nitrogen-forms';
 import { productOf } from '../../../core/season/plan/plan-context';
 import type { YearKind } from '../../../core/season/weather/generate-weather';
 import { inSystem } from '../../../core/units/rate-units';
-import { boardGround } from '../field/board-ground';
+import { boardGround } from '../field/season/board-ground';
 import { passView } from './pass-view';
 import type { Desk, FieldAddress } from '../desk';
 

@@ -1,6 +1,6 @@
 import { allCautions } from '../../../core/figure/figure';
 import { inSystem } from '../../../core/units/rate-units';
-import { rateByTest } from '../field/after-test';
+import { rateByTest } from '../field/season/after-test';
 import { listCropTests, type CropTestKind } from '../stores/crop-tests';
 import type { Desk, FieldAddress } from '../desk';
 

@@ -17,8 +17,8 @@ import { checkAnalysis } from '../../../../core/supply/catalogue/check-analysis'
 import { readProductCsv } from '../../../../core/supply/catalogue/product-csv';
 import { manureProduct } from '../../../../core/supply/manure/manure-product';
 import { prescriptionDifferences } from '../../../../core/zones/prescription/prescription-differences';
-import { checkPriceItem } from '../../field/price-items';
-import { mixForFields } from '../../field/mix-for-fields';
+import { checkPriceItem } from '../../field/supply/price-items';
+import { mixForFields } from '../../field/supply/mix-for-fields';
 import { readAsApplied } from '../../files/prescription-file/read-as-applied';
 import { readPrescription } from '../../files/prescription-file/read-prescription';
 import { theLibrary } from '../../knowledge';

@@ -14,7 +14,7 @@ import type {
 	RateNutrient
 } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
-import { afterTest } from '../../field/after-test';
+import { afterTest } from '../../field/season/after-test';
 import { choiceLabel } from '../../field/choice-label';
 import { yearOf } from '../../field/year-of';
 import { bookCropTest, listCropTests, removeCropTest, type CropTest } from '../../stores/crop-tests';

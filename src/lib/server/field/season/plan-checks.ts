@@ -1,6 +1,6 @@
-import { boardYear, liveSeason } from '../../../core/season/live/live-season';
-import type { Pass, PassCheck } from '../../../core/schema-types';
-import type { Library } from '../knowledge';
+import { boardYear, liveSeason } from '../../../../core/season/live/live-season';
+import type { Pass, PassCheck } from '../../../../core/schema-types';
+import type { Library } from '../../knowledge';
 import { boardGround } from './board-ground';
 import type { PlannedSeason } from './season-run';
 

@@ -1,14 +1,14 @@
-import type { Choice } from '../../../core/rates/choose';
-import type { PlacedParameters } from '../../../core/rates/nitrogen/placed-factor';
-import { mineralNitrogen } from '../../../core/reading/soil/mineral-nitrogen';
-import { placedSchedule } from '../../../core/season/propose/placed-schedule';
-import { passNutrient } from '../../../core/season/plan/pass/pass-nutrients';
-import { productOf } from '../../../core/season/plan/plan-context';
-import { proposeProgramme, type Programme } from '../../../core/season/propose/propose-programme';
-import { formatNumber } from '../../../core/units/display';
-import { ActionError } from '../book/action-error';
-import type { Advice } from './field-year';
-import type { Library } from '../knowledge';
+import type { Choice } from '../../../../core/rates/choose';
+import type { PlacedParameters } from '../../../../core/rates/nitrogen/placed-factor';
+import { mineralNitrogen } from '../../../../core/reading/soil/mineral-nitrogen';
+import { placedSchedule } from '../../../../core/season/propose/placed-schedule';
+import { passNutrient } from '../../../../core/season/plan/pass/pass-nutrients';
+import { productOf } from '../../../../core/season/plan/plan-context';
+import { proposeProgramme, type Programme } from '../../../../core/season/propose/propose-programme';
+import { formatNumber } from '../../../../core/units/display';
+import { ActionError } from '../../book/action-error';
+import type { Advice } from '../field-year';
+import type { Library } from '../../knowledge';
 
 /**
  * The programme that a placed-and-timed factor is valid for, at the rate the factor gives.

@@ -1,6 +1,6 @@
-import type { YearKind } from '../../../core/season/weather/generate-weather';
-import type { UnitSystem } from '../../../core/units/rate-units';
-import type { Library } from '../knowledge';
+import type { YearKind } from '../../../../core/season/weather/generate-weather';
+import type { UnitSystem } from '../../../../core/units/rate-units';
+import type { Library } from '../../knowledge';
 import { seasonRequestOf, type PlannedSeason } from './season-run';
 
 /** All that the board needs to work a season out by itself while a pass is moved. */

@@ -1,16 +1,16 @@
 import type { Database } from 'better-sqlite3';
-import type { Choice } from '../../../core/rates/choose';
-import { programmeAfter, type ProgrammeChange } from '../../../core/season/propose/programme-after';
-import type { Rate } from '../../../core/schema-types';
-import { formatQuantity } from '../../../core/units/display';
-import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '../../../core/units/rate-units';
-import { ActionError } from '../book/action-error';
-import { adviceFrom, type Advice, type FieldYear } from './field-year';
-import { recordsOf } from './field-request';
-import type { Library } from '../knowledge';
-import { listCurves } from '../stores/response-curves';
-import { listCropTests, type CropTest, type CropTestKind } from '../stores/crop-tests';
-import { longDate } from '../../../core/units/day-text';
+import type { Choice } from '../../../../core/rates/choose';
+import { programmeAfter, type ProgrammeChange } from '../../../../core/season/propose/programme-after';
+import type { Rate } from '../../../../core/schema-types';
+import { formatQuantity } from '../../../../core/units/display';
+import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '../../../../core/units/rate-units';
+import { ActionError } from '../../book/action-error';
+import { adviceFrom, type Advice, type FieldYear } from '../field-year';
+import { recordsOf } from '../field-request';
+import type { Library } from '../../knowledge';
+import { listCurves } from '../../stores/response-curves';
+import { listCropTests, type CropTest, type CropTestKind } from '../../stores/crop-tests';
+import { longDate } from '../../../../core/units/day-text';
 
 /** What a test in the standing crop changes: the rate of nitrogen, the passes, and in words why. */
 export interface AfterTest {

@@ -1,11 +1,11 @@
-import { inhibitorTwin } from '../../../core/season/model/inhibitor-twin';
-import { tripCount } from '../../../core/season/plan/trips';
-import { alternativesTo } from '../../../core/season/propose/alternatives';
-import { nitrogenCost, nitrogenPasses } from '../../../core/season/propose/compare-programmes';
-import type { StressSetup } from '../../../workers/stress-messages';
-import type { Desk } from '../desk';
-import { pricesOn } from '../stores/prices';
-import type { Advice } from './field-year';
+import { inhibitorTwin } from '../../../../core/season/model/inhibitor-twin';
+import { tripCount } from '../../../../core/season/plan/trips';
+import { alternativesTo } from '../../../../core/season/propose/alternatives';
+import { nitrogenCost, nitrogenPasses } from '../../../../core/season/propose/compare-programmes';
+import type { StressSetup } from '../../../../workers/stress-messages';
+import type { Desk } from '../../desk';
+import { pricesOn } from '../../stores/prices';
+import type { Advice } from '../field-year';
 import { seasonRequestOf } from './season-run';
 
 /** What a worker needs to try a plan and its alternatives over many seasons. */

@@ -1,13 +1,13 @@
-import { valueIfKnown } from '../../../core/figure/figure';
-import { mineralNitrogen } from '../../../core/reading/soil/mineral-nitrogen';
-import { readOrganicMatter } from '../../../core/reading/soil/organic-matter';
-import { readSoilPh } from '../../../core/reading/soil/ph-scale';
-import type { YearKind } from '../../../core/season/weather/generate-weather';
-import type { NitrogenTerms, SeasonRequest } from '../../../core/schema-types';
-import type { UnitSystem } from '../../../core/units/rate-units';
-import type { Advice } from './field-year';
-import type { Library } from '../knowledge';
-import type { FieldYearRow } from '../stores/field-years';
+import { valueIfKnown } from '../../../../core/figure/figure';
+import { mineralNitrogen } from '../../../../core/reading/soil/mineral-nitrogen';
+import { readOrganicMatter } from '../../../../core/reading/soil/organic-matter';
+import { readSoilPh } from '../../../../core/reading/soil/ph-scale';
+import type { YearKind } from '../../../../core/season/weather/generate-weather';
+import type { NitrogenTerms, SeasonRequest } from '../../../../core/schema-types';
+import type { UnitSystem } from '../../../../core/units/rate-units';
+import type { Advice } from '../field-year';
+import type { Library } from '../../knowledge';
+import type { FieldYearRow } from '../../stores/field-years';
 
 /** What a season's run stands on of all that follows from a field-year. */
 export type PlannedSeason = Pick<Advice, 'site' | 'passes' | 'context' | 'goal'>;

@@ -1,14 +1,14 @@
-import type { MixAction, Nutrient } from '../../../core/schema-types';
-import { passNutrients } from '../../../core/season/plan/pass/pass-figures';
-import { productOf } from '../../../core/season/plan/plan-context';
-import { apartPairs } from '../../../core/supply/blend/apart-pairs';
-import { commonBlend, type CommonBlend, type SharingField } from '../../../core/supply/blend/common-blend';
-import { loadSolver } from '../../../core/supply/blend/solver';
-import { LB_PER_SHORT_TON } from '../../../core/units/factors';
-import { ActionError } from '../book/action-error';
-import type { Desk } from '../desk';
-import { listOpenPasses } from '../stores/order-passes';
-import { pricesOn } from '../stores/prices';
+import type { MixAction, Nutrient } from '../../../../core/schema-types';
+import { passNutrients } from '../../../../core/season/plan/pass/pass-figures';
+import { productOf } from '../../../../core/season/plan/plan-context';
+import { apartPairs } from '../../../../core/supply/blend/apart-pairs';
+import { commonBlend, type CommonBlend, type SharingField } from '../../../../core/supply/blend/common-blend';
+import { loadSolver } from '../../../../core/supply/blend/solver';
+import { LB_PER_SHORT_TON } from '../../../../core/units/factors';
+import { ActionError } from '../../book/action-error';
+import type { Desk } from '../../desk';
+import { listOpenPasses } from '../../stores/order-passes';
+import { pricesOn } from '../../stores/prices';
 
 /**
  * The cheapest mix that serves the open dry broadcast passes of several fields, at a rate of its own for each.

@@ -1,7 +1,7 @@
-import { InputError } from '../../../core/check/problem';
-import { NUTRIENTS } from '../../../core/season/plan/pass/pass-nutrients';
-import { TRIP_KINDS } from '../../../core/season/plan/pass/trip-cost';
-import type { Library } from '../knowledge';
+import { InputError } from '../../../../core/check/problem';
+import { NUTRIENTS } from '../../../../core/season/plan/pass/pass-nutrients';
+import { TRIP_KINDS } from '../../../../core/season/plan/pass/trip-cost';
+import type { Library } from '../../knowledge';
 
 /**
  * Whether something of a price list is known: `grain:<crop>`, `product:<product>`, `nutrient:<nutrient>` and so on.
