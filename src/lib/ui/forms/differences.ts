@@ -11,6 +11,8 @@ export interface Difference {
 /** What a list of things is told apart by; ids are for programs. */
 const NAMES = ['label', 'name', 'zone'];
 const NOT_SHOWN = ['id', 'seen', 'because', 'from', 'removed', 'shape'];
+/** Keys that only hold others. */
+const HOLDERS = ['facts', 'values'];
 const NOTHING = 'nothing';
 /** Something of the price list: "product:urea". */
 const PRICE = /^[a-z]+:/;
@@ -38,22 +40,19 @@ function leaves(value: unknown, name = '', found = new Map<string, string>()): M
 		for (const [at, one] of value.entries()) leaves(one, joined(name, titleOf(one) ?? String(at + 1)), found);
 	} else if (typeof value === 'object' && value !== null) {
 		for (const [key, one] of Object.entries(value)) {
-			if (!NOT_SHOWN.includes(key))
-				leaves(
-					one,
-					joined(
-						name,
-						PRICE.test(key)
-							? key.replace(PRICE, 'Price of ').replaceAll('-', ' ')
-							: wordsOf(key).replace(UNIT, (unit) => `, ${UNITS[unit.trim()]}`)
-					),
-					found
-				);
+			if (!NOT_SHOWN.includes(key)) leaves(one, joined(name, labelOf(key)), found);
 		}
 	} else if (value !== undefined && value !== null && value !== '') {
 		found.set(name, textOf(value));
 	}
 	return found;
+}
+
+/** What a key is called; one that only holds others is not. */
+function labelOf(key: string): string {
+	if (HOLDERS.includes(key)) return '';
+	if (PRICE.test(key)) return key.replace(PRICE, 'Price of ').replaceAll('-', ' ');
+	return wordsOf(key).replace(UNIT, (unit) => `, ${UNITS[unit.trim()]}`);
 }
 
 function titleOf(value: unknown): string | undefined {
@@ -63,7 +62,10 @@ function titleOf(value: unknown): string | undefined {
 }
 
 function joined(before: string, name: string): string {
-	return before === '' ? name : `${before}, ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
+	if (before === '' || name === '') return before || name;
+	// "P" and "CEC" stay as they are.
+	const small = /^[A-Z]([A-Z0-9]|$)/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
+	return `${before}, ${small}`;
 }
 
 function textOf(value: unknown): string {

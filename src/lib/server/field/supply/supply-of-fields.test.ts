@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Database } from 'better-sqlite3';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { InputError } from '../../../../core/check/problem';
+import type { InputError } from '../../../../core/check/problem';
 import type { Pass } from '../../../../core/schema-types';
 import { fillBook } from '../../book/fill-book';
 import { openBook } from '../../book/open-book';
