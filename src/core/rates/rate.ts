@@ -39,6 +39,7 @@ export function rateOf(
 		nutrient,
 		method,
 		packTitle: pack.title,
+		title: rule.title,
 		school: rule.school!,
 		unit: unitInSystem(rule.unit, units),
 		cost: inSystem(costOf(own, nutrient, prices), units),

@@ -11,7 +11,7 @@ export function choiceLabel(choices: readonly Choice[], rates: readonly Rate[], 
 	if (others.length > 0) return `Chose ${rate?.packTitle ?? `${choices.length} rates`} throughout`;
 	if (first.method === undefined) return `Set ${first.nutrient} by own judgement`;
 	const objective = OBJECTIVES.find(({ id }) => id === nitrogen?.objective);
-	if (objective && rate) return `Chose ${objective.name.toLowerCase()} by ${rate.packTitle} for ${first.nutrient}`;
+	if (objective && rate) return `Chose ${objective.name.toLowerCase()} by ${rate.title} for ${first.nutrient}`;
 	const school = rate ? schoolName(rate.school).toLowerCase() : first.method;
 	return `Chose ${school} for ${first.nutrient}${first.bothYears ? ', two years in one pass' : ''}`;
 }

@@ -86,7 +86,7 @@ function rowOf({ nutrient, name, unit, always }: (typeof ROWS)[number], advice: 
 			stands: rate.stands,
 			total: rate.seasonTotal && inSystem(rate.seasonTotal, units),
 			zones: (rate.zones ?? []).map((zone) => ({ ...zone, rate: inSystem(zone.rate, units) })),
-			curve: rate.objectives && rate.worksheet.label.replace(/, (most|least) .*$/, ''),
+			curve: rate.objectives && rate.title,
 			objective: rate.objectives ? OBJECTIVE_NAMES[advice?.request.nitrogen?.objective ?? 'most-profit'] : undefined,
 			bothYears: rate.bothYears && inSystem(rate.bothYears, units),
 			none: rate.applies && rate.rate === 0 ? rate.reason : undefined
