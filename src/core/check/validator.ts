@@ -54,7 +54,7 @@ function toProblem(error: ErrorObject): Problem {
 }
 
 function wanted(error: ErrorObject): string {
-	const parameters = error.params as Record<string, unknown>;
+	const parameters = error.params;
 	switch (error.keyword) {
 		case 'additionalProperties':
 			return `has the unknown key "${String(parameters.additionalProperty)}"; known here: ${knownKeys(error)}`;

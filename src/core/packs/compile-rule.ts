@@ -4,7 +4,7 @@ import type { RuleKind } from './rule-kind';
 
 /** A rule with its kind, its coefficients laid out by crop. Whether they fit the kind is the caller's to check. */
 export function compileRule(pack: PackDocument, rule: Rule, kind: RuleKind<unknown>): CompiledRule {
-	const byCrop = rule.crops as Partial<Record<CropId, object>> | undefined;
+	const byCrop = rule.crops;
 	const merged = new Map(Object.entries(byCrop ?? {}).map(([crop, own]) => [crop, { ...rule.parameters, ...own }]));
 	const head = { method: `${pack.id}/${rule.id}`, pack, rule, kind };
 	return withParameters(head, (crop) => (byCrop ? (crop && merged.get(crop)) || undefined : rule.parameters));

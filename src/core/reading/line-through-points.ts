@@ -35,7 +35,7 @@ export const lineThroughPoints: RuleKind<Parameters> = {
 	compute: (p, numbers) => interpolate(p.points, numbers[p.input]),
 	explain(p, figures, words) {
 		const x = figures[p.input];
-		const points = p.points as Points;
+		const points = p.points;
 		const first = points[0]![0]!;
 		const last = points[points.length - 1]![0]!;
 		const outside = x.value < first || x.value > last;

@@ -76,5 +76,5 @@ function stripsOf(
 		return { ...all, zones: [{ name, yieldWithout, ...rich }] as NonNullable<typeof all>['zones'] };
 	}
 	const own = all?.zones.filter((zone) => zone.name.toLowerCase() === name.toLowerCase());
-	return own && own.length > 0 ? { ...all, zones: own as NonNullable<typeof all>['zones'] } : all;
+	return own && own.length > 0 ? { ...all, zones: own } : all;
 }

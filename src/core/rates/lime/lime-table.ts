@@ -42,7 +42,7 @@ export const limeTable: RuleKind<FromSchema<typeof parameters>> = {
 			label: 'reference lime, reference depth',
 			value: Math.max(0, interpolate(p.points, input.value)),
 			unit: words.unit,
-			formula: `between the points ${p.points.map((pair) => (pair as number[]).join(': ')).join(', ')}`,
+			formula: `between the points ${p.points.map((pair) => pair.join(': ')).join(', ')}`,
 			inputs: [input, target],
 			...source
 		});

@@ -47,11 +47,11 @@ type Credits = FromSchema<typeof creditParameters>;
  * @returns does not apply where the guide counts on a test that was not made
  */
 export function readCredits(site: Site, { rule, parametersFor }: CompiledRule): Answer {
-	const allowed = ((parametersFor(site.crop.id) as { credits?: Credits } | undefined)?.credits ?? {}) as Credits;
+	const allowed = (parametersFor(site.crop.id) as { credits?: Credits } | undefined)?.credits ?? {};
 	const lines: Figure[] = [];
 	const cautions: string[] = [];
 	if (allowed.previousCrop) {
-		const line = previousCropCredit(allowed.previousCrop as Record<string, number>, site, rule);
+		const line = previousCropCredit(allowed.previousCrop, site, rule);
 		if (line.applies) lines.push(line);
 		else cautions.push(`${line.reason}; no credit is taken.`);
 	}

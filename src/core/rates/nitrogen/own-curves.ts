@@ -20,7 +20,7 @@ export function ownCurveRules({ responseCurves = [], crop, field }: AdviseReques
 		edition: '',
 		rules: fitting.map(ruleOf)
 	};
-	return pack.rules.map((rule) => compileRule(pack, rule, economicResponse as CompiledRule['kind']));
+	return pack.rules.map((rule) => compileRule(pack, rule, economicResponse));
 }
 
 /** Whether a rule stands on a curve of the request that is simulated, not measured. */
@@ -52,7 +52,7 @@ function ruleOf({ id, title, curve, lowestRate, highestRate, basis, source, simu
 		basis,
 		citation: source,
 		cautions: simulated ? ['A simulated curve, for show: not measured on any field.'] : [],
-		parameters: parameters as unknown as Rule['parameters'],
+		parameters: parameters as Rule['parameters'],
 		examples: []
 	};
 }

@@ -157,7 +157,7 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const taken = <K extends keyof typeof ASSUMED>(key: K, name: string) => {
 		const given = facts[key];
 		if (given === undefined) assumed.push(`${name}: ${ASSUMED[key]}`);
-		return (given ?? ASSUMED[key]) as NonNullable<SeasonRequest['soil'][K]>;
+		return given ?? ASSUMED[key];
 	};
 	const { seasonModel } = knowledge;
 	const spread = (pounds: number, shares: readonly [number, number, number]) =>

@@ -69,7 +69,7 @@ export function linesOf(
 			)
 		)
 	);
-	return layers.every((lines) => lines.every((line) => line !== undefined)) ? (layers as InputLine[][]) : 'bent';
+	return layers.every((lines) => lines.every((line) => line !== undefined)) ? layers : 'bent';
 }
 
 /** The line through a value and its probes; undefined where it is bent, or where two values work on each other. */

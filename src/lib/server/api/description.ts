@@ -129,6 +129,6 @@ class Components {
 /** "actions.GoalAction" of schemas/actions.schema.json, or the whole of a file. */
 function named(name: string): Json {
 	const [file, definition] = name.split('.');
-	const schema = SCHEMAS.find(({ $id }) => $id === `${file}.schema.json`) as unknown as Json & { definitions?: Json };
+	const schema = SCHEMAS.find(({ $id }) => $id === `${file}.schema.json`) as Json & { definitions?: Json };
 	return (definition === undefined ? schema : schema.definitions![definition]) as Json;
 }

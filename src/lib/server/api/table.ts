@@ -26,7 +26,7 @@ export type Api = { [Row in (typeof TABLE)[number] as Row['key']]: Row };
 
 /** The one table of the API; it describes itself. */
 export const OPERATIONS: readonly Operation[] = [
-	...(TABLE as unknown as readonly Operation[]),
+	...(TABLE as readonly Operation[]),
 	operation('GET /api', {
 		summary: 'Gives this description of all operations',
 		answer: json<Record<string, unknown>>('answers#/definitions/Description'),

@@ -25,7 +25,7 @@ export function listCropTests(db: Database, fieldYearId: string): CropTest[] {
 			'SELECT id, kind, found FROM crop_test WHERE field_year_id = ? ORDER BY taken_on DESC, rowid DESC'
 		)
 		.all(fieldYearId)
-		.map(({ id, kind, found }) => ({ id, kind, found: JSON.parse(found) }) as CropTest);
+		.map(({ id, kind, found }) => ({ id, kind, found: JSON.parse(found) }));
 }
 
 /** The newest test of each kind: the ones in use. */

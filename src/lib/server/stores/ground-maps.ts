@@ -112,7 +112,7 @@ export function writeZones(writer: Writer, fieldId: string, zones: readonly Zone
 			field_id: fieldId,
 			place,
 			name,
-			area_ac: acresOf(shape as Shape),
+			area_ac: acresOf(shape),
 			shape: JSON.stringify(shape),
 			facts: JSON.stringify(facts)
 		})

@@ -43,14 +43,14 @@ export function call<K extends Key>(
 	body: BodyOf<K> | (() => BodyOf<K>)
 ): Promise<Outcome<AnswerOf<K>>> {
 	return inTurn(async () => {
-		const sent = typeof body === 'function' ? (body as () => BodyOf<K>)() : body;
+		const sent = typeof body === 'function' ? body() : body;
 		const first = await send<AnswerOf<K>>(key, address, sent);
 		if (!('now' in first)) return settled(first);
-		if ((await askWhichStands(first.now, sent as object)) === 'book') {
+		if ((await askWhichStands(first.now, sent)) === 'book') {
 			window.location.reload();
 			return { problem: first.problem };
 		}
-		const second = await send<AnswerOf<K>>(key, address, { ...(sent as object), seen: first.now });
+		const second = await send<AnswerOf<K>>(key, address, { ...sent, seen: first.now });
 		return settled('now' in second ? { problem: second.problem } : second);
 	});
 }

@@ -58,7 +58,7 @@ function labelOf(key: string): string {
 function titleOf(value: unknown): string | undefined {
 	if (typeof value !== 'object' || value === null) return undefined;
 	const name = NAMES.map((key) => (value as Record<string, unknown>)[key]).find((one) => typeof one === 'string');
-	return name as string | undefined;
+	return name;
 }
 
 function joined(before: string, name: string): string {

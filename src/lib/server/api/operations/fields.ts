@@ -1,6 +1,5 @@
 import { InputError } from '../../../../core/check/problem';
 import { shapeProblems } from '../../../../core/ground/shapes/check-shape';
-import type { Shape } from '../../../../core/ground/shapes/shape';
 import { soilLayers } from '../../../../core/reading/soil/soil-layers';
 import type {
 	BoundaryAction,
@@ -79,9 +78,9 @@ export const fieldOperations = [
 		body: json<BoundaryAction>('actions#/definitions/BoundaryAction'),
 		example: { boundary: SQUARE },
 		run: ({ params, desk }, { boundary }) => {
-			const problems = boundary ? shapeProblems(boundary as Shape, '/boundary') : [];
+			const problems = boundary ? shapeProblems(boundary, '/boundary') : [];
 			if (problems.length > 0) throw new InputError(problems);
-			setBoundary(desk.book, params.field, boundary as Shape | null);
+			setBoundary(desk.book, params.field, boundary);
 		}
 	}),
 	operation('POST /api/fields/{field}/samples', {

@@ -1,7 +1,6 @@
 import { InputError } from '../../../../core/check/problem';
 import { shapeProblems } from '../../../../core/ground/shapes/check-shape';
 import { insideTest } from '../../../../core/ground/shapes/inside';
-import type { Shape } from '../../../../core/ground/shapes/shape';
 import type {
 	LayerAction,
 	LayerPoints,
@@ -47,15 +46,15 @@ export const groundOperations = [
 		stands: (call, { year }) => zonesShown(call, year).map(({ id, facts }) => ({ id, facts })),
 		run: (call, { zones, year, from }) => {
 			const { id, ...field } = fieldAt(call);
-			const problems = zones.flatMap(({ name, shape }) => shapeProblems(shape as Shape, name));
+			const problems = zones.flatMap(({ name, shape }) => shapeProblems(shape, name));
 			if (problems.length > 0) throw new InputError(problems);
 			const boundary = boundaryOf(field);
 			const cut = zones.map((zone) => {
 				if (!boundary) return zone;
-				const shape = cutByField(zone.shape as Shape, boundary);
+				const shape = cutByField(zone.shape, boundary);
 				if (shape) return { ...zone, shape };
 				throw new InputError([{ path: zone.name, message: 'lies outside the field: is it the right file?' }]);
-			}) as typeof zones;
+			});
 			const { book } = call.desk;
 			const season = seasonOf(
 				book,

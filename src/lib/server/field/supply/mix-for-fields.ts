@@ -1,4 +1,4 @@
-import type { MixAction, Nutrient } from '../../../../core/schema-types';
+import type { MixAction } from '../../../../core/schema-types';
 import { passNutrients } from '../../../../core/season/plan/pass/pass-figures';
 import { productOf } from '../../../../core/season/plan/plan-context';
 import { apartPairs } from '../../../../core/supply/blend/apart-pairs';
@@ -57,7 +57,7 @@ function sharingFields({ book, library }: Desk, year: number, asked: ReadonlySet
 			continue;
 		const sharing = byField.get(fieldId) ?? { name: field, acres, demand: {} };
 		for (const { nutrient, pounds } of passNutrients(pass, product)) {
-			sharing.demand[nutrient as Nutrient] = (sharing.demand[nutrient as Nutrient] ?? 0) + pounds.value;
+			sharing.demand[nutrient] = (sharing.demand[nutrient] ?? 0) + pounds.value;
 		}
 		byField.set(fieldId, sharing);
 	}

@@ -39,7 +39,7 @@ function featuresOf(name: string, document: GeoJSON): Feature<Geometry | null>[]
 	if (document.type === 'FeatureCollection' && Array.isArray(document.features)) return document.features;
 	if (document.type === 'Feature') return [document];
 	if ('coordinates' in document || document.type === 'GeometryCollection') {
-		return [{ type: 'Feature', geometry: document as Geometry, properties: {} }];
+		return [{ type: 'Feature', geometry: document, properties: {} }];
 	}
 	throw new ActionError(`${name} is JSON, but no GeoJSON: it has no type that is known.`);
 }
@@ -55,7 +55,7 @@ function geometriesOf(geometry: Geometry | null): Geometry[] {
 /** Without heights, which some programs write as a third number; anything else than numbers is refused. */
 function flat<S extends MapContent['shapes'][number]['shape']>(name: string, shape: S): S {
 	const position = (given: unknown): Position => {
-		const [x, y] = Array.isArray(given) ? (given as unknown[]) : [];
+		const [x, y] = Array.isArray(given) ? given : [];
 		if (typeof x === 'number' && typeof y === 'number') return [x, y];
 		throw new ActionError(`${name} is broken: a corner is ${JSON.stringify(given)}, not two numbers.`);
 	};

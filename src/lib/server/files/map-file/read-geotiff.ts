@@ -19,7 +19,7 @@ export async function readGeoTiff(name: string, bytes: Uint8Array): Promise<MapC
 		}
 		const toDegrees = projectionOf(name, image.getGeoKeys());
 		const placeOf = await placement(image);
-		const rasters = (await image.readRasters()) as unknown as ArrayLike<number>[];
+		const rasters = (await image.readRasters()) as ArrayLike<number>[];
 		const noData = image.getGDALNoData();
 		const every = Math.max(1, Math.ceil(Math.sqrt((width * height) / MOST_POINTS)));
 		const columns = Array.from({ length: bands }, (_, band) => `band ${band + 1}`);

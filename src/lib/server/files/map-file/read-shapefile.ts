@@ -17,7 +17,7 @@ export function readShapefile(name: string, shp: string, files: Record<string, U
 	try {
 		const geometries = parseShp(buffer(files[shp]!), prj && new TextDecoder().decode(prj));
 		const rows = dbf ? parseDbf(buffer(dbf), buffer(part('.cpg') ?? new Uint8Array())) : undefined;
-		read = combine([geometries, rows] as unknown as Parameters<typeof combine>[0]) as FeatureCollection;
+		read = combine([geometries, rows] as unknown as Parameters<typeof combine>[0]);
 	} catch (error) {
 		throw new ActionError(
 			`${name}: the Shapefile in it cannot be read (${(error as Error).message}). Export it again.`

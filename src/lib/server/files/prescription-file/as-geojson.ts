@@ -26,7 +26,7 @@ export function asGeoJson({ parts, unit, product, outside, name }: Prescription)
 		features: parts.map(({ zone, rate, areaAcres, shape }) => ({
 			type: 'Feature',
 			properties: { ZONE: zone, RATE: rate, UNIT: unit, PRODUCT: product.name, ACRES: areaAcres },
-			geometry: shape as Shape
+			geometry: shape
 		}))
 	};
 }

@@ -19,7 +19,7 @@ export async function asShapefile(prescription: Prescription): Promise<Uint8Arra
 		outputType: 'uint8array',
 		compression: 'DEFLATE',
 		types: { polygon: 'prescription' }
-	})) as unknown as Uint8Array;
+	})) as Uint8Array;
 	return new Uint8Array(zip);
 }
 

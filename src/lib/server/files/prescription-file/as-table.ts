@@ -4,14 +4,7 @@ import type { Prescription } from '../../../../core/schema-types';
 
 /** A prescription as CSV: a line for each part with its shape as well-known text, and one for the ground outside. */
 export function asTable({ parts, unit, product, outside }: Prescription): string {
-	const rows = parts.map(({ zone, rate, areaAcres, shape }) => [
-		zone,
-		rate,
-		unit,
-		product.name,
-		areaAcres,
-		wkt(shape as Shape)
-	]);
+	const rows = parts.map(({ zone, rate, areaAcres, shape }) => [zone, rate, unit, product.name, areaAcres, wkt(shape)]);
 	const all = [
 		['zone', 'rate', 'unit', 'product', 'acres', 'shape'],
 		...rows,

@@ -27,11 +27,9 @@ export function taskDataXml(prescription: Prescription, boundary: Shape | undefi
 		element('TZN', { A: code, B: title.slice(0, 32) }, [ddi(rate), ...(shape ? polygons(shape, TREATMENT_ZONE) : [])]);
 	const ground: Shape = boundary ?? {
 		type: 'MultiPolygon',
-		coordinates: parts.flatMap(({ shape }) => partsOf(shape as Shape))
+		coordinates: parts.flatMap(({ shape }) => partsOf(shape))
 	};
-	const area = Math.round(
-		boundary ? areaM2(boundary) : parts.reduce((sum, { shape }) => sum + areaM2(shape as Shape), 0)
-	);
+	const area = Math.round(boundary ? areaM2(boundary) : parts.reduce((sum, { shape }) => sum + areaM2(shape), 0));
 	const document = element(
 		'ISO11783_TaskData',
 		{
@@ -55,7 +53,7 @@ export function taskDataXml(prescription: Prescription, boundary: Shape | undefi
 				{ A: 'TSK1', B: name.slice(0, 32), C: 'CTR1', D: 'FRM1', E: 'PFD1', G: PLANNED, J: OUT_OF_FIELD },
 				[
 					zone(OUT_OF_FIELD, 'outside', outside),
-					...parts.map((part, at) => zone(at + 1, part.zone, part.rate, part.shape as Shape))
+					...parts.map((part, at) => zone(at + 1, part.zone, part.rate, part.shape))
 				]
 			)
 		]

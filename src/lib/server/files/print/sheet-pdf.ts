@@ -24,6 +24,6 @@ export function sheetsPdf(sheets: readonly Sheet[]): Promise<Uint8Array<ArrayBuf
 				{ width: 'auto', text: `${page} of ${pages}`, alignment: 'right' }
 			]
 		}),
-		content: content.flat() as TDocumentDefinitions['content']
+		content: content.flat()
 	});
 }

@@ -171,7 +171,7 @@
 						>
 					{/if}
 					{#if typing === name}
-						<CornersForm shape={shape as Shape} keep={(to) => keepCorners(name, to)} />
+						<CornersForm {shape} keep={(to) => keepCorners(name, to)} />
 					{/if}
 				</li>
 			{/each}

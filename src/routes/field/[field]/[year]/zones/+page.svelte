@@ -62,7 +62,7 @@
 			const [low, high] = [Math.min(...rates), Math.max(...rates)];
 			return prescription.content.parts.map(({ zone, rate, shape }) => ({
 				name: `${zone}: ${rateText(rate, prescription.content.unit)}`,
-				shape: shape as Shape,
+				shape: shape,
 				share: high === low ? 0.5 : (rate - low) / (high - low)
 			}));
 		}
