@@ -15,6 +15,7 @@ const cec = uniform(5, 30);
 const yieldGoal = uniform(80, 240);
 const rates = new Float64Array(CELLS);
 const numbers = noNumbers();
+numbers.residueShare = 0; // grain only: the straw stays
 
 const ms = medianMs(15, () => {
 	for (let cell = 0; cell < CELLS; cell++) {
