@@ -1,4 +1,5 @@
 import { writeLayer, writeZones } from '../stores/ground-maps';
+import { goalColumns } from '../stores/field-years';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { validator } from '../../../core/check/validator';
@@ -57,14 +58,8 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
 		id,
 		field_id: fieldId,
 		year: year.year,
-		crop: year.crop,
-		yield_goal: year.yieldGoal,
-		previous_crop: year.previousCrop ?? null,
-		planting_date: year.plantingDate ?? null,
-		row_spacing_in: year.rowSpacingIn ?? null,
-		target_ph: year.targetPh ?? null,
+		...goalColumns(year),
 		harvested_yield: year.harvestedYield ?? null,
-		residue_removed_percent: year.residueRemovedPercent ?? null,
 		liming_product: year.limingProduct ?? null,
 		lime_placement: year.limePlacement ?? null,
 		next_crop: year.nextCrop ?? null,

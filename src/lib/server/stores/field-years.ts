@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
-import type { CropId, NitrogenTerms, Pass, PhScale, PreviousCropId, RateNutrient } from '../../../core/schema-types';
+import type {
+	CropId,
+	GoalAction,
+	NitrogenTerms,
+	Pass,
+	PhScale,
+	PreviousCropId,
+	RateNutrient
+} from '../../../core/schema-types';
 import { longDate } from '../../../core/units/day-text';
 import { act, type Writer } from '../book/act';
 import { ActionError } from '../book/action-error';
@@ -54,6 +62,21 @@ export type Goal = Pick<
 	'crop' | 'yield_goal' | 'previous_crop' | 'planting_date' | 'row_spacing_in' | 'target_ph'
 > &
 	Partial<Pick<FieldYearRow, 'target_ph_scale' | 'residue_removed_percent' | 'starter_p2o5'>>;
+
+/** The columns of a goal as it is told: what is not told is not known. */
+export function goalColumns(goal: Omit<GoalAction, 'seen'>): Goal {
+	return {
+		crop: goal.crop,
+		yield_goal: goal.yieldGoal,
+		previous_crop: goal.previousCrop ?? null,
+		planting_date: goal.plantingDate ?? null,
+		row_spacing_in: goal.rowSpacingIn ?? null,
+		target_ph: goal.targetPh ?? null,
+		target_ph_scale: goal.targetPhScale ?? null,
+		residue_removed_percent: goal.residueRemovedPercent ?? null,
+		starter_p2o5: goal.starterP2O5 ?? null
+	};
+}
 
 export function setGoal(db: Database, fieldId: string, year: number, goal: Goal): void {
 	act(db, { label: `Set the goal for ${year}`, fieldId }, (writer) => {

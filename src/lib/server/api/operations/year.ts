@@ -22,6 +22,7 @@ import {
 	bookHarvest,
 	changeSeason,
 	choose,
+	goalColumns,
 	setGoal,
 	setLiming,
 	setNextCrop,
@@ -49,17 +50,7 @@ export const yearOperations = [
 			if (crop) checkGoal(crop, goal.yieldGoal, '/yieldGoal');
 			const fault = goal.plantingDate && plantingFault(goal.plantingDate, year);
 			if (fault) throw new InputError([{ path: '/plantingDate', message: fault }]);
-			setGoal(book, fieldAt(call).id, year, {
-				crop: goal.crop,
-				yield_goal: goal.yieldGoal,
-				previous_crop: goal.previousCrop ?? null,
-				planting_date: goal.plantingDate ?? null,
-				row_spacing_in: goal.rowSpacingIn ?? null,
-				target_ph: goal.targetPh ?? null,
-				target_ph_scale: goal.targetPhScale ?? null,
-				residue_removed_percent: goal.residueRemovedPercent ?? null,
-				starter_p2o5: goal.starterP2O5 ?? null
-			});
+			setGoal(book, fieldAt(call).id, year, goalColumns(goal));
 		}
 	}),
 	operation('PUT /api/fields/{field}/{year}/harvest', {
