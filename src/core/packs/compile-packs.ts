@@ -4,7 +4,7 @@ import { compileRule } from './compile-rule';
 import type { CropId, Example, PackDocument, Rule } from '../schema-types';
 import type { CompiledRule, PackSet } from './pack';
 import { phScaleProblems } from './ph-scale-problems';
-import { INPUT_NAMES, noNumbers, type RuleKind } from './rule-kind';
+import { INPUT_NAMES, noNumbers, type AnyRuleKind } from './rule-kind';
 
 /** What each rule is in; nutrients are in lb/ac. */
 const UNIT_OF: Partial<Record<Rule['gives'], Rule['unit']>> = {
@@ -19,7 +19,7 @@ const asPack = validator<PackDocument>('pack');
  * Packs from their documents: shape checked, kinds found, coefficients checked, worked examples worked.
  * @throws InputError with a path into the pack for everything that does not fit or does not come out
  */
-export function compilePacks(documents: readonly unknown[], kinds: readonly RuleKind<never>[]): PackSet {
+export function compilePacks(documents: readonly unknown[], kinds: readonly AnyRuleKind[]): PackSet {
 	const packs = documents.map(asPack);
 	const ids = new Set<string>();
 	const rules: CompiledRule[] = [];
@@ -43,7 +43,7 @@ export interface InspectedPack {
  * Looks a pack over without refusing it, as an editor needs it.
  * @throws InputError for a document that has not the shape of a pack at all
  */
-export function inspectPack(document: unknown, kinds: readonly RuleKind<never>[]): InspectedPack {
+export function inspectPack(document: unknown, kinds: readonly AnyRuleKind[]): InspectedPack {
 	const pack = asPack(document);
 	const problems = [...bridgeProblems(pack)];
 	const names = new Set<string>();
@@ -51,7 +51,7 @@ export function inspectPack(document: unknown, kinds: readonly RuleKind<never>[]
 		const path = `/rules/${index}`;
 		if (names.has(rule.id)) problems.push({ path: `${path}/id`, message: `"${rule.id}" stands twice in ${pack.id}` });
 		names.add(rule.id);
-		const kind = kinds.find((candidate) => candidate.kind === rule.kind) as RuleKind<unknown> | undefined;
+		const kind = kinds.find((candidate) => candidate.kind === rule.kind);
 		if (!kind) {
 			const known = kinds.map((candidate) => candidate.kind).join(', ');
 			problems.push({ path: `${path}/kind`, message: `"${rule.kind}" is no rule kind; known kinds: ${known}` });

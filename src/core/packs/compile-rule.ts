@@ -1,9 +1,9 @@
 import type { CropId, PackDocument, Rule } from '../schema-types';
 import type { CompiledRule, CropRule } from './pack';
-import type { RuleKind } from './rule-kind';
+import { noNumbers, type AnyRuleKind, type InputName, type RuleFigures } from './rule-kind';
 
 /** A rule with its kind, its coefficients laid out by crop. Whether they fit the kind is the caller's to check. */
-export function compileRule(pack: PackDocument, rule: Rule, kind: RuleKind<unknown>): CompiledRule {
+export function compileRule(pack: PackDocument, rule: Rule, kind: AnyRuleKind): CompiledRule {
 	const byCrop = rule.crops;
 	const merged = new Map(Object.entries(byCrop ?? {}).map(([crop, own]) => [crop, { ...rule.parameters, ...own }]));
 	const head = { method: `${pack.id}/${rule.id}`, pack, rule, kind };
@@ -23,17 +23,28 @@ export function withParameters(
 		kind,
 		parametersFor,
 		forCrop(crop) {
-			if (!known.has(crop)) known.set(crop, cropRule(kind, parametersFor(crop)));
+			if (!known.has(crop)) known.set(crop, cropRule(kind, rule, parametersFor(crop)));
 			return known.get(crop);
 		}
 	};
 }
 
-function cropRule(kind: RuleKind<unknown>, parameters: unknown): CropRule | undefined {
+function cropRule(kind: AnyRuleKind, rule: Rule, parameters: unknown): CropRule | undefined {
 	if (parameters === undefined) return undefined;
+	const steps = { ...kind.steps };
 	return {
 		parameters,
 		needs: kind.needs(parameters),
-		evaluate: (numbers) => kind.compute(parameters, numbers)
+		evaluate: (numbers) => kind.compute(parameters, numbers, steps),
+		explain(figures) {
+			const rate = kind.compute(parameters, valuesOf(figures), steps);
+			return kind.explain(parameters, figures, rule, { ...steps, rate });
+		}
 	};
+}
+
+function valuesOf(figures: RuleFigures) {
+	const numbers = noNumbers();
+	for (const [name, figure] of Object.entries(figures)) numbers[name as InputName] = figure.value;
+	return numbers;
 }

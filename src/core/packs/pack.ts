@@ -1,5 +1,6 @@
+import type { Answer } from '../figure/figure';
 import type { CropId, Gives, PackDocument, Rule } from '../schema-types';
-import type { InputName, RuleKind, RuleNumbers } from './rule-kind';
+import type { AnyRuleKind, InputName, RuleFigures, RuleNumbers } from './rule-kind';
 
 /** A rule ready to run: its kind found, its coefficients checked and laid out by crop. */
 export interface CompiledRule {
@@ -7,7 +8,7 @@ export interface CompiledRule {
 	readonly method: string;
 	readonly pack: PackDocument;
 	readonly rule: Rule;
-	readonly kind: RuleKind<unknown>;
+	readonly kind: AnyRuleKind;
 	/** Coefficients for a crop; undefined where the guide says nothing about it. */
 	parametersFor(crop: CropId | undefined): unknown;
 	/** The rule as it holds for a crop; undefined where the guide says nothing about it. */
@@ -21,6 +22,8 @@ export interface CropRule {
 	readonly needs: readonly InputName[];
 	/** Its number, in the rule's unit; NaN where an input is missing. */
 	readonly evaluate: (numbers: RuleNumbers) => number;
+	/** The same number with its worksheet, from all the inputs that it needs. */
+	readonly explain: (figures: RuleFigures) => Answer;
 }
 
 /** Every rule of every pack in use. */

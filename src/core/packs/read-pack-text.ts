@@ -1,7 +1,7 @@
 import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
 import { InputError, type Problem } from '../check/problem';
 import { inspectPack, type InspectedPack } from './compile-packs';
-import type { RuleKind } from './rule-kind';
+import type { AnyRuleKind } from './rule-kind';
 
 /** A problem with the line of the file on which it stands. */
 export interface LineProblem extends Problem {
@@ -18,7 +18,7 @@ export interface ReadPack {
 }
 
 /** Reads a pack from its text, each problem with its line: JSON, shape, kinds, units, scales, worked examples. */
-export function readPackText(text: string, kinds: readonly RuleKind<never>[]): ReadPack {
+export function readPackText(text: string, kinds: readonly AnyRuleKind[]): ReadPack {
 	const errors: ParseError[] = [];
 	const tree = parseTree(text, errors, { disallowComments: true });
 	if (!tree || errors.length > 0) {

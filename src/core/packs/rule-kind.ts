@@ -52,8 +52,10 @@ export type RuleWords = Pick<Rule, 'title' | 'unit' | 'basis' | 'citation' | 'ca
 /**
  * One kind of rule: a formula whose coefficients are data. Adding a guide takes no code; adding a formula is one
  * file with one of these.
+ *
+ * `S` names its intermediate steps. The arithmetic stands in `compute` alone; `explain` puts words to its steps.
  */
-export interface RuleKind<P> {
+export interface RuleKind<P, S extends object = NoSteps> {
 	readonly kind: string;
 	/** JSON Schema of the coefficients for one crop: the rule's `parameters` with the crop's laid over them. */
 	readonly parameters: object;
@@ -67,13 +69,24 @@ export interface RuleKind<P> {
 	readonly test?: keyof InSeason;
 	/** What a rate of this kind covers where it is not the whole season. */
 	readonly covers?: 'from now on' | 'for this dressing';
+	/** The intermediate steps by name, not worked yet; each rule at work has one copy, which `compute` overwrites. */
+	readonly steps: S;
 	/** The inputs this rule cannot do without. */
 	needs(parameters: P): readonly InputName[];
-	/** The number alone, without allocating: used over whole rasters. NaN where an input is missing. */
-	compute(parameters: P, numbers: RuleNumbers): number;
-	/** The same steps as a worksheet: `explain().value === compute()` wherever it applies. */
-	explain(parameters: P, figures: RuleFigures, words: RuleWords): Answer;
+	/**
+	 * Writes each step and returns the last, the rule's number: the only place of the formula. It does not allocate,
+	 * since whole rasters go through it. NaN where an input is missing.
+	 */
+	compute(parameters: P, numbers: RuleNumbers, steps: S): number;
+	/** The worksheet of what `compute` has just worked out; `rate` is what it returned. */
+	explain(parameters: P, figures: RuleFigures, words: RuleWords, worked: Readonly<S & { rate: number }>): Answer;
 }
+
+/** A kind whose number is one step from its inputs. */
+type NoSteps = Record<never, number>;
+
+/** A kind whose coefficients and steps are not known here. */
+export type AnyRuleKind = RuleKind<unknown, Record<string, number>>;
 
 /** A set of numbers with nothing known yet. */
 export function noNumbers(): RuleNumbers {

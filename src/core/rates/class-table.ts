@@ -37,6 +37,7 @@ type SoilClass = Parameters['classes'][number];
 export const classTable: RuleKind<Parameters> = {
 	kind: 'class-table',
 	parameters,
+	steps: {},
 	needs: ({ classes }) =>
 		classes.some(({ perYield }) => perYield !== undefined) ? ['soilTest', 'yieldGoal'] : ['soilTest'],
 	compute(p, { soilTest, yieldGoal }) {
@@ -46,13 +47,13 @@ export const classTable: RuleKind<Parameters> = {
 		const goal = p.classes.some((one) => one.perYield !== undefined) ? yieldGoal : 0;
 		return rate + (perYield ?? 0) * goal;
 	},
-	explain(p, { soilTest, yieldGoal }, words) {
+	explain(p, { soilTest, yieldGoal }, words, { rate }) {
 		const own = classOf(p, soilTest.value);
 		const source = sourceOf(words);
 		const tableRate = figure({ label: `rate for “${own.name}”`, value: own.rate, unit: words.unit, ...source });
 		return figure({
 			label: words.title,
-			value: own.rate + (own.perYield === undefined ? 0 : own.perYield * yieldGoal.value),
+			value: rate,
 			unit: words.unit,
 			formula: `${own.name}: ${rangeText(p, own)}${own.perYield === undefined ? '' : `, and ${own.perYield} lb for each unit of yield`}`,
 			inputs: [soilTest, tableRate, ...(own.perYield === undefined ? [] : [yieldGoal])],

@@ -1,4 +1,4 @@
-import type { RuleKind } from '../packs/rule-kind';
+import type { AnyRuleKind } from '../packs/rule-kind';
 import { holdingLimit } from '../reading/holding-limit';
 import { lineThroughPoints } from '../reading/line-through-points';
 import { responseShape } from '../reading/response-shape';
@@ -22,7 +22,7 @@ import { removal } from './phosphorus-potassium/removal';
 import { ratioToNitrogen } from './sulfur/ratio-to-nitrogen';
 
 /** Every kind of rule that a pack may use. */
-export const ruleKinds: readonly RuleKind<never>[] = [
+export const ruleKinds: readonly AnyRuleKind[] = [
 	lineThroughPoints,
 	holdingLimit,
 	responseShape,

@@ -9,10 +9,7 @@ import { advise } from './advise';
 function compute(method: string, crop: CropId | undefined, inputs: Partial<Record<InputName, number>>): number {
 	const compiled = library.packs.rules.find((rule) => rule.method === method);
 	if (!compiled) throw new Error(`no method ${method}`);
-	return compiled.kind.compute(
-		compiled.parametersFor(crop),
-		Object.assign(noNumbers(), { credits: 0, residueShare: 0 }, inputs)
-	);
+	return compiled.forCrop(crop)!.evaluate(Object.assign(noNumbers(), { credits: 0, residueShare: 0 }, inputs));
 }
 
 describe('lime by buffer line: table of tri-state bulletin E-2567 (1995), 8 in, mineral soils, from memory', () => {

@@ -69,7 +69,7 @@ function sumOfLayers(compiled: CompiledRule, parts: readonly RulePart[]): Answer
 function applyOnce(compiled: CompiledRule, reading: SiteReading): Answer {
 	const { rule, kind } = compiled;
 	const { site } = reading;
-	const { parameters, needs } = compiled.forCrop(site.crop.id)!;
+	const { needs, explain } = compiled.forCrop(site.crop.id)!;
 	const figures: Partial<RuleFigures> = {};
 	for (const name of needs) {
 		const input = reading.input(name, compiled);
@@ -78,7 +78,7 @@ function applyOnce(compiled: CompiledRule, reading: SiteReading): Answer {
 	}
 	const organicMatter = reading.input('organicMatter', compiled);
 	if (organicMatter.applies) figures.organicMatter = organicMatter;
-	const answer = kind.explain(parameters, figures as RuleFigures, rule);
+	const answer = explain(figures as RuleFigures);
 	if (!answer.applies) return answer;
 	const full = { ...answer, wouldChange: whatWouldChange(compiled, site.crop.id, figures) };
 	const density = kind.byFurrowSlice ? measuredDensity(site.soil.layers[0]!) : undefined;

@@ -30,11 +30,12 @@ export type HoldingParameters = FromSchema<typeof parameters>;
 export const holdingLimit: RuleKind<HoldingParameters> = {
 	kind: 'holding-limit',
 	parameters,
+	steps: {},
 	needs: () => ['cec'],
 	compute(p, { cec, organicMatter }) {
 		return organicMatter > p.organicSoilAbovePercent ? NaN : Math.min(p.poundsPerCec * cec, p.ceiling);
 	},
-	explain(p, { cec, organicMatter }, words) {
+	explain(p, { cec, organicMatter }, words, { rate }) {
 		if (organicMatter && organicMatter.value > p.organicSoilAbovePercent) {
 			return notApplicable(
 				words.title,
@@ -44,7 +45,7 @@ export const holdingLimit: RuleKind<HoldingParameters> = {
 		}
 		return figure({
 			label: words.title,
-			value: Math.min(p.poundsPerCec * cec.value, p.ceiling),
+			value: rate,
 			unit: words.unit,
 			formula: `${p.poundsPerCec} lb x CEC, at most ${p.ceiling}`,
 			inputs: [cec],

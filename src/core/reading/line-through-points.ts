@@ -31,9 +31,10 @@ type Parameters = FromSchema<typeof parameters>;
 export const lineThroughPoints: RuleKind<Parameters> = {
 	kind: 'line-through-points',
 	parameters,
+	steps: {},
 	needs: ({ input }) => [input],
 	compute: (p, numbers) => interpolate(p.points, numbers[p.input]),
-	explain(p, figures, words) {
+	explain(p, figures, words, { rate }) {
 		const x = figures[p.input];
 		const points = p.points;
 		const first = points[0]![0]!;
@@ -41,7 +42,7 @@ export const lineThroughPoints: RuleKind<Parameters> = {
 		const outside = x.value < first || x.value > last;
 		return figure({
 			label: words.title,
-			value: interpolate(points, x.value),
+			value: rate,
 			unit: words.unit,
 			formula: `between the points ${points.map(([at, value]) => `${at}: ${value}`).join(', ')}`,
 			inputs: [x],

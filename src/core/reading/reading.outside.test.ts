@@ -46,7 +46,7 @@ describe('CEC by summation: acidity 12 x (7.0 - SMP buffer pH), Ca/200.4, Mg/121
 describe('relative yield by pH: Ohio Special Circular 53 (1938), from memory', () => {
 	const rule = library.packs.rules.find(({ method }) => method === 'common-reading/relative-yield-ph')!;
 	const yieldAt = (crop: CropId, soilPh: number) =>
-		rule.kind.compute(rule.parametersFor(crop), Object.assign(noNumbers(), { soilPh }));
+		rule.forCrop(crop)!.evaluate(Object.assign(noNumbers(), { soilPh }));
 	it.each([
 		['corn-grain', 4.7, 34],
 		['corn-grain', 5.0, 73],
@@ -62,7 +62,7 @@ describe('relative yield by pH: Ohio Special Circular 53 (1938), from memory', (
 
 describe('holding limit: ten pounds for each unit of CEC, capped at 250 (common practice)', () => {
 	const rule = library.packs.rules.find(({ method }) => method === 'common-reading/holding-limit')!;
-	const limit = (cec: number) => rule.kind.compute(rule.parametersFor(undefined), Object.assign(noNumbers(), { cec }));
+	const limit = (cec: number) => rule.forCrop(undefined)!.evaluate(Object.assign(noNumbers(), { cec }));
 	it('CEC 12 holds 120, CEC 15 150, CEC 30 no more than 250', () =>
 		expect([12, 15, 30].map(limit)).toEqual([120, 150, 250]));
 });

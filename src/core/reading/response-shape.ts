@@ -15,20 +15,27 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+const steps = { critical: NaN };
+
 /**
  * Relative yield (% of full) against a soil test: percent sufficiency in the Mitscherlich-Bray form
  * 100 x (1 - exp(-c x test)), with c set so that the critical level returns the stated percent.
  * Source of the form: Bray 1944, from memory. It shows the shape; no rate is taken from it.
  */
-export const responseShape: RuleKind<Parameters> = {
+export const responseShape: RuleKind<Parameters, typeof steps> = {
 	kind: 'response-shape',
 	parameters,
+	steps,
 	needs: (p) => ('perCec' in p.criticalLevelPpm ? ['soilTest', 'cec'] : ['soilTest']),
-	compute: (p, { soilTest, cec }) => relativeYield(p, soilTest, atCec(p.criticalLevelPpm, cec)),
-	explain(p, { soilTest, cec }, words) {
+	compute(p, { soilTest, cec }, s) {
+		s.critical = atCec(p.criticalLevelPpm, cec);
+		const c = -Math.log(1 - p.yieldAtCriticalPercent / 100) / s.critical;
+		return 100 * (1 - Math.exp(-c * soilTest));
+	},
+	explain(p, { soilTest, cec }, words, worked) {
 		const critical = figure({
 			label: 'critical level',
-			value: atCec(p.criticalLevelPpm, cec?.value ?? NaN),
+			value: worked.critical,
 			unit: 'ppm',
 			formula: p.criticalLevelPpm.perCec ? `${p.criticalLevelPpm.constant} + ${p.criticalLevelPpm.perCec} x CEC` : '',
 			inputs: p.criticalLevelPpm.perCec ? [cec] : [],
@@ -37,7 +44,7 @@ export const responseShape: RuleKind<Parameters> = {
 		});
 		return figure({
 			label: words.title,
-			value: relativeYield(p, soilTest.value, critical.value),
+			value: worked.rate,
 			unit: words.unit,
 			formula: `100 x (1 - exp(-c x test)), ${p.yieldAtCriticalPercent} % at the critical level`,
 			inputs: [soilTest, critical],
@@ -47,8 +54,3 @@ export const responseShape: RuleKind<Parameters> = {
 		});
 	}
 };
-
-function relativeYield(p: Parameters, soilTest: number, criticalLevel: number): number {
-	const c = -Math.log(1 - p.yieldAtCriticalPercent / 100) / criticalLevel;
-	return 100 * (1 - Math.exp(-c * soilTest));
-}

@@ -3,7 +3,12 @@ import { figure, notApplicable } from '../../figure/figure';
 import { phValue } from '../../packs/ph-value';
 import { sourceOf, type RuleKind } from '../../packs/rule-kind';
 import { callsForLime, gateParameters, noLime } from './lime-gate';
-import { depthAndMaterialSteps, referenceParameters, toDepthAndMaterial } from './lime-material-steps';
+import {
+	depthAndMaterial,
+	depthAndMaterialSteps,
+	referenceParameters,
+	toDepthAndMaterial
+} from './lime-material-steps';
 
 const parameters = {
 	type: 'object',
@@ -24,24 +29,29 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+const steps = { acidity: NaN, ...depthAndMaterial };
+
 /**
  * Acidity ratio: acidity (meq/100 cm3) from the Mehlich buffer, AC = (6.6 - buffer pH) / 0.25, and of it the share
  * that lies between the soil's pH and the target: AC x (target - pH) / (6.6 - pH), short tons/ac.
  * Source: state laboratory practice in the south-east, from memory.
  * NaN (does not apply) for a target above the pH at which all acidity is gone.
  */
-export const acidityRatio: RuleKind<Parameters> = {
+export const acidityRatio: RuleKind<Parameters, typeof steps> = {
 	kind: 'acidity-ratio',
 	parameters,
+	steps,
 	needs: () => ['soilPh', 'bufferPh', 'targetPh', 'limeDepthIn', 'effectiveFraction'],
-	compute(p, numbers) {
+	compute(p, numbers, s) {
 		const { soilPh, targetPh, bufferPh } = numbers;
 		if (targetPh > p.neutralPh.ph) return NaN;
-		const rate = toDepthAndMaterial(p, acidity(p, bufferPh) * shareToTarget(p, soilPh, targetPh), numbers);
+		s.acidity = Math.max(0, (p.bufferReferencePh - bufferPh) / p.phPerAcidity);
+		s.atReference = s.acidity * shareToTarget(p, soilPh, targetPh);
+		const rate = toDepthAndMaterial(p, numbers, s);
 		if (Number.isNaN(rate)) return NaN;
 		return callsForLime(p, soilPh, targetPh) ? rate : 0;
 	},
-	explain(p, figures, words) {
+	explain(p, figures, words, worked) {
 		const { soilPh, bufferPh, targetPh } = figures;
 		if (targetPh.value > p.neutralPh.ph) {
 			return notApplicable(
@@ -54,7 +64,7 @@ export const acidityRatio: RuleKind<Parameters> = {
 		const source = sourceOf(words);
 		const ac = figure({
 			label: 'acidity',
-			value: acidity(p, bufferPh.value),
+			value: worked.acidity,
 			unit: 'meq/100 cm3',
 			formula: `(${p.bufferReferencePh} - buffer pH) / ${p.phPerAcidity}, never below 0`,
 			inputs: [bufferPh],
@@ -62,19 +72,15 @@ export const acidityRatio: RuleKind<Parameters> = {
 		});
 		const line = figure({
 			label: 'reference lime, reference depth',
-			value: ac.value * shareToTarget(p, soilPh.value, targetPh.value),
+			value: worked.atReference,
 			unit: words.unit,
 			formula: `acidity x (target - pH) / (${p.neutralPh.ph} - pH)`,
 			inputs: [ac, targetPh, soilPh],
 			...source
 		});
-		return depthAndMaterialSteps(p, line, figures, words);
+		return depthAndMaterialSteps(p, worked, line, figures, words);
 	}
 };
-
-function acidity(p: Parameters, bufferPh: number): number {
-	return Math.max(0, (p.bufferReferencePh - bufferPh) / p.phPerAcidity);
-}
 
 /** None where the soil is at or above the target; the guard also keeps the quotient from a division by zero. */
 function shareToTarget(p: Parameters, soilPh: number, targetPh: number): number {

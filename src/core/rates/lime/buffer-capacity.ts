@@ -1,7 +1,7 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import { figure } from '../../figure/figure';
 import { phValue } from '../../packs/ph-value';
-import { sourceOf, type RuleKind, type RuleNumbers } from '../../packs/rule-kind';
+import { sourceOf, type RuleKind } from '../../packs/rule-kind';
 import { CACO3_T_HA_PER_CMOL, T_HA_PER_SHORT_TON_AC } from '../../units/factors';
 import { callsForLime, gateParameters, noLime } from './lime-gate';
 
@@ -20,6 +20,9 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+/** Buffer capacity in cmol(+)/kg per pH unit, and pure CaCO3 in t/ha. */
+const steps = { capacity: NaN, pure: NaN };
+
 /** pH buffer capacity of a soil, cmol(+)/kg per pH unit, from organic carbon and clay in %. */
 export function bufferCapacity(p: Pick<Parameters, 'perOrganicCarbon' | 'perClay'>, carbon: number, clay: number) {
 	return p.perOrganicCarbon * carbon + p.perClay * clay;
@@ -31,32 +34,35 @@ export function bufferCapacity(p: Pick<Parameters, 'perOrganicCarbon' | 'perClay
  * not below the trigger takes none.
  * Source: Aitken, Moody and McKinley 1990, from memory; pH and target on one named scale.
  */
-export const bufferCapacityByLayer: RuleKind<Parameters> = {
+export const bufferCapacityByLayer: RuleKind<Parameters, typeof steps> = {
 	kind: 'buffer-capacity',
 	byLayer: true,
 	parameters,
+	steps,
 	needs: () => ['soilPh', 'targetPh', 'organicCarbon', 'clay', 'bulkDensity', 'layerThicknessCm', 'effectiveFraction'],
-	compute(p, numbers) {
-		const rate = pureLime(p, numbers) / T_HA_PER_SHORT_TON_AC / numbers.effectiveFraction;
+	compute(p, numbers, s) {
+		s.capacity = bufferCapacity(p, numbers.organicCarbon, numbers.clay);
+		const gap = Math.max(0, numbers.targetPh - numbers.soilPh);
+		s.pure = s.capacity * gap * numbers.bulkDensity * numbers.layerThicknessCm * CACO3_T_HA_PER_CMOL;
+		const rate = s.pure / T_HA_PER_SHORT_TON_AC / numbers.effectiveFraction;
 		if (Number.isNaN(rate)) return NaN;
 		return callsForLime(p, numbers.soilPh, numbers.targetPh) ? rate : 0;
 	},
-	explain(p, figures, words) {
+	explain(p, figures, words, worked) {
 		const { soilPh, targetPh, organicCarbon, clay, bulkDensity, layerThicknessCm, effectiveFraction } = figures;
 		if (!callsForLime(p, soilPh.value, targetPh.value)) return noLime(p, soilPh, targetPh, words);
 		const source = sourceOf(words);
 		const capacity = figure({
 			label: 'pH buffer capacity',
-			value: bufferCapacity(p, organicCarbon.value, clay.value),
+			value: worked.capacity,
 			unit: 'cmol/kg per pH',
 			formula: `${p.perOrganicCarbon} x organic carbon + ${p.perClay} x clay`,
 			inputs: [organicCarbon, clay],
 			...source
 		});
-		const numbers = { soilPh, targetPh, organicCarbon, clay, bulkDensity, layerThicknessCm };
 		const pure = figure({
 			label: 'pure CaCO3',
-			value: pureLime(p, mapValues(numbers)),
+			value: worked.pure,
 			unit: 't/ha',
 			formula: `capacity x (target - pH) x bulk density x thickness x ${CACO3_T_HA_PER_CMOL}`,
 			inputs: [capacity, targetPh, soilPh, bulkDensity, layerThicknessCm],
@@ -64,7 +70,7 @@ export const bufferCapacityByLayer: RuleKind<Parameters> = {
 		});
 		return figure({
 			label: words.title,
-			value: pure.value / T_HA_PER_SHORT_TON_AC / effectiveFraction.value,
+			value: worked.rate,
 			unit: words.unit,
 			formula: `/ ${T_HA_PER_SHORT_TON_AC.toFixed(4)} t/ha in a short ton/ac / effective fraction`,
 			inputs: [pure, effectiveFraction],
@@ -73,17 +79,3 @@ export const bufferCapacityByLayer: RuleKind<Parameters> = {
 		});
 	}
 };
-
-type LayerNumbers = Pick<
-	RuleNumbers,
-	'soilPh' | 'targetPh' | 'organicCarbon' | 'clay' | 'bulkDensity' | 'layerThicknessCm'
->;
-
-function pureLime(p: Parameters, n: LayerNumbers): number {
-	const gap = Math.max(0, n.targetPh - n.soilPh);
-	return bufferCapacity(p, n.organicCarbon, n.clay) * gap * n.bulkDensity * n.layerThicknessCm * CACO3_T_HA_PER_CMOL;
-}
-
-function mapValues(figures: Record<keyof LayerNumbers, { value: number }>): LayerNumbers {
-	return Object.fromEntries(Object.entries(figures).map(([name, { value }]) => [name, value])) as LayerNumbers;
-}

@@ -3,7 +3,12 @@ import { figure, notApplicable } from '../../figure/figure';
 import { phValue } from '../../packs/ph-value';
 import { sourceOf, type RuleKind } from '../../packs/rule-kind';
 import { callsForLime, gateParameters, noLime } from './lime-gate';
-import { depthAndMaterialSteps, referenceParameters, toDepthAndMaterial } from './lime-material-steps';
+import {
+	depthAndMaterial,
+	depthAndMaterialSteps,
+	referenceParameters,
+	toDepthAndMaterial
+} from './lime-material-steps';
 
 const parameters = {
 	type: 'object',
@@ -32,6 +37,8 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+const steps = { limeTestIndex: NaN, ...depthAndMaterial };
+
 /**
  * Buffer line: short tons of lime per acre from the lime test index (10 x SMP or Sikora buffer pH), between two
  * published lines in proportion to the target, scaled by depth and by how much of the material acts. None unless
@@ -39,28 +46,30 @@ type Parameters = FromSchema<typeof parameters>;
  * Source: tri-state extension bulletin E-2567 (Vitosh, Johnson and Mengel 1995), from memory.
  * NaN (does not apply) for a target outside the lines.
  */
-export const bufferLine: RuleKind<Parameters> = {
+export const bufferLine: RuleKind<Parameters, typeof steps> = {
 	kind: 'buffer-line',
 	parameters,
+	steps,
 	needs: () => ['soilPh', 'bufferPh', 'targetPh', 'limeDepthIn', 'effectiveFraction'],
-	compute(p, numbers) {
-		const rate = toDepthAndMaterial(p, atReference(p, numbers.targetPh, 10 * numbers.bufferPh), numbers);
+	compute(p, numbers, s) {
+		s.limeTestIndex = 10 * numbers.bufferPh;
+		s.atReference = atReference(p, numbers.targetPh, s.limeTestIndex);
+		const rate = toDepthAndMaterial(p, numbers, s);
 		if (Number.isNaN(rate + numbers.soilPh)) return NaN;
 		return callsForLime(p, numbers.soilPh, numbers.targetPh) ? rate : 0;
 	},
-	explain(p, figures, words) {
+	explain(p, figures, words, worked) {
 		const { soilPh, bufferPh, targetPh } = figures;
 		const source = sourceOf(words);
 		const index = figure({
 			label: 'lime test index',
-			value: 10 * bufferPh.value,
+			value: worked.limeTestIndex,
 			unit: '',
 			formula: '10 x buffer pH',
 			inputs: [bufferPh],
 			...source
 		});
-		const reference = atReference(p, targetPh.value, index.value);
-		if (Number.isNaN(reference)) {
+		if (Number.isNaN(worked.atReference)) {
 			const first = p.lines[0]!.target.ph;
 			const last = p.lines[p.lines.length - 1]!.target.ph;
 			return notApplicable(
@@ -72,13 +81,13 @@ export const bufferLine: RuleKind<Parameters> = {
 		if (!callsForLime(p, soilPh.value, targetPh.value)) return noLime(p, soilPh, targetPh, words);
 		const line = figure({
 			label: 'reference lime, reference depth',
-			value: reference,
+			value: worked.atReference,
 			unit: words.unit,
 			formula: lineText(p, targetPh.value),
 			inputs: [soilPh, targetPh, index],
 			...source
 		});
-		return depthAndMaterialSteps(p, line, figures, words);
+		return depthAndMaterialSteps(p, worked, line, figures, words);
 	}
 };
 

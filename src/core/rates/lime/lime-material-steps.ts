@@ -14,15 +14,19 @@ type Reference = FromSchema<{
 	readonly properties: typeof referenceParameters;
 }>;
 
+/** Short tons/ac at the guide's own depth and lime, and of that lime to this depth. */
+export const depthAndMaterial = { atReference: NaN, toDepth: NaN };
+
 /** A rate at the guide's own depth and lime, brought to this depth and this lime. */
-export function toDepthAndMaterial(p: Reference, atReference: number, numbers: RuleNumbers): number {
-	const scaled = atReference * (numbers.limeDepthIn / p.referenceDepthIn);
-	return scaled * (p.referenceEffectiveFraction / numbers.effectiveFraction);
+export function toDepthAndMaterial(p: Reference, numbers: RuleNumbers, s: typeof depthAndMaterial): number {
+	s.toDepth = s.atReference * (numbers.limeDepthIn / p.referenceDepthIn);
+	return s.toDepth * (p.referenceEffectiveFraction / numbers.effectiveFraction);
 }
 
 /** The same as two steps of the worksheet. */
 export function depthAndMaterialSteps(
 	p: Reference,
+	worked: typeof depthAndMaterial & { rate: number },
 	line: Figure,
 	{ limeDepthIn, effectiveFraction }: RuleFigures,
 	words: RuleWords
@@ -30,7 +34,7 @@ export function depthAndMaterialSteps(
 	const source = sourceOf(words);
 	const depth = figure({
 		label: 'for the depth limed',
-		value: line.value * (limeDepthIn.value / p.referenceDepthIn),
+		value: worked.toDepth,
 		unit: words.unit,
 		formula: `x depth / ${p.referenceDepthIn} in`,
 		inputs: [line, limeDepthIn],
@@ -44,7 +48,7 @@ export function depthAndMaterialSteps(
 	});
 	return figure({
 		label: words.title,
-		value: depth.value * (p.referenceEffectiveFraction / effectiveFraction.value),
+		value: worked.rate,
 		unit: words.unit,
 		formula: 'x effective fraction of the reference lime / of this lime',
 		inputs: [depth, reference, effectiveFraction],

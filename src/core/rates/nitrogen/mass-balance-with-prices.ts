@@ -62,15 +62,19 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+/** lb N/ac that the soil does not give, price of grain over price of nitrogen, and the factor that makes. */
+const steps = { need: NaN, priceRatio: NaN, priceFactor: NaN };
+
 /**
  * Mass balance with soil nitrate, organic matter, timing and prices inside: lb N/ac, never below zero;
  * (constant + a YG - b NO3 - c YG OM - credits) x timing x price factor.
  * Source of the form: University of Nebraska EC117 (memory).
  */
-export const massBalanceWithPrices: RuleKind<Parameters> = {
+export const massBalanceWithPrices: RuleKind<Parameters, typeof steps> = {
 	kind: 'mass-balance-with-prices',
 	byFurrowSlice: true,
 	parameters,
+	steps,
 	needs: () => [
 		'yieldGoal',
 		'rootZoneNitratePpm',
@@ -80,27 +84,33 @@ export const massBalanceWithPrices: RuleKind<Parameters> = {
 		'nitrogenPrice',
 		'credits'
 	],
-	compute(p, { yieldGoal, rootZoneNitratePpm, organicMatter, timingFactor, grainPrice, nitrogenPrice, credits }) {
-		const need = needOf(p, yieldGoal, rootZoneNitratePpm, organicMatter);
-		return Math.max(0, need - credits) * timingFactor * priceFactor(p, grainPrice / nitrogenPrice);
+	compute(p, { yieldGoal, rootZoneNitratePpm, organicMatter, timingFactor, grainPrice, nitrogenPrice, credits }, s) {
+		const percent = Math.min(organicMatter, p.mostOrganicMatterPercent);
+		const fromSoil = p.perNitratePpm * rootZoneNitratePpm + p.perYieldAndOrganicMatter * yieldGoal * percent;
+		s.need = p.constant + p.perYield * yieldGoal - fromSoil;
+		s.priceRatio = grainPrice / nitrogenPrice;
+		const { constant, linear, square, leastRatio, mostRatio } = p.priceFactor;
+		const r = Math.min(Math.max(s.priceRatio, leastRatio), mostRatio);
+		s.priceFactor = constant + linear * r + square * r * r;
+		return Math.max(0, s.need - credits) * timingFactor * s.priceFactor;
 	},
-	explain(p, figures, words) {
+	explain(p, figures, words, worked) {
 		const { yieldGoal, rootZoneNitratePpm, timingFactor, grainPrice, nitrogenPrice, credits } = figures;
 		const organicMatter = figures.organicMatter!;
 		const source = sourceOf(words);
 		const need = figure({
 			label: 'the crop needs beyond what the soil gives',
-			value: needOf(p, yieldGoal.value, rootZoneNitratePpm.value, organicMatter.value),
+			value: worked.need,
 			unit: words.unit,
 			formula: `${p.constant} + ${p.perYield} x yield goal - ${p.perNitratePpm} x nitrate - ${p.perYieldAndOrganicMatter} x yield goal x organic matter, to ${p.mostOrganicMatterPercent} % at most`,
 			inputs: [yieldGoal, rootZoneNitratePpm, organicMatter],
 			...source
 		});
-		const price = priceFigure(p, grainPrice, nitrogenPrice, source);
+		const price = priceFigure(p, worked, [grainPrice, nitrogenPrice], source);
 		const enough = need.value <= credits.value;
 		return figure({
 			label: words.title,
-			value: Math.max(0, need.value - credits.value) * timingFactor.value * price.value,
+			value: worked.rate,
 			unit: words.unit,
 			formula: enough ? 'soil and credits cover the need: none' : '(need - credits) x timing x price factor',
 			inputs: [need, credits, timingFactor, price],
@@ -110,27 +120,20 @@ export const massBalanceWithPrices: RuleKind<Parameters> = {
 	}
 };
 
-function needOf(p: Parameters, yieldGoal: number, nitratePpm: number, organicMatter: number): number {
-	const percent = Math.min(organicMatter, p.mostOrganicMatterPercent);
-	const fromSoil = p.perNitratePpm * nitratePpm + p.perYieldAndOrganicMatter * yieldGoal * percent;
-	return p.constant + p.perYield * yieldGoal - fromSoil;
-}
-
-function priceFactor({ priceFactor: f }: Parameters, ratio: number): number {
-	const r = Math.min(Math.max(ratio, f.leastRatio), f.mostRatio);
-	return f.constant + f.linear * r + f.square * r * r;
-}
-
-function priceFigure(p: Parameters, grain: Figure, nitrogen: Figure, source: ReturnType<typeof sourceOf>): Figure {
+function priceFigure(
+	p: Parameters,
+	{ priceRatio, priceFactor }: typeof steps,
+	prices: Figure[],
+	source: ReturnType<typeof sourceOf>
+): Figure {
 	const { constant, linear, square, leastRatio, mostRatio } = p.priceFactor;
-	const ratio = grain.value / nitrogen.value;
-	const held = ratio < leastRatio || ratio > mostRatio;
+	const held = priceRatio < leastRatio || priceRatio > mostRatio;
 	return figure({
 		label: 'price factor',
-		value: priceFactor(p, ratio),
+		value: priceFactor,
 		unit: '',
 		formula: `${constant} + ${linear} R - ${-square} R2, R = grain / nitrogen${held ? `, kept from ${leastRatio} to ${mostRatio}` : ''}`,
-		inputs: [grain, nitrogen],
+		inputs: prices,
 		...source
 	});
 }

@@ -15,23 +15,29 @@ const parameters = {
 	}
 } as const;
 
+/** lb N/ac: by the yield goal alone, and not less than the guide's least need. */
+const steps = { byYield: NaN, need: NaN };
+
 /**
  * Mass balance: constant + factor x yield goal, less the credits the guide allows; lb N/ac, never below zero.
  * Form shared by the yield-goal guides (tri-state E-2567 1995, northern plains state guides).
  */
-export const massBalance: RuleKind<FromSchema<typeof parameters>> = {
+export const massBalance: RuleKind<FromSchema<typeof parameters>, typeof steps> = {
 	kind: 'mass-balance',
 	parameters,
+	steps,
 	needs: () => ['yieldGoal', 'credits'],
-	compute(p, { yieldGoal, credits }) {
-		return Math.max(0, Math.max(p.constant + p.perYield * yieldGoal, p.leastNeed ?? 0) - credits);
+	compute(p, { yieldGoal, credits }, s) {
+		s.byYield = p.constant + p.perYield * yieldGoal;
+		s.need = Math.max(s.byYield, p.leastNeed ?? 0);
+		return Math.max(0, s.need - credits);
 	},
-	explain(p, { yieldGoal, credits }, words) {
-		const byYield = p.constant + p.perYield * yieldGoal.value;
+	explain(p, { yieldGoal, credits }, words, worked) {
+		const { byYield } = worked;
 		const least = p.leastNeed ?? 0;
 		const need = figure({
 			label: 'the crop needs',
-			value: Math.max(byYield, least),
+			value: worked.need,
 			unit: words.unit,
 			formula: `${p.constant === 0 ? '' : `${p.constant} + `}${p.perYield} x yield goal${least > byYield ? `, at least ${least}` : ''}`,
 			inputs: [yieldGoal],
@@ -43,7 +49,7 @@ export const massBalance: RuleKind<FromSchema<typeof parameters>> = {
 		const enough = need.value <= credits.value;
 		return figure({
 			label: words.title,
-			value: Math.max(0, need.value - credits.value),
+			value: worked.rate,
 			unit: words.unit,
 			formula: enough ? 'the credits cover the need: none' : 'need - credits',
 			inputs: [need, credits],

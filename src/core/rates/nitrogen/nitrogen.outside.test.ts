@@ -14,7 +14,7 @@ import { mostProfitRate, mostYieldRate, testedCurve } from './response/returns';
 
 function compute(method: string, crop: CropId, inputs: Partial<Record<InputName, number>>): number {
 	const compiled = library.packs.rules.find((rule) => rule.method === method)!;
-	return compiled.kind.compute(compiled.parametersFor(crop), Object.assign(noNumbers(), { credits: 0 }, inputs));
+	return compiled.forCrop(crop)!.evaluate(Object.assign(noNumbers(), { credits: 0 }, inputs));
 }
 const rateOf = (request: AdviseRequest, method: string) =>
 	advise(request, library, '2027-06-10').rates.find((rate) => rate.method === method)!;

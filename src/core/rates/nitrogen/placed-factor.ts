@@ -28,13 +28,14 @@ export type PlacedParameters = FromSchema<typeof placedParameters>;
 export const placedFactor: RuleKind<PlacedParameters> = {
 	kind: 'placed-factor',
 	parameters: placedParameters,
+	steps: {},
 	needs: () => ['yieldGoal', 'placedNitrogen'],
 	compute: (p, { yieldGoal, placedNitrogen }) => (Number.isNaN(placedNitrogen) ? NaN : p.factor * yieldGoal),
-	explain(p, { yieldGoal, placedNitrogen }, words) {
+	explain(p, { yieldGoal, placedNitrogen }, words, { rate }) {
 		const range = p.leastFactor && p.mostFactor ? ` (${p.leastFactor} to ${p.mostFactor})` : '';
 		return figure({
 			label: words.title,
-			value: p.factor * yieldGoal.value,
+			value: rate,
 			unit: words.unit,
 			formula: `${p.factor}${range} x yield goal, valid for this programme only`,
 			inputs: [yieldGoal, placedNitrogen],

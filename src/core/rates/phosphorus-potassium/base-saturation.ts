@@ -22,6 +22,9 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+/** Share of CEC now in %, what is lacking in ppm, and the rate before a limit. */
+const steps = { shareNow: NaN, lack: NaN, full: NaN };
+
 /** K is bought as K2O; Mg and Ca as themselves. */
 const AS_BOUGHT = { K: K2O_PER_K, Mg: 1, Ca: 1 } as const;
 
@@ -30,22 +33,25 @@ const AS_BOUGHT = { K: K2O_PER_K, Mg: 1, Ca: 1 } as const;
  * x CEC x ppm in one meq x 0.3 lb for each ppm and inch sampled; never below zero. Soil test in ppm, CEC in
  * meq/100 g. Targets: Bear and co-workers 1945, Graham 1959, from memory.
  */
-export const cationShare: RuleKind<Parameters> = {
+export const cationShare: RuleKind<Parameters, typeof steps> = {
 	kind: 'base-saturation',
 	byFurrowSlice: true,
 	parameters,
+	steps,
 	needs: () => ['soilTest', 'cec', 'sampledDepthIn'],
-	compute(p, { soilTest, cec, sampledDepthIn }) {
-		const perPpm = LB_AC_PER_PPM_INCH * sampledDepthIn * AS_BOUGHT[p.cation];
-		const rate = Math.max(0, wantedPpm(p, cec) - soilTest) * perPpm;
-		return p.maximum !== undefined && rate > p.maximum ? p.maximum : rate;
+	compute(p, { soilTest, cec, sampledDepthIn }, s) {
+		const perMeq = PPM_PER_MEQ[p.cation];
+		s.shareNow = (soilTest / perMeq / cec) * 100;
+		s.lack = Math.max(0, (p.leastPercent / 100) * cec * perMeq - soilTest);
+		s.full = s.lack * (LB_AC_PER_PPM_INCH * sampledDepthIn * AS_BOUGHT[p.cation]);
+		return p.maximum !== undefined && s.full > p.maximum ? p.maximum : s.full;
 	},
-	explain(p, { soilTest, cec, sampledDepthIn }, words) {
+	explain(p, { soilTest, cec, sampledDepthIn }, words, worked) {
 		const source = sourceOf(words);
 		const perMeq = PPM_PER_MEQ[p.cation];
 		const share = figure({
 			label: `${p.cation} share of CEC now`,
-			value: (soilTest.value / perMeq / cec.value) * 100,
+			value: worked.shareNow,
 			unit: '%',
 			formula: `ppm / ${perMeq} / CEC x 100`,
 			inputs: [soilTest, cec],
@@ -55,19 +61,17 @@ export const cationShare: RuleKind<Parameters> = {
 		const target = figure({ label: `target share${range}`, value: p.leastPercent, unit: '%', ...source });
 		const lack = figure({
 			label: `${p.cation} lacking`,
-			value: Math.max(0, wantedPpm(p, cec.value) - soilTest.value),
+			value: worked.lack,
 			unit: 'ppm',
 			formula: `(target - share now) / 100 x CEC x ${perMeq}, never below 0`,
 			inputs: [target, share, cec],
 			...source
 		});
-		const perPpm = LB_AC_PER_PPM_INCH * sampledDepthIn.value * AS_BOUGHT[p.cation];
-		const full = lack.value * perPpm;
-		const capped = p.maximum !== undefined && full > p.maximum;
+		const capped = worked.rate < worked.full;
 		const oxide = p.cation === 'K' ? ` x ${K2O_PER_K}` : '';
 		return figure({
 			label: words.title,
-			value: capped ? p.maximum! : full,
+			value: worked.rate,
 			unit: words.unit,
 			formula:
 				lack.value === 0
@@ -79,7 +83,3 @@ export const cationShare: RuleKind<Parameters> = {
 		});
 	}
 };
-
-function wantedPpm({ leastPercent, cation }: Parameters, cec: number): number {
-	return (leastPercent / 100) * cec * PPM_PER_MEQ[cation];
-}

@@ -30,40 +30,58 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+/** lb/ac of the oxide, but the critical level in ppm, build-up for each ppm, and the share of maintenance. */
+const steps = {
+	criticalLevel: NaN,
+	buildPerPpm: NaN,
+	build: NaN,
+	straw: NaN,
+	maintenance: NaN,
+	maintenanceShare: NaN,
+	full: NaN
+};
+
+type Worked = typeof steps & { rate: number };
+
 /**
  * Build and maintain: removal, plus a build-up below the critical level, full maintenance in a band above it, then
  * falling in a straight line to nothing. lb/ac of the oxide; soil test in ppm, CEC in meq/100 g.
  * Form of tri-state extension bulletin E-2567 (Vitosh, Johnson and Mengel 1995), from memory.
  */
-export const buildAndMaintain: RuleKind<Parameters> = {
+export const buildAndMaintain: RuleKind<Parameters, typeof steps> = {
 	kind: 'build-and-maintain',
 	byFurrowSlice: true,
 	parameters,
+	steps,
 	needs: (p) => [
 		'soilTest',
 		'yieldGoal',
 		...(p.criticalLevelPpm.perCec === undefined && p.buildPerPpm.perCec === undefined ? [] : (['cec'] as const)),
 		...(p.residuePerYield === undefined ? [] : (['residueShare'] as const))
 	],
-	compute(p, { soilTest, yieldGoal, cec, residueShare }) {
-		const excess = soilTest - atCec(p.criticalLevelPpm, cec);
-		const maintenance = yieldGoal * p.removalPerYield + strawTaken(p, yieldGoal, residueShare) + p.maintenanceExtra;
-		const rate = positivePart(-excess) * atCec(p.buildPerPpm, cec) + maintenance * maintenanceShare(p, excess);
-		return p.maximum !== undefined && rate > p.maximum ? p.maximum : rate;
+	compute(p, { soilTest, yieldGoal, cec, residueShare }, s) {
+		s.criticalLevel = atCec(p.criticalLevelPpm, cec);
+		const excess = soilTest - s.criticalLevel;
+		s.straw = strawTaken(p, yieldGoal, residueShare);
+		s.maintenance = yieldGoal * p.removalPerYield + s.straw + p.maintenanceExtra;
+		s.buildPerPpm = atCec(p.buildPerPpm, cec);
+		s.build = positivePart(-excess) * s.buildPerPpm;
+		s.maintenanceShare = positivePart(1 - positivePart((excess - p.maintenanceWidthPpm) / p.drawdownWidthPpm));
+		s.full = s.build + s.maintenance * s.maintenanceShare;
+		return p.maximum !== undefined && s.full > p.maximum ? p.maximum : s.full;
 	},
-	explain(p, figures, words) {
-		const criticalLevel = cecFigure('critical level', 'ppm', p.criticalLevelPpm, figures, words);
-		const maintenance = maintenanceFigure(p, figures, words);
+	explain(p, figures, words, worked) {
+		const criticalLevel = cecFigure('critical level', 'ppm', p.criticalLevelPpm, worked.criticalLevel, figures, words);
+		const maintenance = maintenanceFigure(p, worked, figures, words);
 		const short = criticalLevel.value - figures.soilTest.value;
 		const steps =
 			short > 0
-				? [buildFigure(p, short, criticalLevel, figures, words), maintenance]
-				: [maintenance, shareFigure(p, -short, criticalLevel, figures, words)];
-		const full = short > 0 ? steps[0]!.value + steps[1]!.value : steps[0]!.value * steps[1]!.value;
-		const capped = p.maximum !== undefined && full > p.maximum;
+				? [buildFigure(p, worked, criticalLevel, figures, words), maintenance]
+				: [maintenance, shareFigure(p, worked, criticalLevel, figures, words)];
+		const capped = worked.rate < worked.full;
 		return figure({
 			label: words.title,
-			value: capped ? p.maximum! : full,
+			value: worked.rate,
 			unit: words.unit,
 			formula: `${short > 0 ? 'build-up + maintenance' : 'maintenance x share'}${capped ? `, at most ${p.maximum}` : ''}`,
 			inputs: steps,
@@ -85,22 +103,18 @@ function positivePart(x: number): number {
 	return (x + Math.abs(x)) * 0.5;
 }
 
-/** Full up to the width above the critical level, then falling in a straight line to nothing. */
-function maintenanceShare(p: Parameters, excess: number): number {
-	return positivePart(1 - positivePart((excess - p.maintenanceWidthPpm) / p.drawdownWidthPpm));
-}
-
 function cecFigure(
 	label: string,
 	unit: string,
 	line: { constant: number; perCec?: number },
+	value: number,
 	{ cec }: RuleFigures,
 	words: RuleWords
 ): Figure {
 	const rises = line.perCec !== undefined;
 	return figure({
 		label,
-		value: rises ? atCec(line, cec.value) : line.constant,
+		value,
 		unit,
 		formula: rises ? `${line.constant} + ${line.perCec} x CEC` : '',
 		inputs: rises ? [cec] : [],
@@ -109,12 +123,17 @@ function cecFigure(
 	});
 }
 
-function maintenanceFigure(p: Parameters, { yieldGoal, residueShare }: RuleFigures, words: RuleWords): Figure {
-	const straw = strawLine(p, yieldGoal, residueShare, words.unit);
+function maintenanceFigure(
+	p: Parameters,
+	worked: Worked,
+	{ yieldGoal, residueShare }: RuleFigures,
+	words: RuleWords
+): Figure {
+	const straw = strawLine(p, worked.straw, yieldGoal, residueShare, words.unit);
 	const extra = p.maintenanceExtra > 0 ? ` + ${p.maintenanceExtra}` : '';
 	return figure({
 		label: extra ? 'maintenance' : 'the crop takes off',
-		value: yieldGoal.value * p.removalPerYield + (straw[0]?.value ?? 0) + p.maintenanceExtra,
+		value: worked.maintenance,
 		unit: words.unit,
 		formula: `yield goal x ${p.removalPerYield}${straw.length > 0 ? ' + straw or stover' : ''}${extra}`,
 		inputs: [yieldGoal, ...straw],
@@ -123,11 +142,11 @@ function maintenanceFigure(p: Parameters, { yieldGoal, residueShare }: RuleFigur
 	});
 }
 
-function buildFigure(p: Parameters, short: number, level: Figure, figures: RuleFigures, words: RuleWords): Figure {
-	const perPpm = cecFigure('build-up for each ppm', 'lb/ac', p.buildPerPpm, figures, words);
+function buildFigure(p: Parameters, worked: Worked, level: Figure, figures: RuleFigures, words: RuleWords): Figure {
+	const perPpm = cecFigure('build-up for each ppm', 'lb/ac', p.buildPerPpm, worked.buildPerPpm, figures, words);
 	return figure({
 		label: 'build-up',
-		value: short * perPpm.value,
+		value: worked.build,
 		unit: words.unit,
 		formula: '(critical level - soil test) x build-up for each ppm',
 		inputs: [level, figures.soilTest, perPpm],
@@ -138,16 +157,16 @@ function buildFigure(p: Parameters, short: number, level: Figure, figures: RuleF
 
 function shareFigure(
 	p: Parameters,
-	excess: number,
+	{ maintenanceShare }: Worked,
 	level: Figure,
 	{ soilTest }: RuleFigures,
 	words: RuleWords
 ): Figure {
 	const width = formatNumber(p.maintenanceWidthPpm, 'ppm');
-	const inBand = excess <= p.maintenanceWidthPpm;
+	const inBand = soilTest.value - level.value <= p.maintenanceWidthPpm;
 	return figure({
 		label: 'share of maintenance',
-		value: maintenanceShare(p, excess),
+		value: maintenanceShare,
 		unit: '',
 		formula: inBand
 			? `full up to ${width} ppm above the critical level`

@@ -34,30 +34,37 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+/** lb/ac of the oxide; `perPpm` lb that raise the test by 1 ppm. */
+const steps = { straw: NaN, removal: NaN, perPpm: NaN, build: NaN, full: NaN };
+
 /**
  * Build to a range: below it removal and a share of the build-up, inside it removal, above it nothing. lb/ac of the
  * oxide; soil test in ppm, CEC in meq/100 g. Form of tri-state bulletin 974 (2020), from memory.
  */
-export const buildToRange: RuleKind<Parameters> = {
+export const buildToRange: RuleKind<Parameters, typeof steps> = {
 	kind: 'build-to-range',
 	byFurrowSlice: true,
 	parameters,
+	steps,
 	needs: (p) => [
 		'soilTest',
 		'yieldGoal',
 		...(p.ranges.length > 1 || p.lbPerPpm.perCec !== undefined ? (['cec'] as const) : []),
 		...(p.residuePerYield === undefined ? [] : (['residueShare'] as const))
 	],
-	compute(p, { soilTest, yieldGoal, cec, residueShare }) {
+	compute(p, { soilTest, yieldGoal, cec, residueShare }, s) {
 		if (p.ranges.length > 1 && Number.isNaN(cec)) return NaN;
 		const { lowPpm, highPpm } = rangeAt(p, cec);
-		const removal = yieldGoal * p.removalPerYield + strawTaken(p, yieldGoal, residueShare);
-		const full = (Math.max(0, lowPpm - soilTest) * atCec(p.lbPerPpm, cec)) / p.buildYears + removal;
-		if (soilTest > highPpm) return Number.isNaN(full) ? NaN : 0;
-		return p.maximum !== undefined && full > p.maximum ? p.maximum : full;
+		s.straw = strawTaken(p, yieldGoal, residueShare);
+		s.removal = yieldGoal * p.removalPerYield + s.straw;
+		s.perPpm = atCec(p.lbPerPpm, cec);
+		s.build = (Math.max(0, lowPpm - soilTest) * s.perPpm) / p.buildYears;
+		s.full = s.build + s.removal;
+		if (soilTest > highPpm) return Number.isNaN(s.full) ? NaN : 0;
+		return p.maximum !== undefined && s.full > p.maximum ? p.maximum : s.full;
 	},
-	explain(p, { soilTest, yieldGoal, cec, residueShare }, words) {
-		const straw = strawLine(p, yieldGoal, residueShare, words.unit);
+	explain(p, { soilTest, yieldGoal, cec, residueShare }, words, worked) {
+		const straw = strawLine(p, worked.straw, yieldGoal, residueShare, words.unit);
 		const source = sourceOf(words);
 		const { lowPpm, highPpm, cecBelow } = rangeAt(p, cec?.value ?? NaN);
 		const byCec = p.ranges.length > 1;
@@ -74,29 +81,28 @@ export const buildToRange: RuleKind<Parameters> = {
 		const high = bound('high end of the range', highPpm);
 		const removal = figure({
 			label: 'the crop takes off',
-			value: yieldGoal.value * p.removalPerYield + (straw[0]?.value ?? 0),
+			value: worked.removal,
 			unit: words.unit,
 			formula: `yield goal x ${p.removalPerYield}${straw.length > 0 ? ' + straw or stover' : ''}`,
 			inputs: [yieldGoal, ...straw],
 			...source
 		});
-		const answer = { label: words.title, unit: words.unit, ...source, cautions: words.cautions };
+		const answer = { label: words.title, value: worked.rate, unit: words.unit, ...source, cautions: words.cautions };
+		const capped = worked.rate < worked.full ? `, at most ${p.maximum}` : '';
 		if (soilTest.value > highPpm) {
 			const formula = 'above the range: none until the test comes down into it';
-			return figure({ ...answer, value: 0, formula, inputs: [soilTest, high] });
+			return figure({ ...answer, formula, inputs: [soilTest, high] });
 		}
 		if (soilTest.value >= lowPpm) {
-			const capped = p.maximum !== undefined && removal.value > p.maximum;
 			return figure({
 				...answer,
-				value: capped ? p.maximum! : removal.value,
-				formula: `inside the range: what the crop takes off${capped ? `, at most ${p.maximum}` : ''}`,
+				formula: `inside the range: what the crop takes off${capped}`,
 				inputs: [soilTest, low, high, removal]
 			});
 		}
 		const perPpm = figure({
 			label: 'to raise the test by 1 ppm',
-			value: atCec(p.lbPerPpm, cec?.value ?? NaN),
+			value: worked.perPpm,
 			unit: words.unit,
 			formula: p.lbPerPpm.perCec === undefined ? '' : `${p.lbPerPpm.constant} + ${p.lbPerPpm.perCec} x CEC`,
 			inputs: p.lbPerPpm.perCec === undefined ? [] : [cec],
@@ -104,18 +110,15 @@ export const buildToRange: RuleKind<Parameters> = {
 		});
 		const build = figure({
 			label: 'build-up this year',
-			value: (Math.max(0, lowPpm - soilTest.value) * perPpm.value) / p.buildYears,
+			value: worked.build,
 			unit: words.unit,
 			formula: `(low end - soil test) x lb for each ppm / ${p.buildYears} years`,
 			inputs: [low, soilTest, perPpm],
 			...source
 		});
-		const full = build.value + removal.value;
-		const capped = p.maximum !== undefined && full > p.maximum;
 		return figure({
 			...answer,
-			value: capped ? p.maximum! : full,
-			formula: `build-up + what the crop takes off${capped ? `, at most ${p.maximum}` : ''}`,
+			formula: `build-up + what the crop takes off${capped}`,
 			inputs: [build, removal]
 		});
 	}

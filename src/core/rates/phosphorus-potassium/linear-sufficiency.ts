@@ -18,24 +18,35 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+/** lb/ac whatever the yield, and lb for each unit of yield. */
+const steps = { perAcre: NaN, perUnit: NaN };
+
 /**
  * Feed the crop: constant - b x soil test + (a - c x soil test) x yield goal, lb/ac of the oxide, never below zero.
  * Soil test in ppm by the rule's method, yield in the crop's unit. The Great Plains state guides (NDSU SF882,
  * SDSU EC750) have the second part alone; the guides of the central plains (KSU MF-2586) have both, with an end.
  */
-export const linearSufficiency: RuleKind<Parameters> = {
+export const linearSufficiency: RuleKind<Parameters, typeof steps> = {
 	kind: 'linear-sufficiency',
 	parameters,
+	steps,
 	needs: (p) => (p.perYield === undefined ? ['soilTest'] : ['soilTest', 'yieldGoal']),
-	compute: (p, { soilTest, yieldGoal }) => rateAt(p, soilTest, yieldGoal),
-	explain(p, { soilTest, yieldGoal }, words) {
+	compute(p, { soilTest, yieldGoal }, s) {
+		s.perAcre = (p.constant ?? 0) - (p.perPpm ?? 0) * soilTest;
+		s.perUnit = (p.perYield ?? 0) - (p.perYieldAndPpm ?? 0) * soilTest;
+		const rate = s.perAcre + (p.perYield === undefined ? 0 : s.perUnit * yieldGoal);
+		if (Number.isNaN(rate)) return NaN;
+		if (rate <= 0 || (p.noneAbovePpm !== undefined && soilTest > p.noneAbovePpm)) return 0;
+		return Math.max(p.leastRate ?? 0, rate);
+	},
+	explain(p, { soilTest, yieldGoal }, words, worked) {
 		const source = sourceOf(words);
 		const inputs: Figure[] = [];
 		if (p.constant !== undefined) {
 			inputs.push(
 				figure({
 					label: 'needed whatever the yield',
-					value: perAcre(p, soilTest.value),
+					value: worked.perAcre,
 					unit: words.unit,
 					formula: `${p.constant} - ${p.perPpm ?? 0} x soil test`,
 					inputs: [soilTest],
@@ -46,7 +57,7 @@ export const linearSufficiency: RuleKind<Parameters> = {
 		if (p.perYield !== undefined) {
 			const perUnitFigure = figure({
 				label: 'needed for each unit of yield',
-				value: perUnit(p, soilTest.value),
+				value: worked.perUnit,
 				unit: `lb per ${yieldGoal.unit.replace('/ac', '')}`,
 				formula: `${p.perYield} - ${p.perYieldAndPpm ?? 0} x soil test`,
 				inputs: [soilTest],
@@ -54,33 +65,17 @@ export const linearSufficiency: RuleKind<Parameters> = {
 			});
 			inputs.push(perUnitFigure, yieldGoal);
 		}
-		const value = rateAt(p, soilTest.value, p.perYield === undefined ? 0 : yieldGoal.value);
 		return figure({
 			label: words.title,
-			value,
+			value: worked.rate,
 			unit: words.unit,
-			formula: value > 0 ? formulaText(p) : 'the soil feeds the crop: none',
+			formula: worked.rate > 0 ? formulaText(p) : 'the soil feeds the crop: none',
 			inputs,
 			...source,
 			cautions: words.cautions
 		});
 	}
 };
-
-function perAcre({ constant = 0, perPpm = 0 }: Parameters, soilTest: number): number {
-	return constant - perPpm * soilTest;
-}
-
-function perUnit({ perYield = 0, perYieldAndPpm = 0 }: Parameters, soilTest: number): number {
-	return perYield - perYieldAndPpm * soilTest;
-}
-
-function rateAt(p: Parameters, soilTest: number, yieldGoal: number): number {
-	const rate = perAcre(p, soilTest) + (p.perYield === undefined ? 0 : perUnit(p, soilTest) * yieldGoal);
-	if (Number.isNaN(rate)) return NaN;
-	if (rate <= 0 || (p.noneAbovePpm !== undefined && soilTest > p.noneAbovePpm)) return 0;
-	return Math.max(p.leastRate ?? 0, rate);
-}
 
 function formulaText({ constant, perYield, noneAbovePpm, leastRate }: Parameters): string {
 	const parts = [

@@ -26,20 +26,21 @@ type Parameters = FromSchema<typeof parameters>;
 export const removal: RuleKind<Parameters> = {
 	kind: 'removal',
 	parameters,
+	steps: {},
 	needs: (p) => ['yieldGoal', 'residueShare', ...(p.noneAbovePpm === undefined ? [] : (['soilTest'] as const))],
 	compute(p, { yieldGoal, residueShare, soilTest }) {
-		const taken = takenOff(p, yieldGoal, residueShare);
+		const taken = (p.perYield + (p.residuePerYield ?? 0) * residueShare) * yieldGoal;
 		if (p.noneAbovePpm === undefined) return taken;
 		if (Number.isNaN(taken + soilTest)) return NaN;
 		return soilTest > p.noneAbovePpm ? 0 : taken;
 	},
-	explain(p, { yieldGoal, residueShare, soilTest }, words) {
+	explain(p, { yieldGoal, residueShare, soilTest }, words, { rate }) {
 		const source = sourceOf(words);
 		const unit = `lb per ${yieldGoal.unit.replace('/ac', '')}`;
-		const answer = { label: words.title, unit: words.unit, ...source };
+		const answer = { label: words.title, value: rate, unit: words.unit, ...source };
 		if (p.noneAbovePpm !== undefined && soilTest.value > p.noneAbovePpm) {
 			const formula = `none: the soil test is above ${p.noneAbovePpm} ppm`;
-			return figure({ ...answer, value: 0, formula, inputs: [soilTest], cautions: words.cautions });
+			return figure({ ...answer, formula, inputs: [soilTest], cautions: words.cautions });
 		}
 		const inUnit = figure({ label: 'in each unit of yield', value: p.perYield, unit, ...source });
 		const straw = residueShare.value > 0 && p.residuePerYield !== undefined;
@@ -47,7 +48,6 @@ export const removal: RuleKind<Parameters> = {
 		const unknownStraw = residueShare.value > 0 && p.residuePerYield === undefined;
 		return figure({
 			...answer,
-			value: takenOff(p, yieldGoal.value, residueShare.value),
 			formula: straw ? '(removal + straw x share taken off) x yield goal' : 'removal x yield goal',
 			inputs: straw ? [inUnit, inStraw, residueShare, yieldGoal] : [inUnit, yieldGoal],
 			cautions: [
@@ -57,7 +57,3 @@ export const removal: RuleKind<Parameters> = {
 		});
 	}
 };
-
-function takenOff({ perYield, residuePerYield = 0 }: Parameters, yieldGoal: number, residueShare: number): number {
-	return (perYield + residuePerYield * residueShare) * yieldGoal;
-}

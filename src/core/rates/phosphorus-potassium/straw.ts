@@ -19,16 +19,21 @@ export function strawTaken({ residuePerYield }: Straw, yieldGoal: number, residu
 }
 
 /** The same as a line of the worksheet; none where nothing leaves. */
-export function strawLine(p: Straw, yieldGoal: Figure, residueShare: Figure | undefined, unit: string): Figure[] {
-	const share = residueShare?.value ?? 0;
-	if (p.residuePerYield === undefined || share === 0) return [];
+export function strawLine(
+	p: Straw,
+	taken: number,
+	yieldGoal: Figure,
+	residueShare: Figure | undefined,
+	unit: string
+): Figure[] {
+	if (p.residuePerYield === undefined || !residueShare || residueShare.value === 0) return [];
 	return [
 		figure({
 			label: 'straw or stover takes off',
-			value: strawTaken(p, yieldGoal.value, share),
+			value: taken,
 			unit,
 			formula: `yield goal x ${p.residuePerYield} x share taken off`,
-			inputs: [yieldGoal, residueShare!],
+			inputs: [yieldGoal, residueShare],
 			basis: 'memory',
 			citation: 'IPNI nutrient removal tables; the guide itself counts grain alone'
 		})

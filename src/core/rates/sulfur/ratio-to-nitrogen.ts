@@ -26,12 +26,13 @@ const parameters = {
 export const ratioToNitrogen: RuleKind<FromSchema<typeof parameters>> = {
 	kind: 'ratio-to-nitrogen',
 	parameters,
+	steps: {},
 	needs: () => ['nitrogenRate'],
 	compute: (p, { nitrogenRate }) => nitrogenRate / p.nitrogenPerSulfur,
-	explain: (p, { nitrogenRate }, words) =>
+	explain: (p, { nitrogenRate }, words, { rate }) =>
 		figure({
 			label: words.title,
-			value: nitrogenRate.value / p.nitrogenPerSulfur,
+			value: rate,
 			unit: words.unit,
 			formula: `nitrogen / ${p.nitrogenPerSulfur}`,
 			inputs: [nitrogenRate],

@@ -28,14 +28,15 @@ export const nitrateThreshold: RuleKind<ThresholdParameters> = {
 	parameters: thresholdParameters,
 	test: 'nitrate',
 	covers: 'from now on',
+	steps: {},
 	needs: () => ['sidedressNitratePpm', 'criticalNitratePpm'],
 	compute: (p, { sidedressNitratePpm, criticalNitratePpm }) =>
 		Math.max(0, criticalNitratePpm - sidedressNitratePpm) * p.perPpm,
-	explain(p, { sidedressNitratePpm, criticalNitratePpm }, words) {
+	explain(p, { sidedressNitratePpm, criticalNitratePpm }, words, { rate }) {
 		const enough = sidedressNitratePpm.value >= criticalNitratePpm.value;
 		return figure({
 			label: words.title,
-			value: Math.max(0, criticalNitratePpm.value - sidedressNitratePpm.value) * p.perPpm,
+			value: rate,
 			unit: words.unit,
 			formula: enough
 				? `${sidedressNitratePpm.value} ppm is at or above the critical level: none`

@@ -15,25 +15,31 @@ export const stripParameters = {
 
 export type StripParameters = FromSchema<typeof stripParameters>;
 
+/** Yield that plenty of nitrogen brought, and lb N in a unit of it. */
+const steps = { gain: NaN, nitrogenInUnit: NaN };
+
 /**
  * Nitrogen by reference strips: (yield with plenty - yield without) x nitrogen in the grain / use efficiency, lb
  * N/ac from now on. Form: Raun and co-workers 2002, Agronomy Journal 94 (memory).
  */
-export const referenceStrip: RuleKind<StripParameters> = {
+export const referenceStrip: RuleKind<StripParameters, typeof steps> = {
 	kind: 'reference-strip',
 	parameters: stripParameters,
 	byZone: true,
 	test: 'strips',
 	covers: 'from now on',
+	steps,
 	needs: () => ['yieldWithout', 'yieldRich', 'nitrogenEfficiency'],
-	compute(p, { yieldWithout, yieldRich, nitrogenEfficiency }) {
-		return (Math.max(0, yieldRich - yieldWithout) * nitrogenInYield(p)) / nitrogenEfficiency;
+	compute(p, { yieldWithout, yieldRich, nitrogenEfficiency }, s) {
+		s.gain = Math.max(0, yieldRich - yieldWithout);
+		s.nitrogenInUnit = (p.lbPerYield * p.grainNitrogenPercent) / 100;
+		return (s.gain * s.nitrogenInUnit) / nitrogenEfficiency;
 	},
-	explain(p, { yieldWithout, yieldRich, nitrogenEfficiency }, words) {
+	explain(p, { yieldWithout, yieldRich, nitrogenEfficiency }, words, worked) {
 		const source = sourceOf(words);
 		const inGrain = figure({
 			label: 'nitrogen in a unit of yield',
-			value: nitrogenInYield(p),
+			value: worked.nitrogenInUnit,
 			unit: 'lb',
 			formula: `${p.lbPerYield} lb x ${p.grainNitrogenPercent} %`,
 			inputs: [
@@ -42,13 +48,12 @@ export const referenceStrip: RuleKind<StripParameters> = {
 			],
 			...source
 		});
-		const gain = Math.max(0, yieldRich.value - yieldWithout.value);
 		return figure({
 			label: words.title,
-			value: (gain * inGrain.value) / nitrogenEfficiency.value,
+			value: worked.rate,
 			unit: words.unit,
 			formula:
-				gain === 0
+				worked.gain === 0
 					? 'plenty of nitrogen brings no more yield: none'
 					: '(yield with plenty - yield without) x nitrogen in a unit / efficiency',
 			inputs: [yieldRich, yieldWithout, inGrain, nitrogenEfficiency],
@@ -57,7 +62,3 @@ export const referenceStrip: RuleKind<StripParameters> = {
 		});
 	}
 };
-
-function nitrogenInYield({ lbPerYield, grainNitrogenPercent }: StripParameters): number {
-	return (lbPerYield * grainNitrogenPercent) / 100;
-}

@@ -50,22 +50,28 @@ export function bandText({ from, below }: ReturnType<typeof bandOf>): string {
 	return from === 0 ? `fewer than ${below} per ft2` : `${from} to ${below} per ft2`;
 }
 
+/** lb N/ac by the band alone, whatever the crop looks like. */
+const steps = { byBand: NaN };
+
 /** Nitrogen of the tillering dressing by the stems counted, lb N/ac for this dressing alone. */
-export const standCount: RuleKind<StandParameters> = {
+export const standCount: RuleKind<StandParameters, typeof steps> = {
 	kind: 'stand-count',
 	parameters: standParameters,
 	test: 'tillers',
 	covers: 'for this dressing',
+	steps,
 	needs: () => ['tillersPerFt2', 'leastDressing'],
-	compute: (p, { tillersPerFt2, leastDressing }) => Math.max(rateByBand(p, tillersPerFt2), leastDressing),
-	explain(p, { tillersPerFt2, leastDressing }, words) {
-		const byBand = rateByBand(p, tillersPerFt2.value);
+	compute(p, { tillersPerFt2, leastDressing }, s) {
+		s.byBand = rateByBand(p, tillersPerFt2);
+		return Math.max(s.byBand, leastDressing);
+	},
+	explain(p, { tillersPerFt2, leastDressing }, words, { byBand, rate }) {
 		const band = bandOf(p, tillersPerFt2.value);
 		const text = bandText(band);
 		const falling = band.fallingTo === undefined ? '' : `, ${band.rate} falling to ${band.fallingTo} lb`;
 		return figure({
 			label: words.title,
-			value: Math.max(byBand, leastDressing.value),
+			value: rate,
 			unit: words.unit,
 			formula:
 				leastDressing.value > byBand

@@ -33,6 +33,7 @@ export function objectiveOf({ objective = 'most-profit' }: EconomicResponse): Ob
 export const economicResponse: RuleKind<EconomicResponse> = {
 	kind: 'economic-response',
 	parameters: { $ref: 'response.schema.json#/definitions/EconomicResponse' },
+	steps: {},
 	needs: (p) => (objectiveOf(p) === 'most-yield' ? [] : ['grainPrice', 'nitrogenPrice']),
 	compute(p, { grainPrice, nitrogenPrice }) {
 		const curve = curveOf(p);
