@@ -28,6 +28,11 @@ const SOURING = 3;
 /** So much chloride in a season harms a crop that minds it, lb/ac: judgement. */
 const CHLORIDE_LB = 50;
 const LEAST_LB = 10;
+/** A potash with no more of it counts as free of chloride: sulfates of potash are sold with 1 to 3 %. Practice. */
+const MOST_CHLORIDE_PERCENT = 3;
+/** % S of a nitrogen product that is bought for both. Practice. */
+const LEAST_SULFUR_PERCENT = 10;
+const MOST_OFFERED = 3;
 
 /** What acid ground, chloride, magnesium, sulfur and the drip line have to say about the sources of a plan. Common practice. */
 export function sourceAdvice(passes: readonly Pass[], ground: SourceGround): SourceAdvice[] {
@@ -43,8 +48,25 @@ export function sourceAdvice(passes: readonly Pass[], ground: SourceGround): Sou
 	});
 }
 
-function known(ids: readonly string[], { products }: PlanContext, placement: Pass['placement']): string[] {
-	return ids.filter((id) => products.some((product) => product.id === id && product.placements.includes(placement)));
+/** What of the catalogue would do in this place, the best first; an adviser's own products are judged like the rest. */
+function offered(
+	{ products }: PlanContext,
+	{ placement }: Pass,
+	rank: (product: Product) => number | undefined
+): string[] {
+	return products
+		.flatMap((product) => {
+			const merit = product.placements.includes(placement) ? rank(product) : undefined;
+			return merit === undefined ? [] : [{ id: product.id, merit }];
+		})
+		.sort((a, b) => b.merit - a.merit)
+		.slice(0, MOST_OFFERED)
+		.map(({ id }) => id);
+}
+
+/** Bought for its nitrogen, not for what it carries along. */
+function forNitrogen({ analysis: { N = 0, P2O5 = 0, K2O = 0, S = 0 } }: Product): boolean {
+	return N > Math.max(P2O5, K2O, S);
 }
 
 function acidGround(pass: Pass, product: Product, { context, targetPh }: SourceGround): SourceAdvice[] {
@@ -53,9 +75,11 @@ function acidGround(pass: Pass, product: Product, { context, targetPh }: SourceG
 	if (!souring || soilPh === undefined || targetPh === undefined || soilPh > targetPh - ACID_BY) return [];
 	// Phosphate that carries some nitrogen along is bought for the phosphate.
 	const { N = 0, P2O5 = 0, K2O = 0 } = product.analysis;
-	const forNitrogen = N > Math.max(P2O5, K2O);
-	if (!forNitrogen || passNutrient(pass, product, 'N') < LEAST_LB) return [];
-	const instead = known(['calcium-nitrate', 'can-27', 'urea'], context, pass.placement);
+	if (N <= Math.max(P2O5, K2O) || passNutrient(pass, product, 'N') < LEAST_LB) return [];
+	const instead = offered(context, pass, (other) => {
+		const sours = other.acidity?.per === 'N' ? other.acidity.caco3Lb : undefined;
+		return sours === undefined || sours >= SOURING || !forNitrogen(other) ? undefined : -sours;
+	});
 	const debt = formatNumber(product.acidity!.caco3Lb, 'ratio');
 	return [
 		{
@@ -73,7 +97,11 @@ function chloride(pass: Pass, product: Product, { context }: SourceGround): Sour
 		{
 			pass: pass.id,
 			text: `${formatNumber(Math.round(pounds), 'lb/ac')} lb of chloride, which ${context.crop.name.toLowerCase()} minds: sulfate of potash brings none.`,
-			instead: known(['potassium-sulfate', 'potassium-magnesium-sulfate'], context, pass.placement)
+			instead: offered(context, pass, ({ analysis, chloridePercent, nitrogenForms }) => {
+				const { K2O = 0, P2O5 } = analysis;
+				const free = chloridePercent !== undefined && chloridePercent <= MOST_CHLORIDE_PERCENT;
+				return K2O > 0 && !P2O5 && !nitrogenForms && free ? K2O : undefined;
+			})
 		}
 	];
 }
@@ -82,11 +110,23 @@ function magnesium(pass: Pass, product: Product, { context, magnesiumShort }: So
 	if (!magnesiumShort) return [];
 	if (product.lime && (product.analysis.Mg ?? 0) === 0) {
 		const text = 'Magnesium is short here: dolomitic lime brings it with the lime.';
-		return [{ pass: pass.id, text, instead: known(['dolomitic-lime'], context, pass.placement) }];
+		return [
+			{
+				pass: pass.id,
+				text,
+				instead: offered(context, pass, ({ lime, analysis: { Mg } }) => (lime && Mg ? Mg : undefined))
+			}
+		];
 	}
 	if (passNutrient(pass, product, 'K2O') >= LEAST_LB && (product.analysis.Mg ?? 0) === 0) {
 		const text = 'Magnesium is short here: potassium-magnesium sulfate brings it with the potash.';
-		return [{ pass: pass.id, text, instead: known(['potassium-magnesium-sulfate'], context, pass.placement) }];
+		return [
+			{
+				pass: pass.id,
+				text,
+				instead: offered(context, pass, ({ analysis: { K2O, Mg } }) => (K2O && Mg ? Mg : undefined))
+			}
+		];
 	}
 	return [];
 }
@@ -100,7 +140,9 @@ function sulfur(pass: Pass, product: Product, passes: readonly Pass[], { context
 		{
 			pass: pass.id,
 			text: `${formatNumber(wanted - carried, 'lb/ac')} lb S are still to find a place: ammonium sulfate or thiosulfate brings them with the nitrogen.`,
-			instead: known(['ammonium-sulfate', 'ammonium-thiosulfate'], context, pass.placement)
+			instead: offered(context, pass, ({ sulfurForm, analysis: { N = 0, P2O5, S = 0 } }) =>
+				N > 0 && S >= LEAST_SULFUR_PERCENT && !P2O5 && sulfurForm !== 'elemental' ? S : undefined
+			)
 		}
 	];
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Pass } from '../schema-types';
+import type { Pass, Product } from '../schema-types';
 import { planContext } from '../season/plan/plan-context.test-help';
 import { library } from '../testing.test-help';
 import { countBack, cupsPerPalm } from './calibration/rates';
@@ -198,6 +198,7 @@ describe('advice on sources', () => {
 		const acid = ground({ context: { ...planContext(), soilPh: 5.6 } });
 		expect(texts([pass('ammonium-sulfate', 200)], acid)).toContain('each lb of this nitrogen costs 5.4 lb of lime');
 		expect(texts([pass('urea', 200)], acid)).toBe('');
+		expect(sourceAdvice([pass('ammonium-sulfate', 200)], acid)[0]!.instead[0]).toBe('calcium-nitrate');
 		// bought for its phosphate
 		expect(texts([pass('map', 200)], acid)).toBe('');
 		expect(texts([pass('ammonium-sulfate', 200)], ground())).toBe('');
@@ -205,8 +206,18 @@ describe('advice on sources', () => {
 	it('chloride is minded by almond, not by corn', () => {
 		const almond = ground({}, planContext({ cropId: 'almond' }));
 		expect(texts([pass('potash', 200)], almond)).toContain('94 lb of chloride');
-		expect(sourceAdvice([pass('potash', 200)], almond)[0]!.instead).toContain('potassium-sulfate');
+		expect(sourceAdvice([pass('potash', 200)], almond)[0]!.instead).toEqual([
+			'potassium-sulfate',
+			'potassium-magnesium-sulfate'
+		]);
 		expect(texts([pass('potash', 200)], ground())).toBe('');
+	});
+	it('an adviser’s own product is offered like those of the catalogue', () => {
+		const context = planContext({ cropId: 'almond' });
+		const own: Product = { ...context.products.find(({ id }) => id === 'potassium-sulfate')!, id: 'own-sulfate-52' };
+		own.analysis = { K2O: 52, S: 17 };
+		const almond = ground({}, { ...context, products: [...context.products, own] });
+		expect(sourceAdvice([pass('potash', 200)], almond)[0]!.instead[0]).toBe('own-sulfate-52');
 	});
 	it('short magnesium, sulfur without a place, and what the drip line cannot take', () => {
 		const short = ground({ magnesiumShort: true });
@@ -215,6 +226,10 @@ describe('advice on sources', () => {
 		const sulfur = ground({ context: { ...planContext({ chosen: { S: 15 } }), soilPh: 6.5 } });
 		expect(texts([pass('urea', 100)], sulfur)).toContain('15 lb S are still to find a place');
 		expect(texts([pass('urea', 100), pass('gypsum', 100)], sulfur)).toBe('');
+		expect(sourceAdvice([pass('urea', 100)], sulfur)[0]!.instead).toEqual([
+			'ammonium-sulfate',
+			'urea-ammonium-sulfate'
+		]);
 		expect(texts([pass('potassium-nitrate', 50, { placement: 'drip' })], ground())).toContain('dissolves slowly');
 	});
 });

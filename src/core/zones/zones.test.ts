@@ -4,8 +4,10 @@ import { areaAcres } from '../ground/shapes/geodesic-area';
 import type { Shape } from '../ground/shapes/shape';
 import { figure, notApplicable } from '../figure/figure';
 import { advise } from '../rates/advise';
+import type { Prescription } from '../schema-types';
 import { cornRequest, library } from '../testing.test-help';
 import { asApplied } from './prescription/as-applied';
+import { costOverFlat } from './prescription/prescription-totals';
 import { groupCells, zoneCounts } from './shapes/cell-zones';
 import { cellAt, gridOf, middleOf, positionOf } from './surface/field-grid';
 import { gridZones } from './shapes/grid-zones';
@@ -350,6 +352,42 @@ describe('what a machine can set', () => {
 				}
 			)
 		);
+	});
+});
+
+describe('what a prescription costs beside one rate', () => {
+	const shape = { type: 'Polygon' as const, coordinates: [ring(-35, 41, 0.002, 0.004)] } as Shape;
+	const of = (unit: Prescription['unit'], flat?: number) => ({
+		...({
+			format: 1,
+			name: 'x',
+			outside: 0,
+			madeOn: '2026-11-23',
+			preparedBy: '',
+			field: 'North',
+			grower: 'Tarrow'
+		} as const),
+		...{ year: 2027, cautions: [], unit, flat, product: { id: 'uan-28', name: 'UAN-28' } },
+		parts: [{ zone: 'Knob', rate: 30, areaAcres: 10, shape }]
+	});
+	const product = library.products.find(({ id }) => id === 'uan-28')!;
+
+	it('is the difference in product by weight x the price of a short ton', () => {
+		const cost = (unit: Prescription['unit']) => costOverFlat(of(unit, 20), product, 400);
+		// by hand: 100 lb, 100 short tons, and 100 gal by their weight
+		expect(cost('lb/ac')).toMatchObject({ value: 20, unit: '$' });
+		expect(cost('short ton/ac')).toMatchObject({ value: 40_000 });
+		expect(cost('gal/ac')).toMatchObject({
+			value: expect.closeTo((100 * product.densityLbPerGal! * 400) / 2000, 9)
+		});
+	});
+
+	it('does not apply without a price, an even rate or a density, and says which', () => {
+		expect(costOverFlat(of('lb/ac', 20), product, undefined)).toMatchObject({ reason: 'no price for UAN-28 is known' });
+		expect(costOverFlat(of('lb/ac'), product, 400)).toMatchObject({ reason: 'no even rate stands beside it' });
+		expect(costOverFlat(of('gal/ac', 20), undefined, 400)).toMatchObject({
+			reason: 'the density of UAN-28 is not known'
+		});
 	});
 });
 

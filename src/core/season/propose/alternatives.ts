@@ -2,6 +2,7 @@ import type { Pass, Product, Schedule, ScheduleStep } from '../../schema-types';
 import { passNutrient, productFor } from '../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../plan/plan-context';
 import { dateOf } from './propose-programme';
+import { plainUrea } from '../plan/usual-source';
 import { EARLY_SHARE } from '../plan/usual-values';
 
 /** A plan, or another way to put on the same nitrogen. */
@@ -11,11 +12,10 @@ export interface Alternative {
 }
 
 /** Urea worked in before a spring crop; common practice. */
-const BEFORE_PLANTING: Omit<ScheduleStep, 'label' | 'reason'> = {
+const BEFORE_PLANTING: Omit<ScheduleStep, 'label' | 'reason' | 'product'> = {
 	id: 'early',
 	daysFromPlanting: -7,
 	placement: 'incorporated',
-	product: 'urea',
 	basis: 'practice'
 };
 
@@ -34,7 +34,7 @@ export function alternativesTo(passes: readonly Pass[], context: PlanContext): A
 	if (!schedule || schedule.nitrogen.length === 0 || pounds === 0) return [plan];
 	const steps = [...schedule.nitrogen].sort((a, b) => a.daysFromPlanting - b.daysFromPlanting);
 	const main = schedule.nitrogen[0]!;
-	const early = earlyStep(schedule, steps);
+	const early = earlyStep(schedule, steps, plainUrea(products)?.id ?? main.product);
 	const first = steps[0]!;
 	const put = (step: ScheduleStep, share: number) => passOf(step, pounds * share, context);
 	const split =
@@ -57,9 +57,9 @@ function isNitrogenAlone({ analysis }: Product): boolean {
 }
 
 /** Before planting for spring crops; the first dressing of spring for those sown in autumn. */
-function earlyStep({ usualPlanting }: Schedule, steps: readonly ScheduleStep[]): ScheduleStep {
+function earlyStep({ usualPlanting }: Schedule, steps: readonly ScheduleStep[], product: string): ScheduleStep {
 	if (usualPlanting.yearOffset < 0) return steps[0]!;
-	return { ...BEFORE_PLANTING, label: 'All before planting', reason: 'One trip, before the crop needs it.' };
+	return { ...BEFORE_PLANTING, product, label: 'All before planting', reason: 'One trip, before the crop needs it.' };
 }
 
 function passOf(step: ScheduleStep, pounds: number, context: PlanContext): Pass {

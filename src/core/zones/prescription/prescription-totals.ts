@@ -1,5 +1,6 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
-import type { Prescription } from '../../schema-types';
+import type { Prescription, Product } from '../../schema-types';
+import { LB_PER_SHORT_TON } from '../../units/factors';
 
 const TOTAL_UNIT: Record<Prescription['unit'], string> = {
 	'lb/ac': 'lb',
@@ -28,6 +29,45 @@ export function flatTotal({ product, unit, parts, flat }: Prescription): Answer 
 	if (flat === undefined) return notApplicable(label, 'no even rate stands beside it', '');
 	const acres = parts.reduce((sum, { areaAcres }) => sum + areaAcres, 0);
 	return amountOn(label, figure({ label: 'even rate', value: flat, unit, basis: 'adviser' }), acres, unit);
+}
+
+/**
+ * Dollars that the prescription costs more than the even rate, below zero where it saves: the difference in product
+ * x price. Does not apply without an even rate, a price, or the density of a product written in gallons.
+ * @param perShortTon $ per short ton of the product, where it is known
+ */
+export function costOverFlat(
+	prescription: Prescription,
+	product: Product | undefined,
+	perShortTon: number | undefined
+): Answer {
+	const { unit } = prescription;
+	const label = `${prescription.product.name}: cost beside one rate`;
+	const flat = flatTotal(prescription);
+	if (!flat.applies) return notApplicable(label, flat.reason, flat.remedy);
+	if (perShortTon === undefined) {
+		const reason = `no price for ${prescription.product.name} is known`;
+		return notApplicable(label, reason, 'Enter its price under Supply.');
+	}
+	const perUnit = { 'short ton/ac': LB_PER_SHORT_TON, 'lb/ac': 1, 'gal/ac': product?.densityLbPerGal }[unit];
+	if (perUnit === undefined) {
+		return notApplicable(label, `the density of ${prescription.product.name} is not known`, 'Give it under Products.');
+	}
+	const total = prescriptionTotal(prescription);
+	const weight = figure({ label: `weight of one of ${total.unit}`, value: perUnit, unit: 'lb', basis: 'adviser' });
+	return figure({
+		label,
+		value: (((total.value - flat.value) * perUnit) / LB_PER_SHORT_TON) * perShortTon,
+		unit: '$',
+		formula: `(by this prescription - at one rate) x weight / ${LB_PER_SHORT_TON} x price`,
+		inputs: [
+			total,
+			flat,
+			weight,
+			figure({ label: 'price', value: perShortTon, unit: '$ per short ton', basis: 'adviser' })
+		],
+		basis: 'adviser'
+	});
 }
 
 function amountOn(label: string, rate: Figure, acres: number, unit: Prescription['unit']): Figure {

@@ -1,4 +1,3 @@
-import { figure, type Answer, type Figure } from '../../../core/figure/figure';
 import { limeApplications } from '../../../core/rates/lime/lime-applications';
 import { effectiveFraction } from '../../../core/rates/lime/liming-material';
 import { pricePerEffectiveTon } from '../../../core/rates/lime/liming';
@@ -47,7 +46,7 @@ export function ratesPage(desk: Desk, address: FieldAddress) {
 	const { advice } = fieldYear;
 	const { units } = desk.settings;
 	const library = desk.library;
-	const rows = ROWS.map((row) => rowOf(row, advice, units));
+	const rows = ROWS.map((row) => rowOf(row, advice, units, library));
 	const guides = (advice?.answer.rates ?? []).filter(({ applies }) => applies).map(({ packTitle }) => packTitle);
 	return {
 		goalPage: goalPage(desk, fieldYear),
@@ -66,7 +65,12 @@ export function ratesPage(desk: Desk, address: FieldAddress) {
 
 export type RatesPage = ReturnType<typeof ratesPage>;
 
-function rowOf({ nutrient, name, unit, always }: (typeof ROWS)[number], advice: Advice | undefined, units: UnitSystem) {
+function rowOf(
+	{ nutrient, name, unit, always }: (typeof ROWS)[number],
+	advice: Advice | undefined,
+	units: UnitSystem,
+	library: Desk['library']
+) {
 	const choice = advice?.choices.find((one) => one.nutrient === nutrient);
 	const chosen = advice?.chosen.find((one) => one.nutrient === nutrient);
 	const opinions = (advice?.answer.rates ?? [])
@@ -82,7 +86,7 @@ function rowOf({ nutrient, name, unit, always }: (typeof ROWS)[number], advice: 
 			cost: inSystem(rate.cost, units),
 			approximate: rate.approximate,
 			simulated: rate.simulated === true,
-			of: nutrient === 'lime' ? limeText(rate.worksheet) : undefined,
+			of: nutrient === 'lime' && advice && rate.applies ? limeText(rate.method, advice, library) : undefined,
 			stands: rate.stands,
 			total: rate.seasonTotal && inSystem(rate.seasonTotal, units),
 			zones: (rate.zones ?? []).map((zone) => ({ ...zone, rate: inSystem(zone.rate, units) })),
@@ -113,19 +117,11 @@ function rowOf({ nutrient, name, unit, always }: (typeof ROWS)[number], advice: 
 }
 
 /** Which lime a rate is of: guides differ in their reference. */
-function limeText(worksheet: Answer): string | undefined {
-	const fraction = worksheet.applies ? effectiveFractionIn(worksheet) : undefined;
-	if (!fraction) return undefined;
+function limeText(method: string, { site }: Advice, { packs }: Desk['library']): string | undefined {
+	const compiled = packs.rules.find((rule) => rule.method === method);
+	const fraction = compiled && new SiteReading(site, inputReaders).input('effectiveFraction', compiled);
+	if (!fraction?.applies) return undefined;
 	return fraction.value === 1 ? 'of pure CaCO3' : `of lime that acts to ${formatNumber(fraction.value * 100, '%')} %`;
-}
-
-function effectiveFractionIn(root: Figure): Figure | undefined {
-	if (/^effective fraction of (this|pure|the guide)/.test(root.label)) return root;
-	for (const input of root.inputs) {
-		const found = effectiveFractionIn(input);
-		if (found) return found;
-	}
-	return undefined;
 }
 
 /** Where each school takes the soil test of P and K in six years, this crop and the next one in turn. */

@@ -7,8 +7,7 @@ import { passesInZone } from '../../../core/zones/prescription/zone-passes';
 import { passNutrient } from '../../../core/season/plan/pass/pass-nutrients';
 import { formatNumber } from '../../../core/units/display';
 import { inSystem } from '../../../core/units/rate-units';
-import { LB_PER_SHORT_TON } from '../../../core/units/factors';
-import { flatTotal, prescriptionTotal } from '../../../core/zones/prescription/prescription-totals';
+import { costOverFlat, flatTotal, prescriptionTotal } from '../../../core/zones/prescription/prescription-totals';
 import { boundaryOf } from '../field/zones/boundary-of';
 import { listLayers, listZones } from '../stores/ground-maps';
 import { listPrescriptions } from '../stores/prescriptions';
@@ -102,27 +101,17 @@ export function zonesPage(desk: Desk, address: FieldAddress) {
 			})
 			.filter(({ drives }) => drives.length > 0),
 		prescriptions: listPrescriptions(desk.book, goal?.id ?? '').map(({ id, content, applied }) => {
-			const total = prescriptionTotal(content);
-			const flat = flatTotal(content);
+			const product = library.products.find((card) => card.id === content.product.id);
 			return {
 				id,
 				content,
-				total,
-				flat,
-				cost: flat.applies ? costOf(total.value - flat.value, content.unit, content.product.id) : undefined,
+				total: prescriptionTotal(content),
+				flat: flatTotal(content),
+				cost: costOverFlat(content, product, prices.get(`product:${content.product.id}`)),
 				applied: applied.map((one) => one.content)
 			};
 		})
 	};
-
-	/** $ for so much of a product in the unit of its totals; undefined without a price. */
-	function costOf(amount: number, unit: string, product: string): number | undefined {
-		const price = prices.get(`product:${product}`);
-		const card = library.products.find(({ id }) => id === product);
-		if (price === undefined || !card) return undefined;
-		const pounds = unit === 'gal/ac' ? amount * (card.densityLbPerGal ?? NaN) : amount;
-		return (unit === 'short ton/ac' ? amount : pounds / LB_PER_SHORT_TON) * price;
-	}
 }
 
 /** Nutrients with a chosen rate that a pass carries, the one it carries most of first; lime for a lime. */

@@ -1,7 +1,8 @@
 import { parseISO } from 'date-fns';
 import type { Pass, Product } from '../../../schema-types';
 import { formatNumber } from '../../../units/display';
-import { passNutrient } from '../../plan/pass/pass-nutrients';
+import { passNutrient, productFor } from '../../plan/pass/pass-nutrients';
+import { plainSulfate } from '../../plan/usual-source';
 import { hasTrait } from '../../plan/crop-traits';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import { harvestYear } from '../../stages/stage-dates';
@@ -27,20 +28,29 @@ function elemental(passes: readonly Pass[], context: PlanContext): ReturnType<Se
 	);
 	const late = carriers.filter(({ product }) => product.sulfurForm === 'elemental');
 	if (wanted === undefined || late.length === 0 || ready >= wanted - slackLb) return [];
+	const sulfate = plainSulfate(context.products);
 	return late.map(({ pass, product }) => ({
 		rule: 'sulfur-form',
 		severity: 'mind' as const,
 		pass: pass.id,
 		text: `Elemental sulfur has to oxidise first, weeks to months: of the ${formatNumber(wanted, 'lb/ac')} lb S/ac wanted, ${formatNumber(ready, 'lb/ac')} lb are ready this season. Count it for next season.`,
 		basis: 'practice' as const,
-		remedies: [
-			{
-				label: 'Take gypsum instead',
-				passes: [
-					{ ...pass, product: 'gypsum', rate: (sulfurIn(pass, product) / 17) * 100, placement: 'broadcast' as const }
+		remedies: sulfate
+			? [
+					{
+						label: `Take ${sulfate.name.toLowerCase()} instead`,
+						passes: [
+							{
+								...pass,
+								product: sulfate.id,
+								rate: productFor(sulfurIn(pass, product), sulfate, 'S'),
+								unit: 'lb/ac' as const,
+								placement: 'broadcast' as const
+							}
+						]
+					}
 				]
-			}
-		]
+			: []
 	}));
 }
 

@@ -1,6 +1,7 @@
 import { hasTrait } from '../../plan/crop-traits';
 import { productFor, passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
+import { plainUrea } from '../../plan/usual-source';
 import { usualCornLeaves } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
@@ -14,7 +15,7 @@ export const coatedRescueCheck: SeasonCheck = (passes, { crop, products, plantin
 		const product = productOf(pass, products);
 		if (!product.slowRelease || !hasTrait(crop, 'corn') || pass.date <= plantingDate) return [];
 		if (usualCornLeaves(station, plantingDate, pass.date) < rescueLeaves) return [];
-		const urea = products.find(({ id }) => id === 'urea');
+		const urea = plainUrea(products);
 		const pounds = passNutrient(pass, product, 'N');
 		return [
 			{
@@ -32,6 +33,7 @@ export const coatedRescueCheck: SeasonCheck = (passes, { crop, products, plantin
 										...pass,
 										product: urea.id,
 										rate: productFor(pounds, urea, 'N'),
+										unit: 'lb/ac' as const,
 										additive: 'urease inhibitor' as const
 									}
 								]

@@ -8,8 +8,8 @@
 		content: Prescription;
 		total: Answer;
 		flat: Answer;
-		/** Against one rate for the whole field, $; undefined where a price is missing. */
-		cost: number | undefined;
+		/** Against one rate for the whole field, $; does not apply where a price is missing. */
+		cost: Answer;
 		applied: readonly AsApplied[];
 	}
 </script>
@@ -109,8 +109,9 @@
 		</table>
 	</div>
 	<p>
-		In all <strong><Quantity answer={total} /></strong>; at one rate {amount(flat)}{#if cost !== undefined}, which
-			{cost < 0 ? `saves ${formatQuantity(-cost, '$')}` : `costs ${formatQuantity(cost, '$')} more`}{/if}. Outside:
+		In all <strong><Quantity answer={total} /></strong>; at one rate {amount(flat)}{#if cost.applies}, which
+			{cost.value < 0 ? 'saves' : 'costs'}
+			<Quantity answer={{ ...cost, value: Math.abs(cost.value) }} />{cost.value < 0 ? '' : ' more'}{/if}. Outside:
 		{rateText(content.outside, content.unit)}.
 	</p>
 	{#if applied.length > 0}
