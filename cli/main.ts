@@ -1,3 +1,4 @@
+import { messageOf } from '../src/core/check/message-of';
 import { text } from 'node:stream/consumers';
 import { InputError, type Problem } from '../src/core/check/problem';
 import { validator } from '../src/core/check/validator';
@@ -55,7 +56,7 @@ function parse(body: string): unknown {
 	try {
 		return JSON.parse(body);
 	} catch (error) {
-		const problem: Problem = { path: '', message: `is not JSON: ${(error as Error).message}` };
+		const problem: Problem = { path: '', message: `is not JSON: ${messageOf(error)}` };
 		throw new InputError([problem]);
 	}
 }

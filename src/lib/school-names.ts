@@ -1,3 +1,4 @@
+import { keysOf } from '../core/check/typed-object';
 import type { School } from '$core/schema-types';
 
 const NAMES: Record<School, string> = {
@@ -23,7 +24,7 @@ const NAMES: Record<School, string> = {
 };
 
 /** Schools in the order in which they stand side by side. */
-export const SCHOOL_ORDER = Object.keys(NAMES) as readonly School[];
+export const SCHOOL_ORDER = keysOf(NAMES);
 
 /** What advisers call a school. */
 export function schoolName(school: School): string {

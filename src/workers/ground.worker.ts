@@ -1,4 +1,5 @@
 // Surfaces and zones of a field, away from the page.
+import { messageOf } from '$core/check/message-of';
 import { groupCells, zoneCounts } from '$core/zones/shapes/cell-zones';
 import { gridOf } from '$core/zones/surface/field-grid';
 import { gridZones } from '$core/zones/shapes/grid-zones';
@@ -12,7 +13,7 @@ self.onmessage = ({ data }: MessageEvent<GroundMessage>) => {
 	try {
 		self.postMessage(answer(data));
 	} catch (error) {
-		self.postMessage({ id: data.id, kind: 'problem', problem: (error as Error).message } satisfies GroundReply);
+		self.postMessage({ id: data.id, kind: 'problem', problem: messageOf(error) } satisfies GroundReply);
 	}
 };
 

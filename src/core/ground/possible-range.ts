@@ -8,22 +8,22 @@ type Range = readonly [low: number, high: number];
 
 /** The lowest and highest value soil can have, in the canonical unit; undefined where there is no bound. */
 export function possibleRange(analyte: Analyte): Range | undefined {
-	return TABLE.analytes[analyte]?.possible as unknown as Range | undefined;
+	return asRange(TABLE.analytes[analyte]?.possible);
 }
 
 /** Outside these a soil test is questioned; undefined where there is no bound. */
 export function usualRange(analyte: Analyte): Range | undefined {
-	return TABLE.analytes[analyte]?.usual as unknown as Range | undefined;
+	return asRange(TABLE.analytes[analyte]?.usual);
 }
 
 /** Percent of clay that a texture class may have. */
 export function clayOf(texture: TextureClass): Range {
-	return TABLE.clayByTexture[texture] as unknown as Range;
+	return asRange(TABLE.clayByTexture[texture] ?? []);
 }
 
 /** The lowest and highest goal a crop can have, in its usual unit per acre; undefined where there is no bound. */
 export function possibleGoal(crop: CropId): Range | undefined {
-	return TABLE.goals[crop]?.possible as unknown as Range | undefined;
+	return asRange(TABLE.goals[crop]?.possible);
 }
 
 /**
@@ -35,7 +35,16 @@ export function goalFault(crop: CropId, goal: number): { fault: 'impossible' | '
 	const range = TABLE.goals[crop];
 	if (!range) return undefined;
 	const outside = ([low, high]: number[]) => goal < low! || goal > high!;
-	if (outside(range.possible)) return { fault: 'impossible', bounds: range.possible as unknown as Range };
-	if (range.usual && outside(range.usual)) return { fault: 'unusual', bounds: range.usual as unknown as Range };
+	if (outside(range.possible)) return { fault: 'impossible', bounds: asRange(range.possible) };
+	if (range.usual && outside(range.usual)) return { fault: 'unusual', bounds: asRange(range.usual) };
 	return undefined;
+}
+
+/** The pairs of a JSON file are lists to the compiler; the schema, and a test by it, hold them to two. */
+function asRange(pair: readonly number[]): Range;
+function asRange(pair: readonly number[] | undefined): Range | undefined;
+function asRange(pair: readonly number[] | undefined): Range | undefined {
+	if (!pair) return undefined;
+	const [low = -Infinity, high = Infinity] = pair;
+	return [low, high];
 }

@@ -1,3 +1,4 @@
+import { isOneOf, keysOf } from '../check/typed-object';
 import { InputError, type Problem } from '../check/problem';
 import { compileSchema, validator } from '../check/validator';
 import { compileRule } from './compile-rule';
@@ -93,7 +94,7 @@ function needsCitation(rule: Pick<Rule, 'basis' | 'citation'>): boolean {
 
 function* coefficientProblems(compiled: CompiledRule, path: string): Generator<Problem> {
 	const check = compileSchema(compiled.kind.parameters);
-	const crops = compiled.rule.crops ? (Object.keys(compiled.rule.crops) as CropId[]) : [undefined];
+	const crops = compiled.rule.crops ? keysOf<CropId>(compiled.rule.crops) : [undefined];
 	for (const crop of crops) {
 		const at = crop ? `${path}/crops/${crop}` : `${path}/parameters`;
 		for (const problem of check(compiled.parametersFor(crop))) yield { ...problem, path: at + problem.path };
@@ -108,7 +109,7 @@ export function workedOut(compiled: CompiledRule, example: Example): number | un
 function* exampleProblems(compiled: CompiledRule, path: string): Generator<Problem> {
 	for (const [index, example] of compiled.rule.examples.entries()) {
 		const at = `${path}/examples/${index}`;
-		const unknown = Object.keys(example.inputs).find((name) => !(INPUT_NAMES as readonly string[]).includes(name));
+		const unknown = Object.keys(example.inputs).find((name) => !isOneOf(INPUT_NAMES, name));
 		if (unknown !== undefined) {
 			yield { path: `${at}/inputs/${unknown}`, message: `is no input; known: ${INPUT_NAMES.join(', ')}` };
 			continue;

@@ -1,3 +1,5 @@
+import type { Figure } from '../figure/figure';
+import { entriesOf } from '../check/typed-object';
 import type { CropId, PackDocument, Rule } from '../schema-types';
 import type { CompiledRule, CropRule } from './pack';
 import { noNumbers, type AnyRuleKind, type InputName, type RuleFigures } from './rule-kind';
@@ -45,6 +47,6 @@ function cropRule(kind: AnyRuleKind, rule: Rule, parameters: unknown): CropRule 
 
 function valuesOf(figures: RuleFigures) {
 	const numbers = noNumbers();
-	for (const [name, figure] of Object.entries(figures)) numbers[name as InputName] = figure.value;
+	for (const [name, figure] of entriesOf<InputName, Figure>(figures)) numbers[name] = figure.value;
 	return numbers;
 }

@@ -1,3 +1,4 @@
+import { keysOf } from '../check/typed-object';
 import type { Problem } from '../check/problem';
 import type { CropId, PackDocument } from '../schema-types';
 import type { CompiledRule } from './pack';
@@ -10,7 +11,7 @@ const SOIL_PH_INPUTS: ReadonlySet<string> = new Set(['soilPh', 'targetPh']);
  * in it is on that scale.
  */
 export function* phScaleProblems({ pack, rule, kind, parametersFor }: CompiledRule, path: string): Generator<Problem> {
-	const crops = rule.crops ? (Object.keys(rule.crops) as CropId[]) : [undefined];
+	const crops = rule.crops ? keysOf<CropId>(rule.crops) : [undefined];
 	for (const crop of crops) {
 		const parameters = parametersFor(crop);
 		const at = crop ? `${path}/crops/${crop}` : `${path}/parameters`;

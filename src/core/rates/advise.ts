@@ -1,3 +1,4 @@
+import { isOneOf } from '../check/typed-object';
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { CompiledRule, PackSet } from '../packs/pack';
 import { baseSaturation, cationExchangeCapacity } from '../reading/soil/cec';
@@ -189,7 +190,7 @@ export function isRateRule({ rule }: CompiledRule): boolean {
 }
 
 function isRate(gives: string): boolean {
-	return (RATE_NUTRIENTS as readonly string[]).includes(gives);
+	return isOneOf(RATE_NUTRIENTS, gives);
 }
 
 function derivedOf(site: Site, cec: Answer, packs: PackSet, units: AdviseRequest['units']): AdviseAnswer['derived'] {

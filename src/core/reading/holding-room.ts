@@ -1,3 +1,5 @@
+import { holdingLimit } from './holding-limit';
+import { parametersOf } from '../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import { rulesGiving, type PackSet } from '../packs/pack';
 import { applyRule } from './apply-rule';
@@ -33,7 +35,7 @@ export function readHoldingRoom(site: Site, packs: PackSet): HoldingRoom {
 
 /** What makes more room in season, by the first pack that gives a holding limit; none without one. */
 export function holdingAllowances(packs: PackSet, crop: CropId): HoldingAllowances {
-	const p = rulesGiving(packs, 'holding-limit')[0]?.parametersFor(crop) as HoldingParameters | undefined;
+	const p = parametersOf(holdingLimit, rulesGiving(packs, 'holding-limit')[0], crop);
 	const { seasonDays = 0, seasonShareOfLimit = 0, slowReleaseShareOfLimit = 0 } = p ?? {};
 	return { seasonDays, seasonShareOfLimit, slowReleaseShareOfLimit };
 }

@@ -57,13 +57,12 @@ export const lineThroughPoints: RuleKind<Parameters> = {
 };
 
 /** Straight lines between the points; the nearest end outside them. */
-export function interpolate(pairs: readonly unknown[], x: number): number {
-	const points = pairs as Points;
+export function interpolate(points: Points, x: number): number {
 	if (x <= points[0]![0]!) return points[0]![1]!;
 	for (let index = 1; index < points.length; index++) {
-		const [right, rightValue] = points[index]! as [number, number];
+		const [right = NaN, rightValue = NaN] = points[index]!;
 		if (x <= right) {
-			const [left, leftValue] = points[index - 1]! as [number, number];
+			const [left = NaN, leftValue = NaN] = points[index - 1]!;
 			return leftValue + ((rightValue - leftValue) * (x - left)) / (right - left);
 		}
 	}

@@ -1,3 +1,4 @@
+import { sharedParameters } from '../packs/parameters-of';
 import { figure, notApplicable, withCaution, type Answer } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import type { InputName } from '../packs/rule-kind';
@@ -65,7 +66,7 @@ export function scaleOf({ pack }: CompiledRule): PhScale {
 /** The adviser's target, else the guide's own, else the crop's, all on the guide's scale. */
 function readTargetPh(site: Site, compiled: CompiledRule): Answer {
 	const scale = scaleOf(compiled);
-	const { target } = compiled.parametersFor(site.crop.id) as { target?: { ph: number } };
+	const { target } = sharedParameters<{ target: { ph: number } }>(compiled, site.crop.id);
 	const isSet = site.targetPh !== undefined && (site.targetPhScale ?? 'water') === scale;
 	if (!target || isSet) return siteTargetPh(site, scale);
 	const { basis, citation } = compiled.rule;
@@ -82,11 +83,11 @@ interface StageDays {
 /**
  * The nitrogen settled on; for a rule of one stage that of the passes in it, or all of it, with a caution, where no passes are planned.
  */
-function readNitrogenRate({ nitrogenRate, programme, crop }: Site, { parametersFor }: CompiledRule): Answer {
+function readNitrogenRate({ nitrogenRate, programme, crop }: Site, compiled: CompiledRule): Answer {
 	if (nitrogenRate === undefined) {
 		return notApplicable('nitrogen', 'no nitrogen rate is settled on', 'Choose the nitrogen rate first.');
 	}
-	const { stage } = (parametersFor(crop.id) ?? {}) as { stage?: StageDays };
+	const { stage } = sharedParameters<{ stage: StageDays }>(compiled, crop.id);
 	const all = figure({ label: 'nitrogen settled on', value: nitrogenRate, unit: 'lb/ac', basis: 'adviser' });
 	if (!stage) return all;
 	if (!programme || programme.length === 0) {

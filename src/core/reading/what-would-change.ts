@@ -1,3 +1,4 @@
+import { entriesOf } from '../check/typed-object';
 import type { Figure } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import { noNumbers, type InputName } from '../packs/rule-kind';
@@ -26,7 +27,7 @@ export function whatWouldChange(
 	figures: Partial<Record<InputName, Figure>>
 ): string[] {
 	const numbers = noNumbers();
-	for (const [name, input] of Object.entries(figures)) numbers[name as InputName] = input.value;
+	for (const [name, input] of entriesOf(figures)) numbers[name] = input.value;
 	const rule = compiled.forCrop(crop)!;
 	const now = rule.evaluate(numbers);
 	return Object.entries(figures).flatMap(([key, input]) => {

@@ -1,3 +1,4 @@
+import { keysOf } from '../check/typed-object';
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { Nutrient, Product } from '../schema-types';
 import { nutrientContent } from '../season/plan/pass/pass-nutrients';
@@ -21,7 +22,7 @@ export function creditedPrice(
 	}
 	const content = nutrientContent(product, nutrient);
 	if (content.value === 0) return notApplicable(label, `it holds no ${nutrient}`, '');
-	const others = (Object.keys(product.analysis) as Nutrient[]).filter((one) => one !== nutrient);
+	const others = keysOf<Nutrient>(product.analysis).filter((one) => one !== nutrient);
 	const credits = others.flatMap((other) => {
 		const value = valueOf(other);
 		if (value === undefined) return [];

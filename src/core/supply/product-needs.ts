@@ -1,3 +1,4 @@
+import { keysOf } from '../check/typed-object';
 import { figure, type Answer, type Figure } from '../figure/figure';
 import type { Nutrient, Pass, Product } from '../schema-types';
 import { LB_PER_SHORT_TON } from '../units/factors';
@@ -47,7 +48,7 @@ export function productNeeds(
  * @returns undefined for a product with several nutrients (what the others are worth is a matter of credit) or none
  */
 export function pricePerPound(product: Product, pricePerShortTon: number | undefined): Figure | undefined {
-	const [nutrient, ...more] = Object.keys(product.analysis) as Nutrient[];
+	const [nutrient, ...more] = keysOf<Nutrient>(product.analysis);
 	if (pricePerShortTon === undefined || !nutrient || more.length > 0) return undefined;
 	const content = nutrientContent(product, nutrient);
 	return figure({

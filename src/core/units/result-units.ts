@@ -1,3 +1,4 @@
+import { keysOf } from '../check/typed-object';
 import type { Analyte, ResultUnit } from '../schema-types';
 import {
 	CM_PER_IN,
@@ -136,7 +137,7 @@ function toPpm(
 }
 
 const PPM_UNITS: readonly ResultUnit[] = ['ppm', 'mg/kg', 'lb/ac', 'lb/ac-furrow', 'kg/ha'];
-const CATIONS: ReadonlySet<Analyte> = new Set(Object.keys(PPM_PER_MEQ) as Analyte[]);
+const CATIONS: ReadonlySet<Analyte> = new Set<Analyte>(keysOf<Analyte>(PPM_PER_MEQ));
 
 /** The units a lab may report an analyte in, the canonical one first. */
 export function unitsOf(analyte: Analyte): readonly ResultUnit[] {

@@ -11,7 +11,12 @@
 	const WHAT: NoGo['what'][] = ['everything', 'nitrogen', 'phosphate'];
 	const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 	let problem = $state('');
-	let form = $state({ from: '', to: '', what: 'everything' as string, reason: '' });
+	let form = $state<Record<'from' | 'to' | 'what' | 'reason', string>>({
+		from: '',
+		to: '',
+		what: 'everything',
+		reason: ''
+	});
 	let ceiling = $state(
 		untrack(() => ({
 			usual: data.rules.besideSeed ? String(data.rules.besideSeed.lbAc) : '',

@@ -17,8 +17,8 @@ function crossings([x = NaN, y = NaN]: Position, rings: readonly (readonly Posit
 	let met = 0;
 	for (const ring of rings) {
 		for (let at = 0, before = ring.length - 1; at < ring.length; before = at++) {
-			const [ax, ay] = ring[at] as [number, number];
-			const [bx, by] = ring[before] as [number, number];
+			const [ax = NaN, ay = NaN] = ring[at]!;
+			const [bx = NaN, by = NaN] = ring[before]!;
 			if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) met++;
 		}
 	}

@@ -1,3 +1,4 @@
+import { knownParameters, sharedParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule, PackSet } from '../../packs/pack';
 import { readBulkDensity, readClay } from '../../reading/soil/clay-and-density';
@@ -7,7 +8,7 @@ import type { Site } from '../../reading/site';
 import { scaleOf, siteInputs } from '../../reading/site-inputs';
 import { formatNumber } from '../../units/display';
 import { CACO3_T_HA_PER_CMOL, CM_PER_IN, KG_HA_PER_LB_AC, LB_PER_SHORT_TON } from '../../units/factors';
-import { bufferCapacity } from './buffer-capacity';
+import { bufferCapacity, bufferCapacityByLayer } from './buffer-capacity';
 import { debtOfNitrogen, debtOfProgramme } from './lime-debt';
 import { triggerPh, type Gate } from './lime-gate';
 import { readLimeDepth } from './liming-material';
@@ -99,7 +100,7 @@ export function yearsUntilNext(compiled: CompiledRule, rate: Answer, site: Site,
 	const { basis, citation } = compiled.rule;
 	const trigger = figure({
 		label: 'trigger of the guide',
-		value: triggerPh(compiled.parametersFor(site.crop.id) as Gate, target.value),
+		value: triggerPh(sharedParameters<Gate>(compiled, site.crop.id), target.value),
 		unit: 'pH',
 		basis,
 		citation
@@ -123,29 +124,29 @@ function phLostInAYear(site: Site, packs: PackSet): Answer {
 	const clay = readClay(site);
 	const density = readBulkDensity(site);
 	const depth = readLimeDepth(site);
-	for (const input of [carbon, clay, density, depth]) {
-		if (!input.applies) return notApplicable(label, input.reason, input.remedy);
-	}
-	const [c, cl, d, depthIn] = [carbon, clay, density, depth] as Figure[];
-	const p = rule.parametersFor(site.crop.id) as { perOrganicCarbon: number; perClay: number };
+	if (!carbon.applies) return notApplicable(label, carbon.reason, carbon.remedy);
+	if (!clay.applies) return notApplicable(label, clay.reason, clay.remedy);
+	if (!density.applies) return notApplicable(label, density.reason, density.remedy);
+	if (!depth.applies) return notApplicable(label, depth.reason, depth.remedy);
+	const p = knownParameters(bufferCapacityByLayer, rule, site.crop.id);
 	const { basis, citation } = rule.rule;
 	const capacity = figure({
 		label: 'pH buffer capacity',
-		value: bufferCapacity(p, c!.value, cl!.value),
+		value: bufferCapacity(p, carbon.value, clay.value),
 		unit: 'cmol/kg per pH',
 		formula: `${p.perOrganicCarbon} x organic carbon + ${p.perClay} x clay`,
-		inputs: [c!, cl!],
+		inputs: [carbon, clay],
 		basis,
 		citation
 	});
 	const debt = yearlyDebt(site);
-	const perPh = capacity.value * d!.value * depthIn!.value * CM_PER_IN * CACO3_T_HA_PER_CMOL;
+	const perPh = capacity.value * density.value * depth.value * CM_PER_IN * CACO3_T_HA_PER_CMOL;
 	return figure({
 		label,
 		value: (debt.value * KG_HA_PER_LB_AC) / 1000 / perPh,
 		unit: 'pH a year',
 		formula: `CaCO3 t/ha / (capacity x bulk density x depth cm x ${CACO3_T_HA_PER_CMOL})`,
-		inputs: [debt, capacity, d!, depthIn!],
+		inputs: [debt, capacity, density, depth],
 		basis: 'practice'
 	});
 }

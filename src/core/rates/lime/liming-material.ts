@@ -1,3 +1,4 @@
+import { sharedParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import type { Site } from '../../reading/site';
@@ -20,11 +21,14 @@ const USUAL_SCHEME: FinenessScheme = {
 export function readEffectiveFraction({ limingMaterial, crop }: Site, compiled: CompiledRule): Answer {
 	const { rule, pack } = compiled;
 	if (limingMaterial) return effectiveFraction(limingMaterial, pack.finenessScheme);
-	const parameters = compiled.parametersFor(crop.id) as { referenceEffectiveFraction: number };
-	const pure = parameters.referenceEffectiveFraction === 1;
+	const { referenceEffectiveFraction = 1 } = sharedParameters<{ referenceEffectiveFraction: number }>(
+		compiled,
+		crop.id
+	);
+	const pure = referenceEffectiveFraction === 1;
 	return figure({
 		label: pure ? 'effective fraction of pure CaCO3' : "effective fraction of the guide's reference lime",
-		value: parameters.referenceEffectiveFraction,
+		value: referenceEffectiveFraction,
 		unit: '',
 		basis: rule.basis,
 		citation: rule.citation

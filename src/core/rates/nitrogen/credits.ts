@@ -1,3 +1,4 @@
+import { sharedParameters } from '../../packs/parameters-of';
 import type { FromSchema } from 'json-schema-to-ts';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
@@ -46,8 +47,9 @@ type Credits = FromSchema<typeof creditParameters>;
  * The sum of a guide's credits, lb/ac of nitrogen or sulfur, each credit a line of its own.
  * @returns does not apply where the guide counts on a test that was not made
  */
-export function readCredits(site: Site, { rule, parametersFor }: CompiledRule): Answer {
-	const allowed = (parametersFor(site.crop.id) as { credits?: Credits } | undefined)?.credits ?? {};
+export function readCredits(site: Site, compiled: CompiledRule): Answer {
+	const { rule } = compiled;
+	const { credits: allowed = {} } = sharedParameters<{ credits: Credits }>(compiled, site.crop.id);
 	const lines: Figure[] = [];
 	const cautions: string[] = [];
 	if (allowed.previousCrop) {

@@ -1,9 +1,11 @@
+import { economicResponse } from './response/economic-response';
+import { parametersOf } from '../../packs/parameters-of';
 import { figure, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
 import type { Site } from '../../reading/site';
 import type { SiteReading } from '../../reading/site-reading';
-import type { EconomicResponse, NitrogenPass, Rate } from '../../schema-types';
+import type { NitrogenPass, Rate } from '../../schema-types';
 import { inSystem, type UnitSystem } from '../../units/rate-units';
 import { nitrogenBalance } from './balance';
 import { objectivesOf } from './response/economic-response';
@@ -29,7 +31,7 @@ export function nitrogenParts(compiled: CompiledRule, reading: SiteReading, unit
 }
 
 function curveParts(compiled: CompiledRule, reading: SiteReading, units: UnitSystem): Parts {
-	const p = compiled.parametersFor(reading.site.crop.id) as EconomicResponse | undefined;
+	const p = parametersOf(economicResponse, compiled, reading.site.crop.id);
 	if (p === undefined) return {};
 	const [grain, nitrogen] = [reading.input('grainPrice', compiled), reading.input('nitrogenPrice', compiled)];
 	const { mostYield, mostProfit, leastLeft } = objectivesOf(p, grain, nitrogen, compiled.rule);

@@ -1,10 +1,11 @@
+import { knownParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { mineralNitrogen } from '../../reading/soil/mineral-nitrogen';
 import type { Site } from '../../reading/site';
 import type { NitrogenPass } from '../../schema-types';
 import { formatNumber } from '../../units/display';
-import type { PlacedParameters } from './placed-factor';
+import { placedFactor, type PlacedParameters } from './placed-factor';
 
 const LABEL = 'placed as the factor asks';
 
@@ -12,8 +13,8 @@ const LABEL = 'placed as the factor asks';
  * The nitrogen that the programme puts where and when a placed-and-timed factor is valid, lb N/ac.
  * @returns does not apply, naming the first condition that fails
  */
-export function readPlacedNitrogen(site: Site, { parametersFor }: CompiledRule): Answer {
-	const p = parametersFor(site.crop.id) as PlacedParameters;
+export function readPlacedNitrogen(site: Site, compiled: CompiledRule): Answer {
+	const p = knownParameters(placedFactor, compiled, site.crop.id);
 	const passes = (site.programme ?? []).filter(({ nitrogen }) => nitrogen > 0);
 	const wanted = `It is valid only for a starter band of at most ${p.mostStarterLb} lb N and the rest at the row base, in ${p.mostPasses} passes at most from V6 on, with soil nitrate known.`;
 	if (passes.length === 0) return notApplicable(LABEL, 'no nitrogen passes are planned yet', wanted);

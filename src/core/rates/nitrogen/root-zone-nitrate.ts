@@ -1,3 +1,5 @@
+import { massBalanceWithPrices } from './mass-balance-with-prices';
+import { knownParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import type { Site } from '../../reading/site';
@@ -11,8 +13,8 @@ const DEEPEST_IN = 48;
  * Mean nitrate-N of the root zone, ppm, each layer weighing by its thickness.
  * @returns does not apply where nitrate is not known down to the depth that the guide asks for
  */
-export function readRootZoneNitrate({ soil, crop }: Site, { parametersFor }: CompiledRule): Answer {
-	const { leastNitrateDepthIn } = parametersFor(crop.id) as { leastNitrateDepthIn: number };
+export function readRootZoneNitrate({ soil, crop }: Site, compiled: CompiledRule): Answer {
+	const { leastNitrateDepthIn } = knownParameters(massBalanceWithPrices, compiled, crop.id);
 	const { parts, reachedIn } = poundsByLayer(soil, 'NO3-N', DEEPEST_IN);
 	const label = 'nitrate-N of the root zone';
 	const remedy = `Take a nitrate sample, 0 to ${leastNitrateDepthIn} in or deeper.`;

@@ -1,3 +1,4 @@
+import { sharedParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
@@ -21,7 +22,7 @@ export function bothYears(
 	const second = applyRule(compiled, reading.of({ ...site, ...next }));
 	if (!second.applies)
 		return notApplicable(label, `for ${next.crop.name.toLowerCase()}: ${second.reason}`, second.remedy);
-	const { maximum = Infinity } = compiled.parametersFor(site.crop.id) as { maximum?: number };
+	const { maximum = Infinity } = sharedParameters<{ maximum: number }>(compiled, site.crop.id);
 	const sum = first.value + second.value;
 	const capped = sum > maximum;
 	const later = { ...second, label: `for ${next.crop.name.toLowerCase()} the year after (carried over)` };

@@ -1,3 +1,4 @@
+import { sharedParameters } from '../../packs/parameters-of';
 import type { CompiledRule, PackSet } from '../../packs/pack';
 import type { Crop, CropId } from '../../schema-types';
 import { formatNumber } from '../../units/display';
@@ -44,7 +45,7 @@ export function removalTable(packs: PackSet, crops: readonly Crop[], packId: str
 
 function perYield(rules: readonly CompiledRule[], nutrient: string, crop: CropId): number | undefined {
 	const rule = rules.find(({ rule: one }) => one.gives === nutrient);
-	return (rule?.parametersFor(crop) as { perYield?: number } | undefined)?.perYield;
+	return sharedParameters<{ perYield: number }>(rule, crop).perYield;
 }
 
 /**

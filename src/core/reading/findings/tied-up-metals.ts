@@ -1,3 +1,4 @@
+import { keysOf } from '../../check/typed-object';
 import { formatNumber } from '../../units/display';
 import { analyteName } from '../../ground/analyte-names';
 import { readOrganicMatter } from '../soil/organic-matter';
@@ -16,7 +17,7 @@ const LIMED_PH = 7;
 
 /** Metals under their critical level, and ground where they run short though nobody has measured them. */
 export const tiedUpMetals: ReportCheck = ({ site: { soil, field } }) => {
-	const short = (Object.keys(CRITICAL_DTPA_PPM) as (keyof typeof CRITICAL_DTPA_PPM)[]).flatMap((metal) => {
+	const short = keysOf(CRITICAL_DTPA_PPM).flatMap((metal) => {
 		const ppm = readResult(soil, metal, ['dtpa']);
 		if (!ppm.applies || ppm.value >= CRITICAL_DTPA_PPM[metal]) return [];
 		const name = analyteName(metal);

@@ -1,3 +1,4 @@
+import { keysOf } from '../../check/typed-object';
 import { MM_PER_IN } from '../../units/factors';
 import Papa from 'papaparse';
 import type { WeatherDay } from '../../schema-types';
@@ -71,7 +72,7 @@ export function readWeatherCsv(text: string, units: UnitSystem): WeatherText {
 function columnsOf(headings: readonly string[]): Record<Column, number> | string {
 	const find = (column: Column) => headings.findIndex((heading) => HEADINGS[column].test(heading.replaceAll('_', ' ')));
 	const columns = { date: find('date'), minC: find('minC'), maxC: find('maxC'), rainMm: find('rainMm') };
-	const missing = (Object.keys(columns) as Column[]).find((column) => columns[column] < 0);
+	const missing = keysOf(columns).find((column) => columns[column] < 0);
 	return missing ? `has no column for the ${NAMES[missing]} among “${headings.join(', ').slice(0, 120)}”` : columns;
 }
 

@@ -6,7 +6,7 @@ const LEAST_OF_EACH = 20;
 /** Pairs of products that do not go into one mix or tank, by id. Common practice; a jar test and the label say more. */
 export function apartPairs(products: readonly Product[]): [string, string][] {
 	return products.flatMap((a, at) =>
-		products.slice(at + 1).flatMap((b) => (clash(a, b) || clash(b, a) ? [[a.id, b.id] as [string, string]] : []))
+		products.slice(at + 1).flatMap((b) => (clash(a, b) || clash(b, a) ? [[a.id, b.id] satisfies [string, string]] : []))
 	);
 }
 

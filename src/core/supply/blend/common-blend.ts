@@ -1,3 +1,4 @@
+import { entriesOf, keysOf } from '../../check/typed-object';
 import type { BlendAnswer, BlendRequest, Nutrient } from '../../schema-types';
 import { solveBlend } from './solve-blend';
 import type { LpSolver } from './solver';
@@ -38,7 +39,7 @@ export function commonBlend(
 ): CommonBlend | undefined {
 	const [first, ...others] = fields;
 	if (!first) return undefined;
-	const wantedByAll = (Object.keys(first.demand) as Nutrient[]).filter((nutrient) =>
+	const wantedByAll = keysOf<Nutrient>(first.demand).filter((nutrient) =>
 		fields.every(({ demand }) => (demand[nutrient] ?? 0) > 0)
 	);
 	const all = wantedByAll.flatMap((lead) => withLead(lead, [first, ...others], shelf, solver) ?? []);
@@ -55,7 +56,7 @@ function withLead(
 	const share = ({ demand }: SharingField) => demand[lead]! / first.demand[lead]!;
 	const demand: Partial<Record<Nutrient, number>> = {};
 	for (const field of fields) {
-		for (const [nutrient, pounds] of Object.entries(field.demand) as [Nutrient, number][]) {
+		for (const [nutrient, pounds] of entriesOf<Nutrient, number>(field.demand)) {
 			demand[nutrient] = Math.max(demand[nutrient] ?? 0, pounds / share(field));
 		}
 	}
@@ -70,7 +71,7 @@ function withLead(
 			acres: field.acres,
 			rate: perAcre * share(field),
 			over: Object.fromEntries(
-				(Object.entries(mix.delivered) as [Nutrient, number][])
+				entriesOf<Nutrient, number>(mix.delivered)
 					.map(([nutrient, pounds]) => [nutrient, pounds * share(field) - (field.demand[nutrient] ?? 0)] as const)
 					.filter(([, pounds]) => pounds > LEAST_OVER)
 			)

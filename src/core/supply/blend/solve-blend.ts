@@ -1,3 +1,4 @@
+import { entriesOf } from '../../check/typed-object';
 import { InputError } from '../../check/problem';
 import type { BlendAnswer, BlendProduct, BlendRequest, Nutrient } from '../../schema-types';
 import { formatNumber } from '../../units/display';
@@ -75,7 +76,7 @@ function problemOf(request: BlendRequest): LinearProblem {
 						terms: [
 							[1, use(at)],
 							[-step, steps(at)]
-						] as Terms,
+						] satisfies Terms,
 						least: 0,
 						most: 0
 					})))
@@ -86,7 +87,7 @@ function problemOf(request: BlendRequest): LinearProblem {
 }
 
 function demandRows({ products, demand, tolerance }: BlendRequest): Row[] {
-	return entriesOf(demand).map(([nutrient, pounds]) => ({
+	return entriesOf<Nutrient, number>(demand).map(([nutrient, pounds]) => ({
 		name: `d_${nutrient}`,
 		terms: carried(products, nutrient),
 		least: pounds * (1 - (tolerance ?? 0)),
@@ -132,7 +133,7 @@ function choiceRows(request: BlendRequest, at: number): Row[] {
 /** More of a product than meets its hardest demand alone is never cheaper. */
 function mostUseful({ products, demand, tolerance = 0, step = 0 }: BlendRequest, at: number): number {
 	const { analysis } = products[at]!;
-	const asked = entriesOf(demand).map(([nutrient, pounds]) => {
+	const asked = entriesOf<Nutrient, number>(demand).map(([nutrient, pounds]) => {
 		const fraction = (analysis[nutrient] ?? 0) / 100;
 		return fraction === 0 ? 0 : (pounds * (1 + tolerance)) / fraction;
 	});
@@ -156,7 +157,9 @@ function priceOf({ products }: BlendRequest, id: string): number {
 function deliveredBy({ products }: BlendRequest, uses: BlendAnswer['uses']): BlendAnswer['delivered'] {
 	const delivered: Partial<Record<Nutrient, number>> = {};
 	for (const { id, rate } of uses) {
-		for (const [nutrient, percent] of entriesOf(products.find((product) => product.id === id)!.analysis)) {
+		for (const [nutrient, percent] of entriesOf<Nutrient, number>(
+			products.find((product) => product.id === id)!.analysis
+		)) {
 			delivered[nutrient] = (delivered[nutrient] ?? 0) + (rate * percent) / 100;
 		}
 	}
@@ -178,7 +181,7 @@ function shadowPrices(request: BlendRequest, uses: BlendAnswer['uses'], solver: 
 	if (Status !== 'Optimal') return {};
 	const dual = (name: string) => Rows.find((row) => row.Name === name)?.Dual ?? 0;
 	return Object.fromEntries(
-		entriesOf(demand).map(([nutrient]) => [
+		entriesOf<Nutrient, number>(demand).map(([nutrient]) => [
 			nutrient,
 			dual(`d_${nutrient}`) * (1 - (tolerance ?? 0)) + dual(`d_${nutrient}_most`) * (1 + (tolerance ?? 0))
 		])
@@ -200,7 +203,7 @@ function openBeside(
 /** Which demands are in the way: those that the mix nearest to all of them, each by its share, still misses. */
 function conflictOf(request: BlendRequest, solver: LpSolver): BlendAnswer {
 	const strict = problemOf(request);
-	const demands = entriesOf(request.demand);
+	const demands = entriesOf<Nutrient, number>(request.demand);
 	const short = (nutrient: Nutrient) => `short_${nutrient}`;
 	const over = (nutrient: Nutrient) => `over_${nutrient}`;
 	const elastic: LinearProblem = {
@@ -212,7 +215,7 @@ function conflictOf(request: BlendRequest, solver: LpSolver): BlendAnswer {
 		rows: strict.rows.map((row) => {
 			const nutrient = demands.find(([one]) => row.name === `d_${one}`)?.[0];
 			if (nutrient === undefined) return row;
-			return { ...row, terms: [...row.terms, [1, short(nutrient)], [-1, over(nutrient)]] as Terms };
+			return { ...row, terms: [...row.terms, [1, short(nutrient)], [-1, over(nutrient)]] satisfies Terms };
 		})
 	};
 	const { Status, Columns } = solver.solve(lpText(elastic));
@@ -238,8 +241,4 @@ function conflictText({ products }: BlendRequest, nutrient: Nutrient, wanted: nu
 	return had < wanted
 		? `${nutrient}: ${amount(wanted)} lb/ac are wanted, and beside the other demands these products bring ${amount(had)} at most.`
 		: `${nutrient}: ${amount(wanted)} lb/ac are wanted, and the other demands bring ${amount(had)} with them.`;
-}
-
-function entriesOf(record: Partial<Record<Nutrient, number>>): [Nutrient, number][] {
-	return Object.entries(record) as [Nutrient, number][];
 }

@@ -1,3 +1,4 @@
+import { keysOf } from '../../check/typed-object';
 import type { Nutrient } from '../../schema-types';
 
 /** Nutrients that a manure is rated by. */
@@ -26,12 +27,12 @@ export function manureRates(
 	perUnit: Partial<Record<ManureNutrient, number>>,
 	wanted: Partial<Record<ManureNutrient, number>>
 ): ManureRate[] {
-	const nutrients = (Object.keys(wanted) as ManureNutrient[]).filter((nutrient) => (wanted[nutrient] ?? 0) > 0);
+	const nutrients = keysOf(wanted).filter((nutrient) => (wanted[nutrient] ?? 0) > 0);
 	return nutrients
 		.filter((nutrient) => (perUnit[nutrient] ?? 0) > 0)
 		.map((by) => {
 			const unitsPerAcre = wanted[by]! / perUnit[by]!;
-			const held = Object.keys(perUnit) as ManureNutrient[];
+			const held = keysOf(perUnit);
 			const brings = Object.fromEntries(held.map((nutrient) => [nutrient, perUnit[nutrient]! * unitsPerAcre]));
 			const gap = (nutrient: ManureNutrient) => (brings[nutrient] ?? 0) - (wanted[nutrient] ?? 0);
 			const all = [...new Set([...held, ...nutrients])];

@@ -57,14 +57,14 @@ function sumOf(nutrient: RateNutrient, zones: readonly ZoneRate[], unit: string)
 	const without = zones.find(({ rate }) => !rate.applies);
 	if (without && !without.rate.applies)
 		return notApplicable(label, `${without.zone}: ${without.rate.reason}`, without.rate.remedy);
-	const parts = zones.map(({ zone, areaAcres, rate }) => {
-		const applied = rate as Figure;
+	const parts = zones.flatMap(({ zone, areaAcres, rate }) => {
+		if (!rate.applies) return [];
 		return figure({
 			label: `${nutrient} in ${zone}`,
-			value: applied.value * areaAcres,
+			value: rate.value * areaAcres,
 			unit,
 			formula: 'rate x acres',
-			inputs: [applied, acresFigure(zone, areaAcres)],
+			inputs: [rate, acresFigure(zone, areaAcres)],
 			basis: 'adviser'
 		});
 	});

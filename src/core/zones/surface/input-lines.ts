@@ -1,3 +1,4 @@
+import { entriesOf } from '../../check/typed-object';
 import { InputError } from '../../check/problem';
 import type { CompiledRule } from '../../packs/pack';
 import type { InputName } from '../../packs/rule-kind';
@@ -35,7 +36,7 @@ export function linesOf(
 	{ crops }: Knowledge,
 	today: string
 ): InputLine[][] | 'bent' {
-	const differing = (Object.entries(cells) as [Differs, Float64Array][]).map(([key, values]) => {
+	const differing = entriesOf(cells).map(([key, values]) => {
 		const at = region.middle[key]!;
 		const { low = -Infinity, high = Infinity } = region.bounds[key] ?? {};
 		const room = Math.min(high - at, at - low) * WITHIN;

@@ -1,3 +1,4 @@
+import { entriesOf } from '../../check/typed-object';
 import type { Analyte, AdviseRequest } from '../../schema-types';
 import { inputBreaks } from '../../reading/input-breaks';
 import { soilLayers } from '../../reading/soil/soil-layers';
@@ -82,7 +83,7 @@ function cellByCell(
 	{ packs, ...rest }: Knowledge,
 	today: string
 ): void {
-	const differing = Object.entries(cells) as [Differs, Float64Array][];
+	const differing = entriesOf(cells);
 	const known: number[] = [];
 	for (const cell of among ?? rates.keys()) {
 		if (differing.every(([, values]) => !Number.isNaN(values[cell]))) known.push(cell);

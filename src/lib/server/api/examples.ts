@@ -17,11 +17,15 @@ import type {
 } from '../../../core/schema-types';
 import { EXAMPLE_IDS } from './operation';
 
-// A JSON file has the types of its text; the tests check each of these by its schema.
-export const ADVISE_EXAMPLE = adviseRequest as unknown as AdviseRequest;
-export const SEASON_EXAMPLE = seasonRequest as unknown as SeasonRequest;
-export const BLEND_EXAMPLE = blendRequest as unknown as BlendRequest;
-export const FIT_EXAMPLE = fitRequest as unknown as FitRequest;
+/** A JSON file has the types of its text; the tests check each of these by its schema. */
+function exampleOf<T>(document: unknown): T {
+	return document as T;
+}
+
+export const ADVISE_EXAMPLE = exampleOf<AdviseRequest>(adviseRequest);
+export const SEASON_EXAMPLE = exampleOf<SeasonRequest>(seasonRequest);
+export const BLEND_EXAMPLE = exampleOf<BlendRequest>(blendRequest);
+export const FIT_EXAMPLE = exampleOf<FitRequest>(fitRequest);
 
 /** A pass of the demo's plans. */
 export const PASS_EXAMPLE: Pass = {

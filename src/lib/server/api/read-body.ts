@@ -1,3 +1,4 @@
+import { messageOf } from '../../../core/check/message-of';
 import { ActionError } from '../book/action-error';
 import type { FileBody } from './operation';
 
@@ -36,7 +37,7 @@ export async function readJson(request: Request): Promise<unknown> {
 	try {
 		return JSON.parse(new TextDecoder().decode(bytes));
 	} catch (error) {
-		throw new UnreadableBody(400, `is not JSON: ${(error as Error).message}`);
+		throw new UnreadableBody(400, `is not JSON: ${messageOf(error)}`);
 	}
 }
 

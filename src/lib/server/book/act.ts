@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import { ActionError } from './action-error';
 import { reachOf, type Reach, type Row } from './reach';
@@ -99,7 +100,7 @@ export function undo(db: Database, eventId: number): void {
 			.get(eventId);
 		if (!event) throw new ActionError('There is no such change in the book.');
 		if (event.done > 0) throw new ActionError(`“${event.label}” was already undone.`);
-		const changes = JSON.parse(event.changes) as Change[];
+		const changes = fromJson<Change[]>(event.changes);
 		const undone = changes.reverse().map((change) => takeBack(db, change, event.label));
 		record(db, `Undid: ${event.label}`, event.field_id, undone, eventId);
 	}).immediate();

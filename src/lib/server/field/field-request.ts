@@ -1,3 +1,5 @@
+import { withoutEmpty } from '../../../core/check/typed-object';
+import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
 import { settledNitrogen } from '../../../core/rates/settled-nitrogen';
@@ -78,7 +80,7 @@ export function fieldRequest(library: Library, records: Records, today: string):
 		.filter((curve) => speaksFor(curve, base.crop, base.field))
 		// The plots behind a curve do not move its rate.
 		.map((curve) => ({ ...curve, observations: undefined }))
-		.map(withoutUndefined);
+		.map(withoutEmpty);
 	const choice = records.choices.find(({ nutrient }) => nutrient === 'N');
 	const programme = nitrogenProgramme(records.passes, library.products, plantingDateOf(records.goal, library));
 	const request = {
@@ -110,9 +112,9 @@ function requestOf(
 	const price = (item: string) => prices.get(item);
 	// Every approach is worked out in the lime that is bought: its tons are those of the plan, the price and the order.
 	const lime = products.find(({ id }) => id === (goal.liming_product ?? REFERENCE_LIME));
-	return withoutUndefined({
+	return withoutEmpty({
 		units: 'us' as UnitSystem,
-		field: withoutUndefined({
+		field: withoutEmpty({
 			areaAcres: field.area_ac ?? undefined,
 			textureClass: field.texture as AdviseRequest['field']['textureClass'] | undefined,
 			slopePercent: field.slope_percent ?? undefined,
@@ -122,14 +124,14 @@ function requestOf(
 		}),
 		sample: sample!.report,
 		earlierSamples: olderSamples.map(({ report }) => report),
-		crop: withoutUndefined({
+		crop: withoutEmpty({
 			id: goal.crop,
 			yieldGoal: goal.yield_goal,
 			previousCrop: goal.previous_crop ?? undefined,
 			rowSpacingIn: goal.row_spacing_in ?? undefined,
 			residueRemovedPercent: goal.residue_removed_percent ?? undefined
 		}),
-		prices: withoutUndefined({
+		prices: withoutEmpty({
 			grain: price(`grain:${goal.crop}`),
 			nitrogen: price('nutrient:N'),
 			P2O5: price('nutrient:P2O5'),
@@ -160,7 +162,7 @@ function termsWithManure(
 	earlier: Records['earlier'],
 	products: readonly Product[]
 ): NitrogenTerms | undefined {
-	const typed = nitrogen === null ? undefined : (JSON.parse(nitrogen) as NitrogenTerms);
+	const typed = nitrogen === null ? undefined : fromJson<NitrogenTerms>(nitrogen);
 	const earlierManureN = earlier.reduce((sum, { plan, yearsAgo }) => {
 		const product = products.find(({ id }) => id === plan.product);
 		return product?.manure ? sum + laterNitrogen(poundsPerAcre(plan, product), product, yearsAgo) : sum;
@@ -171,8 +173,3 @@ function termsWithManure(
 /** The lime that is bought where the adviser names none. */
 export const REFERENCE_LIME = 'aglime';
 const MINOR = ['Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
-
-/** Rows hold null, requests leave a key out. */
-function withoutUndefined<T extends object>(value: T): T {
-	return Object.fromEntries(Object.entries(value).filter(([, part]) => part !== undefined && part !== null)) as T;
-}

@@ -1,10 +1,12 @@
+import { parametersOf } from '../../../core/packs/parameters-of';
+import { fromJson } from '../from-json';
 import { error } from '@sveltejs/kit';
 import type { Database } from 'better-sqlite3';
 import { valueIfKnown, type Answer } from '../../../core/figure/figure';
 import { advise, RATE_NUTRIENTS, siteOf } from '../../../core/rates/advise';
 import { chosenRate, type Choice, type Chosen } from '../../../core/rates/choose';
 import { readHoldingRoom } from '../../../core/reading/holding-room';
-import type { PlacedParameters } from '../../../core/rates/nitrogen/placed-factor';
+import { placedFactor } from '../../../core/rates/nitrogen/placed-factor';
 import { readSoilPh } from '../../../core/reading/soil/ph-scale';
 import { knownWeather } from '../../../core/season/weather/known-weather';
 import { DAY_MS } from '../../../core/units/factors';
@@ -165,15 +167,16 @@ function planContext(
 			today
 		),
 		houseRules: library.houseRules,
-		setbacks: field.setbacks === null ? [] : (JSON.parse(field.setbacks) as Setback[]),
+		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
 		station: library.station
 	};
 }
 
 /** The factor for placed nitrogen that a choice stands on. */
 function placedOf(choice: Choice | undefined, { crop }: FieldYearRow, { packs }: Library): PlanContext['placed'] {
-	const rule = packs.rules.find(({ method, kind }) => method === choice?.method && kind.kind === 'placed-factor');
-	return rule && { title: rule.rule.title, parameters: rule.parametersFor(crop) as PlacedParameters };
+	const rule = packs.rules.find(({ method }) => method === choice?.method);
+	const parameters = parametersOf(placedFactor, rule, crop);
+	return rule && parameters && { title: rule.rule.title, parameters };
 }
 
 /** Weather further from planting than a season reaches says nothing of it. */

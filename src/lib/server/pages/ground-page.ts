@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import type { Setback } from '../../../core/schema-types';
 import { factsOf } from '../api/standing';
 import { boundaryOf } from '../field/zones/boundary-of';
@@ -17,7 +18,7 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		boundary: boundaryOf(field),
 		zones: zones.map(({ name, shape }, at) => ({ name, shape, share: (0.8 * at) / Math.max(1, zones.length - 1) })),
 		year,
-		setbacks: (field.setbacks === null ? [] : JSON.parse(field.setbacks)) as Setback[],
+		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
 		samples: samples.map(({ id, lab, labNumber, report }) => ({
 			id,
 			lab,

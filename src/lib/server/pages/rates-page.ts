@@ -1,3 +1,4 @@
+import { figure } from '../../../core/figure/figure';
 import { limeApplications } from '../../../core/rates/lime/lime-applications';
 import { effectiveFraction } from '../../../core/rates/lime/liming-material';
 import { pricePerEffectiveTon } from '../../../core/rates/lime/liming';

@@ -122,6 +122,7 @@ function drivesOf(
 ): RateNutrient[] {
 	if (product.lime) return chosen.filter((nutrient) => nutrient === 'lime');
 	return chosen
-		.filter((nutrient) => nutrient !== 'lime' && passNutrient(plan, product, nutrient) > 0)
-		.sort((a, b) => passNutrient(plan, product, b as 'N') - passNutrient(plan, product, a as 'N'));
+		.filter((nutrient) => nutrient !== 'lime')
+		.filter((nutrient) => passNutrient(plan, product, nutrient) > 0)
+		.sort((a, b) => passNutrient(plan, product, b) - passNutrient(plan, product, a));
 }

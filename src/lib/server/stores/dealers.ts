@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import type { Product } from '../../../core/schema-types';
 import { act } from '../book/act';
@@ -7,7 +8,7 @@ const ID = 'dealers';
 /** Where each product is bought, by product; those without a dealer are left out. */
 export function readDealers(db: Database): Record<string, string> {
 	const row = db.prepare<[string], { value: string }>('SELECT value FROM setting WHERE id = ?').get(ID);
-	return row ? (JSON.parse(row.value) as Record<string, string>) : {};
+	return row ? fromJson<Record<string, string>>(row.value) : {};
 }
 
 /** @param dealer empty where nobody is named any more */

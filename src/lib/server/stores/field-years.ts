@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
@@ -176,7 +177,7 @@ export function listPasses(db: Database, fieldYearId: string): PassRecord[] {
 			'SELECT plan, done_on FROM pass WHERE field_year_id = ? ORDER BY date, rowid'
 		)
 		.all(fieldYearId)
-		.map(({ plan, done_on }) => ({ plan: JSON.parse(plan) as Pass, doneOn: done_on }));
+		.map(({ plan, done_on }) => ({ plan: fromJson<Pass>(plan), doneOn: done_on }));
 }
 
 /** Passes of the two years before a year on a field, with how many years ago that was. */
@@ -187,7 +188,7 @@ export function listEarlierPasses(db: Database, fieldId: string, year: number): 
 			WHERE y.field_id = ? AND y.year BETWEEN ? AND ?`
 		)
 		.all(year, fieldId, year - 2, year - 1)
-		.map(({ plan, years_ago }) => ({ plan: JSON.parse(plan) as Pass, yearsAgo: years_ago }));
+		.map(({ plan, years_ago }) => ({ plan: fromJson<Pass>(plan), yearsAgo: years_ago }));
 }
 
 /**

@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { AdviseRequest, Sample, SampleAction } from '../../../core/schema-types';
@@ -53,7 +54,7 @@ export function listSamples(db: Database, fieldId: string): SampleRecord[] {
 			id,
 			lab,
 			labNumber: lab_number,
-			report: JSON.parse(report) as Sample
+			report: fromJson<Sample>(report)
 		}));
 }
 

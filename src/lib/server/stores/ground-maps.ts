@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { areaAcres } from '../../../core/ground/shapes/geodesic-area';
@@ -39,8 +40,8 @@ function keptZones(db: Database, fieldId: string): ZoneRecord[] {
 			id,
 			name,
 			areaAcres: area_ac,
-			shape: JSON.parse(shape) as Shape,
-			facts: JSON.parse(facts) as ZoneFacts
+			shape: fromJson<Shape>(shape),
+			facts: fromJson<ZoneFacts>(facts)
 		}));
 }
 
@@ -58,7 +59,7 @@ export function listLayers(db: Database, fieldId: string): LayerRecord[] {
 			quantity: quantity as GroundLayer['quantity'],
 			unit,
 			...(taken_on === null ? {} : { takenOn: taken_on }),
-			points: JSON.parse(points) as PlacedPoint[]
+			points: fromJson<PlacedPoint[]>(points)
 		}));
 }
 
@@ -67,7 +68,7 @@ export function layerPoints(db: Database, fieldId: string, layerId: string): Pla
 	const row = db
 		.prepare<[string, string], { points: string }>('SELECT points FROM ground_layer WHERE field_id = ? AND id = ?')
 		.get(fieldId, layerId);
-	return row ? (JSON.parse(row.points) as PlacedPoint[]) : [];
+	return row ? fromJson<PlacedPoint[]>(row.points) : [];
 }
 
 /** Sets the boundary, and the area by it; null takes both away. */

@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import type { PackDocument } from '../../../core/schema-types';
 import { act } from '../book/act';
@@ -13,7 +14,7 @@ export function listGuides(db: Database): GuideRecord[] {
 	return db
 		.prepare<[], { document: string; saved_at: string }>('SELECT document, saved_at FROM guide ORDER BY id')
 		.all()
-		.map(({ document, saved_at }) => ({ document: JSON.parse(document) as PackDocument, savedAt: saved_at }));
+		.map(({ document, saved_at }) => ({ document: fromJson<PackDocument>(document), savedAt: saved_at }));
 }
 
 /** Versions of a guide, the newest first. */
@@ -26,7 +27,7 @@ export function listGuideVersions(db: Database, guideId: string): (GuideRecord &
 		.map(({ version, saved_at, document }) => ({
 			version,
 			savedAt: saved_at,
-			document: JSON.parse(document) as PackDocument
+			document: fromJson<PackDocument>(document)
 		}));
 }
 
@@ -62,7 +63,7 @@ const OFF = 'guidesOff';
 /** Ids of guides that stand aside: their columns are not shown. */
 export function guidesOff(db: Database): ReadonlySet<string> {
 	const row = db.prepare<[string], { value: string }>('SELECT value FROM setting WHERE id = ?').get(OFF);
-	return new Set(row ? (JSON.parse(row.value) as string[]) : []);
+	return new Set(row ? fromJson<string[]>(row.value) : []);
 }
 
 export function setGuideOff(db: Database, id: string, title: string, off: boolean): void {

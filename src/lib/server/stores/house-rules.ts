@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import type { HouseRules, Setback } from '../../../core/schema-types';
 import { act } from '../book/act';
@@ -7,7 +8,7 @@ const ID = 'houseRules';
 /** What the adviser keeps to beside the guides; nothing where nothing was set. */
 export function readHouseRules(db: Database): HouseRules {
 	const row = db.prepare<[string], { value: string }>('SELECT value FROM setting WHERE id = ?').get(ID);
-	return row ? (JSON.parse(row.value) as HouseRules) : { noGo: [] };
+	return row ? fromJson<HouseRules>(row.value) : { noGo: [] };
 }
 
 export function setHouseRules(db: Database, rules: HouseRules): void {

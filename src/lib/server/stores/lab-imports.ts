@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { validator } from '../../../core/check/validator';
@@ -55,8 +56,8 @@ export function findImport(db: Database, id: string): LabImport | undefined {
 			id: row.id,
 			fileName: row.file_name,
 			uploadedAt: row.uploaded_at,
-			grid: JSON.parse(row.grid) as LabGrid,
-			draft: JSON.parse(row.draft) as LabDraft,
+			grid: fromJson<LabGrid>(row.grid),
+			draft: fromJson<LabDraft>(row.draft),
 			committedAt: row.committed_at
 		}
 	);
@@ -96,7 +97,7 @@ export function listLabs(db: Database): { lab: string; mapping: LabMapping }[] {
 	return db
 		.prepare<[], { lab: string; mapping: string }>('SELECT lab, mapping FROM lab_mapping ORDER BY lab')
 		.all()
-		.map(({ lab, mapping }) => ({ lab, mapping: JSON.parse(mapping) as LabMapping }));
+		.map(({ lab, mapping }) => ({ lab, mapping: fromJson<LabMapping>(mapping) }));
 }
 
 /** The lab whose last file had this very header line. */

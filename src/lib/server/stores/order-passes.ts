@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import type { Pass, Product } from '../../../core/schema-types';
 import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
@@ -31,7 +32,7 @@ export function listOpenPasses(db: Database, year: number, products: readonly Pr
 		)
 		.all(year)
 		.map(({ field_id, field, grower, area_ac, plan, prescribed }) => {
-			const pass = JSON.parse(plan) as Pass;
+			const pass = fromJson<Pass>(plan);
 			return {
 				fieldId: field_id,
 				field,

@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import type { Product } from '../../../core/schema-types';
 import { act } from '../book/act';
@@ -8,7 +9,7 @@ export function listOwnProducts(db: Database): Product[] {
 	return db
 		.prepare<[], { product: string }>("SELECT product FROM own_product ORDER BY product ->> '$.name'")
 		.all()
-		.map(({ product }) => JSON.parse(product) as Product);
+		.map(({ product }) => fromJson<Product>(product));
 }
 
 /** Keeps products; one that is there is replaced. */

@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { AsApplied, Prescription } from '../../../core/schema-types';
@@ -42,7 +43,7 @@ export function newestPrescriptions(db: Database, fieldYearId: string): Map<stri
 			ORDER BY p.rowid`
 		)
 		.all(fieldYearId);
-	return new Map(rows.map(({ pass, content }) => [pass, JSON.parse(content) as Prescription]));
+	return new Map(rows.map(({ pass, content }) => [pass, fromJson<Prescription>(content)]));
 }
 
 export function findPrescription(db: Database, id: string): PrescriptionRecord | undefined {
@@ -61,8 +62,8 @@ function recordOf(db: Database, { id, field_id, field_year_id, made_at, content 
 		fieldId: field_id,
 		fieldYearId: field_year_id,
 		madeAt: made_at,
-		content: JSON.parse(content) as Prescription,
-		applied: applied.map((one) => ({ id: one.id, content: JSON.parse(one.content) as AsApplied }))
+		content: fromJson<Prescription>(content),
+		applied: applied.map((one) => ({ id: one.id, content: fromJson<AsApplied>(one.content) }))
 	};
 }
 

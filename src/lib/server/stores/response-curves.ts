@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import type { ResponseCurve } from '../../../core/schema-types';
 import { act } from '../book/act';
@@ -8,7 +9,7 @@ export function listCurves(db: Database): ResponseCurve[] {
 	return db
 		.prepare<[], { curve: string }>("SELECT curve FROM response_curve ORDER BY curve ->> '$.title'")
 		.all()
-		.map(({ curve }) => JSON.parse(curve) as ResponseCurve);
+		.map(({ curve }) => fromJson<ResponseCurve>(curve));
 }
 
 /** @throws ActionError where a new curve would take the place of another one of the same title */

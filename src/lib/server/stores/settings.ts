@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import type { LoadSizes } from '../../../core/schema-types';
 import type { UnitSystem } from '../../../core/units/rate-units';
@@ -19,7 +20,7 @@ export function readSettings(db: Database): Settings {
 	return {
 		units: values.get('units') === 'metric' ? 'metric' : 'us',
 		preparedBy: values.get('preparedBy') ?? '',
-		loads: loads === undefined ? USUAL_LOADS : (JSON.parse(loads) as LoadSizes)
+		loads: loads === undefined ? USUAL_LOADS : fromJson<LoadSizes>(loads)
 	};
 }
 

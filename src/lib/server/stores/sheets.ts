@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { validator } from '../../../core/check/validator';
@@ -55,7 +56,7 @@ export function findSheet(db: Database, id: string): Sheet | undefined {
 }
 
 function toSheet({ id, number, issued_at, content }: SheetRow): Sheet {
-	return { id, number, issuedAt: issued_at, content: JSON.parse(content) as SheetContent };
+	return { id, number, issuedAt: issued_at, content: fromJson<SheetContent>(content) };
 }
 
 /** The newest sheet of each field in a year, by field: its id and number. */

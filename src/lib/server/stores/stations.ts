@@ -1,3 +1,4 @@
+import { fromJson } from '../from-json';
 import { createHash } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { RainOutlook, WeatherDay } from '../../../core/schema-types';
@@ -21,7 +22,7 @@ export function listStations(db: Database): StationRow[] {
 		.all()
 		.map((row) => ({
 			...row,
-			days: (JSON.parse(row.days) as PackedDay[]).map(([date, minC, maxC, rainMm]) => ({ date, minC, maxC, rainMm }))
+			days: fromJson<PackedDay[]>(row.days).map(([date, minC, maxC, rainMm]) => ({ date, minC, maxC, rainMm }))
 		}));
 }
 

@@ -136,7 +136,7 @@ export function nitrogenChart(chart: NitrogenChart): EChartsCoreOption {
 function objectiveRates({ outcomes }: PricedCurve): [string, number][] {
 	return OBJECTIVES.flatMap(([key, name]) => {
 		const outcome = outcomes[key];
-		return outcome ? [[name, outcome.rate.value] as [string, number]] : [];
+		return outcome ? [[name, outcome.rate.value] satisfies [string, number]] : [];
 	});
 }
 

@@ -32,7 +32,7 @@ export function trialChart(
 		// The corner of a join is drawn as one.
 		const corner = model.agronomicOptimum(p);
 		const drawn = corner > lowest && corner < highest ? [...rates, corner].sort((a, b) => a - b) : rates;
-		return { model: curve.model, points: drawn.map((rate) => [rate, model.yieldAt(p, rate)] as [number, number]) };
+		return { model: curve.model, points: drawn.map((rate): [number, number] => [rate, model.yieldAt(p, rate)]) };
 	});
 	const yields = [...observations.map((one) => one.yield), ...lines.flatMap(({ points }) => points.map(([, y]) => y))];
 	const ends = roundEnds(yields);

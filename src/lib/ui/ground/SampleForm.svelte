@@ -31,11 +31,11 @@
 	let problem = $state('');
 	let head = $state({ date: untrack(() => today), lab: '', labNumber: '', top: '0', bottom: '8', depthUnit: 'in' });
 	const lines = $state(
-		ANALYTES.map((analyte) => ({
+		ANALYTES.map((analyte): { analyte: Analyte; value: string; method: string; unit: string } => ({
 			analyte,
 			value: '',
-			method: (USUAL[analyte] ?? '') as string,
-			unit: unitsOf(analyte)[0]! as string
+			method: USUAL[analyte] ?? '',
+			unit: unitsOf(analyte)[0]!
 		}))
 	);
 

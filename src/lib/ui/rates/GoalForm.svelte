@@ -13,6 +13,7 @@
 	import type { CropId, PreviousCropId } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
+	import { isOneOf } from '$core/check/typed-object';
 	import { PREVIOUS_CROPS } from '../forms/choices';
 	import { longDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../forms/numbers';
@@ -31,18 +32,18 @@
 	const crop = $derived(page.crops.find(({ id }) => id === form.crop));
 	const present = $derived(page.crops.find(({ id }) => id === page.goal?.crop));
 
-	function isPreviousCrop(id: string | null | undefined): boolean {
-		return (PREVIOUS_CROPS as readonly string[]).includes(id ?? '');
+	function isPreviousCrop(id: string | null | undefined): id is PreviousCropId {
+		return isOneOf(PREVIOUS_CROPS, id ?? '');
 	}
 
 	function start() {
 		const { goal, lastCrop, crops } = page;
-		const first = goal?.crop ?? 'corn-grain';
-		const previous = goal ? goal.previousCrop : lastCrop;
+		const first: string = goal?.crop ?? 'corn-grain';
+		const previous: string | null | undefined = goal ? goal.previousCrop : lastCrop;
 		return {
-			crop: first as string,
+			crop: first,
 			yieldGoal: String(goal?.yieldGoal ?? crops.find(({ id }) => id === first)?.usualGoal ?? ''),
-			previousCrop: isPreviousCrop(previous) ? (previous as string) : '',
+			previousCrop: isPreviousCrop(previous) ? previous : '',
 			plantingDate: goal?.plantingDate ?? '',
 			rowSpacingIn: goal?.rowSpacingIn ? String(goal.rowSpacingIn) : '',
 			targetPh: goal?.targetPh ? String(goal.targetPh) : '',

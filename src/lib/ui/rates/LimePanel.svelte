@@ -15,7 +15,7 @@
 	const { lime, page }: Props = $props();
 
 	let material = $state(untrack(() => lime.material));
-	let placement = $state(untrack(() => lime.placement as string));
+	let placement = $state<string>(untrack(() => lime.placement));
 	let depth = $state(untrack(() => (lime.depthIn === null ? '' : String(lime.depthIn))));
 	let problem = $state('');
 

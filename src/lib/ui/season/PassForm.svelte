@@ -37,20 +37,36 @@
 
 	let problem = $state('');
 	let open = $state(true);
-	let form = $state(
+	/** As the pickers and the text fields hold it. */
+	interface Form {
+		label: string;
+		date: string;
+		product: string;
+		unit: Pass['unit'];
+		rate: string;
+		placement: string;
+		depth: string;
+		offset: string;
+		opener: string;
+		machine: string;
+		ground: string;
+		additive: string;
+		reason: string;
+	}
+	let form = $state<Form>(
 		untrack(() => ({
 			label: pass?.label ?? '',
 			date: pass?.date ?? tripOf?.date ?? plantingDate,
 			product: pass?.product ?? catalogue[0]!.id,
-			unit: pass?.unit ?? ('lb/ac' as Pass['unit']),
+			unit: pass?.unit ?? 'lb/ac',
 			rate: pass ? String(+valueInSystem(pass.rate, pass.unit, units).toFixed(2)) : '',
-			placement: (pass?.placement ?? catalogue[0]!.placements[0]!) as string,
+			placement: pass?.placement ?? catalogue[0]!.placements[0]!,
 			depth: pass?.depthIn === undefined ? '' : String(pass.depthIn),
 			offset: pass?.offsetIn === undefined ? '' : String(pass.offsetIn),
 			opener: pass?.openerWidthIn === undefined ? '' : String(pass.openerWidthIn),
 			machine: pass?.machine ?? tripOf?.machine ?? '',
-			ground: (pass?.ground ?? '') as string,
-			additive: (pass?.additive ?? '') as string,
+			ground: pass?.ground ?? '',
+			additive: pass?.additive ?? '',
 			reason: pass?.reason ?? ''
 		}))
 	);

@@ -1,5 +1,6 @@
 <!-- The least-cost mix that carries what some open passes carry: exact and as it can be bought, and one trip for all of it. -->
 <script lang="ts">
+	import { messageOf } from '$core/check/message-of';
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { BlendAnswer, BlendRequest, LoadSizes, Nutrient, Pass, Product } from '$core/schema-types';
@@ -80,7 +81,7 @@
 				plant = { batch, weigh };
 			}
 		} catch (error) {
-			problem = (error as Error).message;
+			problem = messageOf(error);
 			return;
 		}
 		busy = true;

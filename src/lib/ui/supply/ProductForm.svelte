@@ -1,5 +1,6 @@
 <!-- A product of the adviser's own: its card as the label gives it. -->
 <script lang="ts">
+	import { messageOf } from '$core/check/message-of';
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import type { Placement, Product } from '$core/schema-types';
@@ -14,16 +15,27 @@
 	const { placements, hazards }: Props = $props();
 
 	const FORMS = ['nitrate', 'ammonium', 'urea'] as const;
-	const empty = () => ({
+	interface Form {
+		name: string;
+		state: Product['state'];
+		density: string;
+		salt: string;
+		chloride: string;
+		analysis: Record<string, string>;
+		forms: Record<string, string>;
+		placed: Record<string, boolean>;
+		hazard: Record<string, boolean>;
+	}
+	const empty = (): Form => ({
 		name: '',
-		state: 'dry' as Product['state'],
+		state: 'dry',
 		density: '',
 		salt: '',
 		chloride: '',
-		analysis: {} as Record<string, string>,
-		forms: {} as Record<string, string>,
-		placed: {} as Record<string, boolean>,
-		hazard: {} as Record<string, boolean>
+		analysis: {},
+		forms: {},
+		placed: {},
+		hazard: {}
 	});
 	let form = $state(empty());
 	let problem = $state('');
@@ -79,7 +91,7 @@
 		try {
 			product = card();
 		} catch (error) {
-			problem = (error as Error).message;
+			problem = messageOf(error);
 			return;
 		}
 		problem = await save('POST /api/products', {}, { product: { ...product, id: 'new' } });

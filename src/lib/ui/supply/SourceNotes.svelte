@@ -1,5 +1,6 @@
 <!-- What the ground and the crop have to say about the sources of a plan. -->
 <script lang="ts">
+	import { keysOf } from '$core/check/typed-object';
 	import { Button } from 'carbon-components-svelte';
 	import { passNutrient, productFor } from '$core/season/plan/pass/pass-nutrients';
 	import { productOf } from '$core/season/plan/plan-context';
@@ -18,7 +19,7 @@
 
 	/** The nutrient that a product is bought for: the largest that both hold. */
 	function shared(a: Product, b: Product): Nutrient | undefined {
-		const both = (Object.keys(a.analysis) as Nutrient[]).filter((nutrient) => (b.analysis[nutrient] ?? 0) > 0);
+		const both = keysOf<Nutrient>(a.analysis).filter((nutrient) => (b.analysis[nutrient] ?? 0) > 0);
 		return both.sort((x, y) => (a.analysis[y] ?? 0) - (a.analysis[x] ?? 0))[0];
 	}
 

@@ -22,8 +22,8 @@
 	async function save(): Promise<void> {
 		const rowSpacing = numberOrUndefined(rows);
 		const filled = counts.filter((count) => count.trim() !== '');
-		const numbers = filled.map(numberOrUndefined);
-		const wrong = filled.find((_, at) => numbers[at] === undefined || numbers[at] < 0);
+		const numbers = filled.map((text) => numberOrUndefined(text) ?? -1);
+		const wrong = filled.find((_, at) => numbers[at]! < 0);
 		if (filled.length === 0) return void (problem = 'Write the count of at least one spot.');
 		if (wrong !== undefined) return void (problem = `The count “${wrong}” must be a number, 0 or more.`);
 		if (!(rowSpacing && rowSpacing > 0 && rowSpacing <= 60))
@@ -31,7 +31,7 @@
 		problem = '';
 		const found = {
 			date,
-			counts: numbers as number[],
+			counts: numbers,
 			rowSpacingIn: rowSpacing,
 			...(looksHungry ? { looksHungry } : {})
 		};

@@ -1,7 +1,8 @@
+import { knownParameters } from '../../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../../figure/figure';
 import type { CompiledRule } from '../../../packs/pack';
 import type { Site } from '../../../reading/site';
-import type { ThresholdParameters } from './nitrate-threshold';
+import { nitrateThreshold } from './nitrate-threshold';
 
 const LABEL = 'nitrate-N in the standing crop';
 /** A core that is an inch longer or shorter is the same test. */
@@ -11,8 +12,8 @@ const DEPTH_SLACK_IN = 1;
  * Nitrate-N of the test in the standing crop, ppm.
  * @returns does not apply without a test, on another depth, on a leaf test, or where a fresh band was sampled
  */
-export function readSidedressNitrate(site: Site, { parametersFor }: CompiledRule): Answer {
-	const { depthIn, leastHeightIn, mostHeightIn } = parametersFor(site.crop.id) as ThresholdParameters;
+export function readSidedressNitrate(site: Site, compiled: CompiledRule): Answer {
+	const { depthIn, leastHeightIn, mostHeightIn } = knownParameters(nitrateThreshold, compiled, site.crop.id);
 	const test = site.inSeason.nitrate;
 	const when = `Take soil from 0 to ${depthIn} in when the crop is ${leastHeightIn} to ${mostHeightIn} in tall.`;
 	if (!test) return notApplicable(LABEL, 'no nitrate test in the standing crop is booked', when);
@@ -43,8 +44,9 @@ export function readSidedressNitrate(site: Site, { parametersFor }: CompiledRule
 }
 
 /** The critical level, ppm: the lower one after heavy rain or on manured ground, in slope and cut-off alike. */
-export function readCriticalNitrate(site: Site, { rule, parametersFor }: CompiledRule): Answer {
-	const { criticalPpm, wetCriticalPpm } = parametersFor(site.crop.id) as ThresholdParameters;
+export function readCriticalNitrate(site: Site, compiled: CompiledRule): Answer {
+	const { rule } = compiled;
+	const { criticalPpm, wetCriticalPpm } = knownParameters(nitrateThreshold, compiled, site.crop.id);
 	const wet = site.inSeason.nitrate?.wetOrManured === true;
 	return figure({
 		label: wet ? 'critical level after heavy rain or manure' : 'critical level',

@@ -1,7 +1,8 @@
+import { knownParameters } from '../../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../../figure/figure';
 import type { CompiledRule } from '../../../packs/pack';
 import type { Site } from '../../../reading/site';
-import type { StripParameters } from './reference-strip';
+import { referenceStrip } from './reference-strip';
 
 const REMEDY = 'Leave a strip without nitrogen and one with plenty in each zone, and estimate both yields.';
 
@@ -64,10 +65,10 @@ export function readYieldRich(site: Site): Answer {
 }
 
 /** Share of the nitrogen that ends in the grain: the adviser's, else the guide's. */
-export function readEfficiency(site: Site, { parametersFor }: CompiledRule): Answer {
+export function readEfficiency(site: Site, compiled: CompiledRule): Answer {
 	const label = 'use efficiency';
 	const own = site.inSeason.strips?.efficiency;
 	if (own !== undefined) return figure({ label, value: own, unit: '', basis: 'adviser' });
-	const { efficiency } = parametersFor(site.crop.id) as StripParameters;
+	const { efficiency } = knownParameters(referenceStrip, compiled, site.crop.id);
 	return figure({ label, value: efficiency, unit: '', basis: 'practice' });
 }

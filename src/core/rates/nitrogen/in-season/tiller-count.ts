@@ -1,9 +1,10 @@
+import { knownParameters } from '../../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../../figure/figure';
 import type { CompiledRule } from '../../../packs/pack';
 import type { Site } from '../../../reading/site';
 import type { TillerCount } from '../../../schema-types';
 import { formatNumber } from '../../../units/display';
-import { bandOf, bandText, type StandParameters } from './stand-count';
+import { bandOf, bandText, standCount, type StandParameters } from './stand-count';
 import { longDate } from '../../../units/day-text';
 
 /** Inches of row that are counted. */
@@ -29,7 +30,7 @@ export function tillerStatistics({ counts, rowSpacingIn }: TillerCount) {
  * Stems with three or more leaves, per ft2: count x 12 / row spacing in inches, the mean of the spots, with a note on
  * how much they differ and how sure the band is.
  */
-export function readTillers(site: Site, { parametersFor }: CompiledRule): Answer {
+export function readTillers(site: Site, compiled: CompiledRule): Answer {
 	const count = site.inSeason.tillers;
 	const label = 'stems per ft2';
 	if (!count) {
@@ -46,7 +47,7 @@ export function readTillers(site: Site, { parametersFor }: CompiledRule): Answer
 			'What is left to do: the main dressing at stem elongation (Feekes 5 to 6), by its own rate.'
 		);
 	}
-	const p = parametersFor(site.crop.id) as StandParameters;
+	const p = knownParameters(standCount, compiled, site.crop.id);
 	const { spots, mean } = tillerStatistics(count);
 	return figure({
 		label: `${label}, ${spots.length === 1 ? '1 spot' : `mean of ${spots.length} spots`}`,
@@ -94,8 +95,9 @@ function isTooLate({ date }: TillerCount): boolean {
 }
 
 /** The least dressing, lb N/ac: some where the crop looks hungry, whatever the count. */
-export function readLeastDressing(site: Site, { rule, parametersFor }: CompiledRule): Answer {
-	const { hungryRate } = parametersFor(site.crop.id) as StandParameters;
+export function readLeastDressing(site: Site, compiled: CompiledRule): Answer {
+	const { rule } = compiled;
+	const { hungryRate } = knownParameters(standCount, compiled, site.crop.id);
 	const hungry = site.inSeason.tillers?.looksHungry === true;
 	return figure({
 		label: hungry ? 'at least, because the crop looks hungry' : 'at least (the crop does not look hungry)',

@@ -181,7 +181,7 @@ function rivalsIn(
 	const rates = rivals.flatMap(({ eonr }) => (eonr === null ? [] : [eonr]));
 	return {
 		rivals,
-		...(rates.length > 1 ? { eonrSpan: [Math.min(...rates), Math.max(...rates)] as [number, number] } : {})
+		...(rates.length > 1 ? { eonrSpan: spanOf(rates) } : {})
 	};
 }
 
@@ -191,4 +191,8 @@ function spreadIn({ low, high, ...how }: OptimumSpread, seed: number): Pick<FitA
 
 function numberOrNull(value: number): number | null {
 	return Number.isNaN(value) ? null : value;
+}
+
+function spanOf(rates: readonly number[]): [lowest: number, highest: number] {
+	return [Math.min(...rates), Math.max(...rates)];
 }

@@ -71,7 +71,7 @@ export function* bootstrapOptimum(
 		optima.push(Math.min(Math.max(optimum, data.rates[0]!), highest));
 		if (done % STEP === 0) yield { done, total: replicates };
 	}
-	const [low, high] = jstat.quantiles(optima, [(1 - LEVEL) / 2, (1 + LEVEL) / 2], 1, 1) as [number, number];
+	const [low = NaN, high = NaN] = jstat.quantiles(optima, [(1 - LEVEL) / 2, (1 + LEVEL) / 2], 1, 1);
 	return { low, high, by: freedom > 0 ? 'block' : 'residual', replicates, atHighestShare: atHighest / replicates };
 }
 

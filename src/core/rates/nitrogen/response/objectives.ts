@@ -84,13 +84,16 @@ function explainLeastLeft(
 	words: ResponseWords
 ): Answer {
 	const label = NAMES['least-left'];
-	for (const needed of [mostProfit, grain, nitrogen]) {
-		if (!needed.applies) return notApplicable(label, needed.reason, needed.remedy);
-	}
-	const prices = { grain: (grain as Figure).value, nitrogen: (nitrogen as Figure).value };
-	const best = mostProfit as Figure;
+	if (!mostProfit.applies) return notApplicable(label, mostProfit.reason, mostProfit.remedy);
+	if (!grain.applies) return notApplicable(label, grain.reason, grain.remedy);
+	if (!nitrogen.applies) return notApplicable(label, nitrogen.reason, nitrogen.remedy);
+	const prices = { grain: grain.value, nitrogen: nitrogen.value };
 	const value = leastLeftRate(curve, prices, tolerance.value);
-	const inputs = [best, tolerance, ...[best.value, value].map((rate) => returnFigure(curve, prices, rate, words))];
+	const inputs = [
+		mostProfit,
+		tolerance,
+		...[mostProfit.value, value].map((rate) => returnFigure(curve, prices, rate, words))
+	];
 	const formula = `the least rate whose return is within $${formatNumber(tolerance.value, '$')}/ac of the best`;
 	return rateFigure('least-left', value, formula, inputs, words);
 }

@@ -8,8 +8,8 @@ const SHARES = ['satCa', 'satMg', 'satK', 'satNa', 'satH', 'satAl'] as const;
 /** A lab's own percentages of CEC have to make 100, or one of them is wrong. */
 export const labShares: ReportCheck = ({ site: { soil } }) => {
 	const given = SHARES.map((analyte) => readResult(soil, analyte)).filter((share) => share.applies);
-	const hasBasesAndAcid = ['satCa', 'satMg', 'satK', 'satH'].every(
-		(analyte) => readResult(soil, analyte as (typeof SHARES)[number]).applies
+	const hasBasesAndAcid = (['satCa', 'satMg', 'satK', 'satH'] as const).every(
+		(analyte) => readResult(soil, analyte).applies
 	);
 	const total = given.reduce((sum, { value }) => sum + value, 0);
 	if (!hasBasesAndAcid || Math.abs(total - 100) <= SLACK_PERCENT) return [];

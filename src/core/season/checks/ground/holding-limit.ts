@@ -33,8 +33,8 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 		const total = sameDay.reduce((sum, pass) => sum + nitrogenOf(pass), 0);
 		const largest = sameDay.reduce((most, pass) => (nitrogenOf(pass) > nitrogenOf(most) ? pass : most));
 		const stabilised = isStabilised(largest, productOf(largest, context.products));
-		const ceiling = room(largest.date, stabilised, passes) as Figure;
-		if (total <= ceiling.value + SLACK_LB) return [];
+		const ceiling = room(largest.date, stabilised, passes);
+		if (!ceiling.applies || total <= ceiling.value + SLACK_LB) return [];
 		return [
 			{
 				rule: 'holding-limit',

@@ -1,3 +1,4 @@
+import { keysOf } from '../../../check/typed-object';
 import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import type { Nutrient, Pass, Product } from '../../../schema-types';
 import { LB_PER_SHORT_TON } from '../../../units/factors';
@@ -24,7 +25,7 @@ export function passPounds(pass: Pass, product: Product): Figure {
 
 /** Pounds per acre of every nutrient in a pass, in the order of the product's label. */
 export function passNutrients(pass: Pass, product: Product): { nutrient: Nutrient; pounds: Figure }[] {
-	return (Object.keys(product.analysis) as Nutrient[]).map((nutrient) => ({
+	return keysOf<Nutrient>(product.analysis).map((nutrient) => ({
 		nutrient,
 		pounds: passNutrientFigure(pass, product, nutrient)
 	}));

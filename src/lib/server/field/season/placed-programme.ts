@@ -1,5 +1,6 @@
+import { parametersOf } from '../../../../core/packs/parameters-of';
 import type { Choice } from '../../../../core/rates/choose';
-import type { PlacedParameters } from '../../../../core/rates/nitrogen/placed-factor';
+import { placedFactor } from '../../../../core/rates/nitrogen/placed-factor';
 import { mineralNitrogen } from '../../../../core/reading/soil/mineral-nitrogen';
 import { placedSchedule } from '../../../../core/season/propose/placed-schedule';
 import { passNutrient } from '../../../../core/season/plan/pass/pass-nutrients';
@@ -19,8 +20,8 @@ export function placedProgramme(
 	{ packs }: Library,
 	method: string
 ): Programme & { choice: Choice } {
-	const compiled = packs.rules.find((rule) => rule.method === method && rule.kind.kind === 'placed-factor');
-	const p = compiled?.parametersFor(goal.crop) as PlacedParameters | undefined;
+	const compiled = packs.rules.find((rule) => rule.method === method);
+	const p = parametersOf(placedFactor, compiled, goal.crop);
 	const schedule = p && context.schedule && placedSchedule(context.schedule, p);
 	if (!schedule) throw new ActionError(`${method} names no programme for ${context.crop.name.toLowerCase()}.`);
 	const residual = mineralNitrogen(site.soil);

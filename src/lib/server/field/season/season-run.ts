@@ -1,3 +1,5 @@
+import { withoutEmpty } from '../../../../core/check/typed-object';
+import { fromJson } from '../../from-json';
 import { valueIfKnown } from '../../../../core/figure/figure';
 import { mineralNitrogen } from '../../../../core/reading/soil/mineral-nitrogen';
 import { readOrganicMatter } from '../../../../core/reading/soil/organic-matter';
@@ -13,7 +15,7 @@ import type { FieldYearRow } from '../../stores/field-years';
 export type PlannedSeason = Pick<Advice, 'site' | 'passes' | 'context' | 'goal'>;
 
 function termsOf({ nitrogen }: FieldYearRow): NitrogenTerms {
-	return nitrogen === null ? {} : (JSON.parse(nitrogen) as NitrogenTerms);
+	return nitrogen === null ? {} : fromJson<NitrogenTerms>(nitrogen);
 }
 
 /** The request that the command line would take for the plan of this field, in a made-up year of a kind. */
@@ -24,13 +26,11 @@ export function seasonRequestOf(
 	library: Library
 ): SeasonRequest {
 	const { site, passes, context, goal } = season;
-	const known = <T extends object>(facts: T): T =>
-		Object.fromEntries(Object.entries(facts).filter(([, fact]) => fact !== undefined)) as T;
 	return {
 		units,
 		station: { id: library.station.id, kind },
 		known: [...context.weather.days.values()],
-		soil: known({
+		soil: withoutEmpty({
 			textureClass: site.field.textureClass,
 			drainage: site.field.drainage,
 			organicMatterPercent: valueIfKnown(readOrganicMatter(site.soil)),
@@ -38,7 +38,7 @@ export function seasonRequestOf(
 			nitrateLbAc: valueIfKnown(mineralNitrogen(site.soil)),
 			coverKilledOn: termsOf(goal).coverKilledOn
 		}),
-		crop: known({
+		crop: withoutEmpty({
 			id: goal.crop,
 			yieldGoal: goal.yield_goal,
 			plantingDate: context.plantingDate,

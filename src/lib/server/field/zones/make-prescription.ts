@@ -1,3 +1,4 @@
+import { fromJson } from '../../from-json';
 import { InputError } from '../../../../core/check/problem';
 import type { Shape } from '../../../../core/ground/shapes/shape';
 import { areaAcres } from '../../../../core/ground/shapes/geodesic-area';
@@ -111,7 +112,7 @@ function byCell(
 	share: number,
 	cellM: number
 ): PrescriptionPart[] {
-	const boundary = fieldYear.field.boundary === null ? undefined : (JSON.parse(fieldYear.field.boundary) as Shape);
+	const boundary = fieldYear.field.boundary === null ? undefined : fromJson<Shape>(fieldYear.field.boundary);
 	if (!boundary) throw new ActionError('The field has no boundary; cells need one.');
 	const method = advice.choices.find(({ nutrient }) => nutrient === drivenBy)?.method;
 	if (method === undefined) throw new ActionError(`${drivenBy} is a rate of your own; cells need a guide’s method.`);

@@ -1,3 +1,4 @@
+import { messageOf } from '../../../../core/check/message-of';
 import type { GeoTIFFImage } from 'geotiff';
 import proj4 from 'proj4';
 import { ActionError } from '../../book/action-error';
@@ -41,7 +42,7 @@ export async function readGeoTiff(name: string, bytes: Uint8Array): Promise<MapC
 		return { shapes: [], points, columns, notes };
 	} catch (error) {
 		if (error instanceof ActionError) throw error;
-		throw new ActionError(`${name} is no GeoTIFF that can be read: ${(error as Error).message}`);
+		throw new ActionError(`${name} is no GeoTIFF that can be read: ${messageOf(error)}`);
 	}
 }
 

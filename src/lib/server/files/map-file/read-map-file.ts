@@ -1,3 +1,4 @@
+import { messageOf } from '../../../../core/check/message-of';
 import { kml } from '@tmcw/togeojson';
 import { DOMParser } from '@xmldom/xmldom';
 import type { GeoJSON } from 'geojson';
@@ -45,7 +46,7 @@ function readGeoJson(name: string, text: string): MapContent {
 	try {
 		document = JSON.parse(text) as typeof document;
 	} catch (error) {
-		throw new ActionError(`${name} is broken: ${(error as Error).message}`);
+		throw new ActionError(`${name} is broken: ${messageOf(error)}`);
 	}
 	const crs = document.crs?.properties?.name;
 	if (typeof crs === 'string' && !/CRS84|EPSG:+4326/i.test(crs)) {
@@ -61,7 +62,7 @@ function readKml(name: string, text: string): MapContent {
 		const read = document.parseFromString(text, 'text/xml');
 		if (!wrong) return contentOf(name, kml(read as unknown as Document) as GeoJSON);
 	} catch (error) {
-		wrong ||= (error as Error).message;
+		wrong ||= messageOf(error);
 	}
 	throw new ActionError(`${name} is no KML that can be read: ${wrong.split('\n')[0]}`);
 }

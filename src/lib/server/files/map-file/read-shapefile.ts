@@ -1,3 +1,4 @@
+import { messageOf } from '../../../../core/check/message-of';
 import { combine, parseDbf, parseShp } from 'shpjs';
 import type { FeatureCollection } from 'geojson';
 import { ActionError } from '../../book/action-error';
@@ -19,9 +20,7 @@ export function readShapefile(name: string, shp: string, files: Record<string, U
 		const rows = dbf ? parseDbf(buffer(dbf), buffer(part('.cpg') ?? new Uint8Array())) : undefined;
 		read = combine([geometries, rows] as unknown as Parameters<typeof combine>[0]);
 	} catch (error) {
-		throw new ActionError(
-			`${name}: the Shapefile in it cannot be read (${(error as Error).message}). Export it again.`
-		);
+		throw new ActionError(`${name}: the Shapefile in it cannot be read (${messageOf(error)}). Export it again.`);
 	}
 	const content = contentOf(name, read);
 	if (prj) return content;

@@ -81,10 +81,9 @@ function shapeOf(name: string, text: string): Shape {
 		.replaceAll('(', '[')
 		.replaceAll(')', ']');
 	try {
-		const coordinates = JSON.parse(json) as Position[][][];
 		return found[1]
-			? { type: 'MultiPolygon', coordinates }
-			: { type: 'Polygon', coordinates: coordinates as unknown as Position[][] };
+			? { type: 'MultiPolygon', coordinates: JSON.parse(json) as Position[][][] }
+			: { type: 'Polygon', coordinates: JSON.parse(json) as Position[][] };
 	} catch {
 		throw new ActionError(`${name}: the shape “${text.slice(0, 40)}…” does not close its brackets.`);
 	}
@@ -101,11 +100,11 @@ function fromTaskData(name: string, xml: string, unit: Prescription['unit']): Re
 		isArray: (tag) => lists.has(tag),
 		parseAttributeValue: false
 	});
-	const document = parser.parse(xml) as { ISO11783_TaskData?: { TSK?: Node[] } };
-	const [task] = document.ISO11783_TaskData?.TSK ?? [];
+	const document = parser.parse(xml) as { ISO11783_TaskData?: Node };
+	const [task] = nodesIn(document.ISO11783_TaskData, 'TSK');
 	if (!task) throw new ActionError(`${name} is a task file without a task.`);
-	const zones = (task.TZN ?? []) as Node[];
-	const rateOf = (zone: Node) => rateOfTask(Number((zone.PDV as Node[] | undefined)?.[0]?.['@_B']), unit);
+	const zones = nodesIn(task, 'TZN');
+	const rateOf = (zone: Node) => rateOfTask(Number(nodesIn(zone, 'PDV')[0]?.['@_B']), unit);
 	const withGround = zones.filter((zone) => Array.isArray(zone.PLN));
 	const outside = zones.find((zone) => !zone.PLN);
 	return {
@@ -114,13 +113,16 @@ function fromTaskData(name: string, xml: string, unit: Prescription['unit']): Re
 	};
 }
 
+/** The elements of a name in one; the reader makes a list of each name that may repeat. */
+function nodesIn(node: Node | undefined, name: string): Node[] {
+	const found: unknown = node?.[name];
+	return Array.isArray(found) ? found : [];
+}
+
 function shapeOfZone(zone: Node): Shape {
-	const polygons = (zone.PLN as Node[]).map((polygon) =>
-		((polygon.LSG ?? []) as Node[]).map((line) =>
-			((line.PNT ?? []) as Record<string, string>[]).map((point): Position => [
-				Number(point['@_D']),
-				Number(point['@_C'])
-			])
+	const polygons = nodesIn(zone, 'PLN').map((polygon) =>
+		nodesIn(polygon, 'LSG').map((line) =>
+			nodesIn(line, 'PNT').map((point): Position => [Number(point['@_D']), Number(point['@_C'])])
 		)
 	);
 	return polygons.length === 1

@@ -11,3 +11,8 @@ export function ledgerLayout(paddingPt: number): CustomTableLayout {
 		paddingBottom: () => paddingPt
 	};
 }
+
+/** The margin of a paragraph that stands so many points under what is before it. */
+export function below(pt: number): [left: number, top: number, right: number, bottom: number] {
+	return [0, pt, 0, 0];
+}

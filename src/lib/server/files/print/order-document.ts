@@ -3,7 +3,7 @@ import { orderOf, type OpenPass, type OrderLine } from '../../../../core/supply/
 import type { Product } from '../../../../core/schema-types';
 import { formatNumber } from '../../../../core/units/display';
 import { longDate } from '../../../../core/units/day-text';
-import { ledgerLayout } from './ledger-layout';
+import { below, ledgerLayout } from './ledger-layout';
 
 /** What stands over every order. */
 export interface OrderHead {
@@ -69,13 +69,11 @@ function growerPage(
 			? [
 					{
 						text: `Left out, because their area is not known: ${without.join(', ')}.`,
-						margin: [0, 8, 0, 0] as [number, number, number, number]
+						margin: below(8)
 					}
 				]
 			: []),
-		...(preparedBy
-			? [{ text: `Prepared by ${preparedBy}.`, margin: [0, 10, 0, 0] as [number, number, number, number] }]
-			: [])
+		...(preparedBy ? [{ text: `Prepared by ${preparedBy}.`, margin: below(10) }] : [])
 	];
 }
 

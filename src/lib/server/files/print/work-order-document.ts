@@ -7,7 +7,7 @@ import { formatNumber, formatQuantity } from '../../../../core/units/display';
 import { inSystem } from '../../../../core/units/rate-units';
 import type { Sheet } from '../../stores/sheets';
 import { longDate } from '../../../../core/units/day-text';
-import { ledgerLayout } from './ledger-layout';
+import { below, ledgerLayout } from './ledger-layout';
 
 /** Lines that the driver fills in. */
 const TO_FILL_IN = ['Applied on', 'By', 'Machine, setting', 'Wind, ground', 'Amount used', 'Left over'] as const;
@@ -60,9 +60,7 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 		productTable(content.units, order),
 		...order.passes.flatMap(prescriptionTable),
 		...order.loads.flatMap(loadTable),
-		...(order.machine
-			? [{ text: `Machine: ${order.machine}`, margin: [0, 4, 0, 0] as [number, number, number, number] }]
-			: []),
+		...(order.machine ? [{ text: `Machine: ${order.machine}`, margin: below(4) }] : []),
 		...list('Keep and mind', order.warnings),
 		...list('Cautions', order.cautions),
 		{ text: 'Done', style: 'head' },

@@ -52,7 +52,7 @@
 						source,
 						imageRatio: 2,
 						style: (feature, resolution) =>
-							resolution < NAMED_BELOW ? [plain, new style.Style({ text: text(feature.get('name') as string) })] : plain
+							resolution < NAMED_BELOW ? [plain, new style.Style({ text: text(String(feature.get('name'))) })] : plain
 					}),
 					new VectorLayer({ source: marked, style: strong })
 				],

@@ -113,7 +113,7 @@
 						new style.Style({
 							fill: new style.Fill({ color: color('--action-wash') }),
 							stroke: line(2),
-							...(feature.get('label') ? { text: label(feature.get('label') as string, 15) } : {})
+							...(feature.get('label') ? { text: label(String(feature.get('label')), 15) } : {})
 						})
 				}),
 				image,
@@ -122,9 +122,9 @@
 					style: (feature) => {
 						const strong = feature.get('area') === feature.get('chosen');
 						return new style.Style({
-							fill: new style.Fill({ color: cssColor(feature.get('share') as number, 0.75) }),
+							fill: new style.Fill({ color: cssColor(Number(feature.get('share')), 0.75) }),
 							stroke: new style.Stroke({ color: color('--ink'), width: strong ? 3.5 : 1 }),
-							text: label(feature.get('area') as string, 13)
+							text: label(String(feature.get('area')), 13)
 						});
 					}
 				}),
@@ -135,7 +135,7 @@
 						new style.Style({
 							image: new style.Circle({
 								radius: feature.get('many') ? 2.5 : 6,
-								fill: new style.Fill({ color: cssColor(feature.get('share') as number) }),
+								fill: new style.Fill({ color: cssColor(Number(feature.get('share'))) }),
 								...(feature.get('many') ? {} : { stroke: new style.Stroke({ color: color('--ink'), width: 1 }) })
 							})
 						})

@@ -1,5 +1,6 @@
 <!-- Prescriptions: made for a pass, handed out as files, read back, and what the monitor says went on. -->
 <script lang="ts">
+	import { messageOf } from '$core/check/message-of';
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { Pass, Prescription, PrescriptionAction, RateNutrient } from '$core/schema-types';
@@ -82,7 +83,7 @@
 				...(by === 'cell' ? { cellM: read(cell, 'Cells', 15, 2) } : {})
 			};
 		} catch (error) {
-			problem = (error as Error).message;
+			problem = messageOf(error);
 			return;
 		}
 		busy = true;

@@ -1,5 +1,6 @@
 <!-- What is known of one zone: it stands in place of the field's own. -->
 <script lang="ts">
+	import { messageOf } from '$core/check/message-of';
 	import { InlineNotification, Modal, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { RateNutrient, ZoneFacts } from '$core/schema-types';
@@ -32,18 +33,14 @@
 	let problem = $state('');
 	const seen = untrack(() => facts);
 	const text = (value: number | undefined) => (value === undefined ? '' : String(value));
-	let form = $state(
+	/** What stands in each box, by the name of what it holds. */
+	type Texts = Record<string, string>;
+	let form = $state<Record<'ground' | 'values' | 'rates' | 'reasons', Texts>>(
 		untrack(() => ({
-			ground: Object.fromEntries(GROUND.map(({ key }) => [key, text(facts[key])])) as Record<string, string>,
-			values: Object.fromEntries(ZONE_ANALYTES.map((one) => [one, text(facts.values?.[one])])) as Record<
-				string,
-				string
-			>,
-			rates: Object.fromEntries(nutrients.map((one) => [one, text(facts.own?.[one]?.rate)])) as Record<string, string>,
-			reasons: Object.fromEntries(nutrients.map((one) => [one, facts.own?.[one]?.reason ?? ''])) as Record<
-				string,
-				string
-			>
+			ground: Object.fromEntries(GROUND.map(({ key }) => [key, text(facts[key])])),
+			values: Object.fromEntries(ZONE_ANALYTES.map((one) => [one, text(facts.values?.[one])])),
+			rates: Object.fromEntries(nutrients.map((one) => [one, text(facts.own?.[one]?.rate)])),
+			reasons: Object.fromEntries(nutrients.map((one) => [one, facts.own?.[one]?.reason ?? '']))
 		}))
 	);
 
@@ -86,7 +83,7 @@
 		try {
 			problem = await keep(typed(), seen);
 		} catch (error) {
-			problem = (error as Error).message;
+			problem = messageOf(error);
 		}
 	}
 </script>

@@ -1,5 +1,6 @@
 <!-- Zones: by hand, from layers, as strips of a grid; their list, and what is known of each. -->
 <script lang="ts">
+	import { messageOf } from '$core/check/message-of';
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { onDestroy } from 'svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
@@ -60,7 +61,7 @@
 		try {
 			known = await Promise.all(chosenLayers.map(({ id }) => pointsOf(fieldId, id)));
 		} catch (error) {
-			problem = (error as Error).message;
+			problem = messageOf(error);
 			return;
 		}
 		run.ask({
