@@ -19,6 +19,7 @@ test('a guide for another state is taken in from a file, gives rates, is set asi
 	const phosphate = page.getByRole('region', { name: 'Phosphate' });
 	// MF-2586, corn 160 bu at 10 ppm: 50 + 0.2 x 160 - 2.5 x 10 - 0.01 x 160 x 10 = 41 (equation from memory).
 	await expect(phosphate.getByRole('button', { name: /Central plains guide 2003.*: 41 lb\/ac/ })).toBeVisible();
+	await phosphate.getByRole('button', { name: 'Details' }).click();
 	await phosphate.getByRole('button', { name: 'Choose P2O5 to feed the crop, Central plains guide 2003' }).click();
 	await expect(page.getByRole('link', { name: /^Rates N 161 P 41/ })).toBeVisible();
 

@@ -70,19 +70,22 @@ test('the road by keyboard alone: find a field, go along the words, choose, undo
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('heading', { name: 'Old Orchard Piece' })).toBeVisible();
 	await page.keyboard.press('3');
-	await expect(page.getByRole('heading', { name: 'Second opinions' })).toBeVisible();
-	await page.getByRole('region', { name: 'Potash' }).getByRole('button', { name: 'Choose' }).first().focus();
+	await expect(page.getByRole('heading', { name: 'Rates compared' })).toBeVisible();
+	const marks = page.getByRole('radiogroup', { name: /^Potash/ });
+	await marks.getByRole('radio').first().focus();
+	await page.keyboard.press('ArrowRight');
+	await expect(marks.getByRole('radio').nth(1)).toBeFocused();
 	await page.keyboard.press('Enter');
-	await expect(page.getByText('✓ chosen')).toHaveCount(1);
+	await expect(marks.getByRole('radio', { checked: true })).toHaveCount(1);
 	await page.keyboard.press('Control+z');
-	await expect(page.getByText('✓ chosen')).toHaveCount(0);
+	await expect(marks.getByRole('radio', { checked: true })).toHaveCount(0);
 	await page.keyboard.press('?');
 	await expect(page.getByRole('dialog')).toContainText('find a field');
 	await page.keyboard.press('Escape');
 	await page.keyboard.press('0');
 	await expect(page.getByRole('heading', { name: 'This fortnight' })).toBeVisible();
 	await page.goBack();
-	await expect(page.getByRole('heading', { name: 'Second opinions' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Rates compared' })).toBeVisible();
 });
 
 test('the worksheet takes the focus and gives it back', async ({ page, app }) => {

@@ -20,9 +20,17 @@ export function figure(parts: FigureParts): Figure {
 	return made;
 }
 
-/** The reason why a number cannot be given, and what the adviser can do about it. */
-export function notApplicable(label: string, reason: string, remedy: string): NotApplicable {
-	return { applies: false, label, reason, remedy };
+/**
+ * The reason why a number cannot be given, and what the adviser can do about it.
+ * @param lacks the one thing that is missing, as a noun ("P by Olsen"), where one would do
+ */
+export function notApplicable(label: string, reason: string, remedy: string, lacks?: string): NotApplicable {
+	return { applies: false, label, reason, remedy, ...(lacks === undefined ? {} : { lacks }) };
+}
+
+/** The same reason for what was to be made of it. */
+export function becauseOf(missing: NotApplicable, label: string): NotApplicable {
+	return { ...missing, label };
 }
 
 /** The value of a figure; undefined where there is none. NaN stays inside evaluators. */

@@ -33,3 +33,10 @@ const NAMES: Partial<Record<Analyte, string>> = {
 export function analyteName(analyte: Analyte): string {
 	return NAMES[analyte] ?? analyte;
 }
+
+const ELEMENTS: readonly Analyte[] = ['P', 'K', 'Ca', 'Mg', 'Na', 'Zn', 'B', 'Mn', 'Cu', 'Fe'];
+
+/** The same where room is short: an element by its symbol, as on a lab's form. */
+export function shortAnalyteName(analyte: Analyte): string {
+	return ELEMENTS.includes(analyte) ? analyte : analyteName(analyte);
+}

@@ -1,4 +1,4 @@
-import { figure, notApplicable, withCaution, type Answer, type Figure } from '../figure/figure';
+import { becauseOf, figure, notApplicable, withCaution, type Answer, type Figure } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import type { RuleFigures } from '../packs/rule-kind';
 import { formatNumber } from '../units/display';
@@ -73,7 +73,7 @@ function applyOnce(compiled: CompiledRule, reading: SiteReading): Answer {
 	const figures: Partial<RuleFigures> = {};
 	for (const name of needs) {
 		const input = reading.input(name, compiled);
-		if (!input.applies) return notApplicable(rule.title, input.reason, input.remedy);
+		if (!input.applies) return becauseOf(input, rule.title);
 		figures[name] = input;
 	}
 	const organicMatter = reading.input('organicMatter', compiled);

@@ -85,7 +85,12 @@ interface StageDays {
  */
 function readNitrogenRate({ nitrogenRate, programme, crop }: Site, compiled: CompiledRule): Answer {
 	if (nitrogenRate === undefined) {
-		return notApplicable('nitrogen', 'no nitrogen rate is settled on', 'Choose the nitrogen rate first.');
+		return notApplicable(
+			'nitrogen',
+			'no nitrogen rate is settled on',
+			'Choose the nitrogen rate first.',
+			'a nitrogen rate'
+		);
 	}
 	const { stage } = sharedParameters<{ stage: StageDays }>(compiled, crop.id);
 	const all = figure({ label: 'nitrogen settled on', value: nitrogenRate, unit: 'lb/ac', basis: 'adviser' });

@@ -28,7 +28,8 @@ export function siteTargetPh({ targetPh, targetPhScale = 'water', crop }: Site, 
 		return notApplicable(
 			label,
 			`no target pH in ${PH_SCALE_NAME[scale]} is known for ${name}`,
-			`Set a target pH in ${PH_SCALE_NAME[scale]} for the field.`
+			`Set a target pH in ${PH_SCALE_NAME[scale]} for the field.`,
+			`a target pH in ${PH_SCALE_NAME[scale]}`
 		);
 	}
 	return figure({ label, value: band.target, unit: 'pH', basis: band.basis, citation: band.citation });

@@ -18,7 +18,7 @@ export function readRootZoneNitrate({ soil, crop }: Site, compiled: CompiledRule
 	const { parts, reachedIn } = poundsByLayer(soil, 'NO3-N', DEEPEST_IN);
 	const label = 'nitrate-N of the root zone';
 	const remedy = `Take a nitrate sample, 0 to ${leastNitrateDepthIn} in or deeper.`;
-	if (parts.length === 0) return notApplicable(label, 'the report gives no nitrate-N', remedy);
+	if (parts.length === 0) return notApplicable(label, 'the report gives no nitrate-N', remedy, 'a nitrate sample');
 	if (reachedIn < leastNitrateDepthIn - DEPTH_SLACK_IN) {
 		const reason = `nitrate-N was measured only to ${+reachedIn.toFixed(1)} in, and this needs it to ${leastNitrateDepthIn} in`;
 		return notApplicable(label, reason, remedy);

@@ -1,6 +1,7 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import { figure } from '../../figure/figure';
 import { sourceOf, type RuleKind } from '../../packs/rule-kind';
+import { formatNumber } from '../../units/display';
 import { K2O_PER_K, LB_AC_PER_PPM_INCH, PPM_PER_MEQ } from '../../units/factors';
 
 const parameters = {
@@ -75,7 +76,7 @@ export const cationShare: RuleKind<Parameters, typeof steps> = {
 			unit: words.unit,
 			formula:
 				lack.value === 0
-					? 'the share now is at its target or above'
+					? `${p.cation} is already ${formatNumber(worked.shareNow, '%')} % of CEC, at or above the ${p.leastPercent} % aimed at: none`
 					: `lacking ppm x 0.3 x inches sampled${oxide}${capped ? `, at most ${p.maximum}` : ''}`,
 			inputs: [lack, sampledDepthIn],
 			...source,

@@ -79,11 +79,12 @@ export const buildAndMaintain: RuleKind<Parameters, typeof steps> = {
 				? [buildFigure(p, worked, criticalLevel, figures, words), maintenance]
 				: [maintenance, shareFigure(p, worked, criticalLevel, figures, words)];
 		const capped = worked.rate < worked.full;
+		const sumText = short > 0 ? 'build-up + maintenance' : 'maintenance x share';
 		return figure({
 			label: words.title,
 			value: worked.rate,
 			unit: words.unit,
-			formula: `${short > 0 ? 'build-up + maintenance' : 'maintenance x share'}${capped ? `, at most ${p.maximum}` : ''}`,
+			formula: worked.rate === 0 ? noneText(p, -short) : `${sumText}${capped ? `, at most ${p.maximum}` : ''}`,
 			inputs: steps,
 			basis: words.basis,
 			citation: words.citation,
@@ -101,6 +102,12 @@ export const buildAndMaintain: RuleKind<Parameters, typeof steps> = {
  */
 function positivePart(x: number): number {
 	return (x + Math.abs(x)) * 0.5;
+}
+
+/** The reason for a rate of none, as a sentence. */
+function noneText(p: Parameters, excess: number): string {
+	const width = formatNumber(p.maintenanceWidthPpm + p.drawdownWidthPpm, 'ppm');
+	return `the soil test is ${formatNumber(excess, 'ppm')} ppm above the critical level; from ${width} ppm above it the guide calls for none`;
 }
 
 function cecFigure(

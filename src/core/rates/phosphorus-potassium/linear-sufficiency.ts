@@ -1,5 +1,6 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import { figure, type Figure } from '../../figure/figure';
+import { formatNumber } from '../../units/display';
 import { sourceOf, type RuleKind } from '../../packs/rule-kind';
 
 const parameters = {
@@ -69,7 +70,10 @@ export const linearSufficiency: RuleKind<Parameters, typeof steps> = {
 			label: words.title,
 			value: worked.rate,
 			unit: words.unit,
-			formula: worked.rate > 0 ? formulaText(p) : 'the soil feeds the crop: none',
+			formula:
+				worked.rate > 0
+					? formulaText(p)
+					: `at ${formatNumber(soilTest.value, 'ppm')} ppm the soil supplies what the crop needs: none`,
 			inputs,
 			...source,
 			cautions: words.cautions

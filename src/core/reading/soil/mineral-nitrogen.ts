@@ -14,7 +14,9 @@ export function mineralNitrogen(soil: SampledSoil): Answer {
 	const nitrate = poundsByLayer(soil, 'NO3-N', ROOT_ZONE_IN);
 	const ammonium = poundsByLayer(soil, 'NH4-N', ROOT_ZONE_IN);
 	const label = `mineral N, 0-${+nitrate.reachedIn.toFixed(1)} in`;
-	if (nitrate.parts.length === 0) return notApplicable('mineral N', 'the report gives no nitrate-N', TAKE_NITRATE);
+	if (nitrate.parts.length === 0) {
+		return notApplicable('mineral N', 'the report gives no nitrate-N', TAKE_NITRATE, 'a nitrate sample');
+	}
 	const shallow = nitrate.reachedIn < ROOT_ZONE_IN - DEPTH_SLACK_IN;
 	const caution = `Nitrate was measured only to ${+nitrate.reachedIn.toFixed(1)} in; there may be more below.`;
 	return sumOfLayers(label, [...nitrate.parts, ...ammonium.parts], shallow ? [caution] : []);

@@ -19,7 +19,8 @@ export function readSoilPh(soil: SampledSoil, scale: PhScale): Answer {
 	return notApplicable(
 		own.label,
 		`the report gives pH ${formatNumber(onOther.value, 'pH')} in ${PH_SCALE_NAME[other]}, and this is calibrated on pH in ${PH_SCALE_NAME[scale]}; the two scales are never mixed`,
-		`Ask the lab for pH in ${PH_SCALE_NAME[scale]}.`
+		`Ask the lab for pH in ${PH_SCALE_NAME[scale]}.`,
+		`pH in ${PH_SCALE_NAME[scale]}`
 	);
 }
 

@@ -1,7 +1,7 @@
 import { figure, notApplicable, withCaution, type Answer, type Figure } from '../../figure/figure';
 import type { Analyte, LabMethod, Result } from '../../schema-types';
 import { canonicalUnit, conversionOf } from '../../units/result-units';
-import { analyteName } from '../../ground/analyte-names';
+import { analyteName, shortAnalyteName } from '../../ground/analyte-names';
 import { methodName, usualMethod } from '../../ground/lab-methods';
 import { possibleRange } from '../../ground/possible-range';
 import type { Reported, SampledSoil } from './sampled-soil';
@@ -25,7 +25,9 @@ export function readResult(soil: SampledSoil, analyte: Analyte, methods?: readon
 
 function notReported(analyte: Analyte, methods: readonly LabMethod[] | undefined): Answer {
 	const name = analyteName(analyte);
-	return notApplicable(name, `the report gives no ${name}`, `Ask the lab for ${name}${wantedText(methods)}.`);
+	const by = wantedText(methods);
+	const lacks = `${shortAnalyteName(analyte)}${by}`;
+	return notApplicable(name, `the report gives no ${name}`, `Ask the lab for ${name}${by}.`, lacks);
 }
 
 function readAnew(given: Reported['results'], analyte: Analyte, methods: readonly LabMethod[] | undefined): Answer {
@@ -38,7 +40,10 @@ function readAnew(given: Reported['results'], analyte: Analyte, methods: readonl
 	return notApplicable(
 		label,
 		`the report gives ${label} by ${was}, and this is calibrated on ${(methods ?? []).map(methodName).join(' or ')}`,
-		result.method ? `Ask the lab for ${label}${wantedText(methods)}.` : `Ask the lab which method it used for ${label}.`
+		result.method
+			? `Ask the lab for ${label}${wantedText(methods)}.`
+			: `Ask the lab which method it used for ${label}.`,
+		result.method ? `${shortAnalyteName(analyte)}${wantedText(methods)}` : `the lab’s method for ${label}`
 	);
 }
 

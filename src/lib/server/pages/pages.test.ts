@@ -114,9 +114,37 @@ describe('the page of rates', () => {
 		expect(phosphate.own).toBeUndefined();
 		const olsen = phosphate.opinions.find(({ title }) => title.endsWith('Olsen'))!;
 		expect(value(olsen.answer)).toMatch(/gives phosphorus by Bray P1, and this is calibrated on Olsen/);
-		// Two rules of one guide and one school are told apart by their titles.
-		expect([...phosphate.repeats].every((title) => title.startsWith('P2O5 to feed the crop'))).toBe(true);
-		expect(phosphate.repeats.size).toBe(2);
+		expect(olsen).toMatchObject({ notForCrop: false, answer: { lacks: 'P by Olsen' } });
+	});
+
+	it('says what a rate of none rests on, which guides are silent on the crop, and what the choices cost', () => {
+		const page = ratesPage(desk, at('Kingfisher Bend'));
+		const costs = page.rows.flatMap(({ cost }) => cost ?? []);
+		expect(costs.length).toBeGreaterThan(2);
+		expect(value(page.cost)).toBeCloseTo(
+			costs.reduce((sum, cost) => sum + Number(value(cost)), 0),
+			9
+		);
+		expect(page.notForCrop).toContain('Wheat tiller count (nitrogen)');
+		const tillers = rowOf(page, 'N').opinions.find(({ guide }) => guide === 'Wheat tiller count')!;
+		expect(tillers.notForCrop).toBe(true);
+		const soybean = rowOf(ratesPage(desk, at('Brick Kiln')), 'N');
+		expect(soybean.instead).toBe('Soybean fixes its own nitrogen: inoculate where it has not grown for years.');
+		expect(rowOf(page, 'N').instead).toBeUndefined();
+	});
+
+	it('names an approach by its guide where two guides take it, else by itself', () => {
+		const names = (field: string, nutrient: string) =>
+			rowOf(ratesPage(desk, at(field)), nutrient)
+				.opinions.filter(({ answer }) => answer.applies)
+				.map(({ name }) => name);
+		expect(names('Crow Acre', 'N')).toEqual([
+			'Mass balance, Northern plains guides',
+			'Mass balance, Tri-state guide 1995',
+			'Mass balance, Western corn guide',
+			'Economic optimum'
+		]);
+		expect(new Set(names('Crow Acre', 'K2O')).size).toBe(5);
 	});
 
 	it('puts schools in one order for every nutrient, and says of which lime a rate is', () => {

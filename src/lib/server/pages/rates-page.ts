@@ -9,18 +9,17 @@ import { removalSentence } from '../../../core/rates/phosphorus-potassium/remova
 import { tenureAdvice } from '../../../core/rates/phosphorus-potassium/tenure-advice';
 import { readSoilPh } from '../../../core/reading/soil/ph-scale';
 import { siteTargetPh } from '../../../core/reading/target-ph';
-import type { Objective } from '../../../core/schema-types';
-import { formatNumber } from '../../../core/units/display';
-import { inSystem, unitInSystem, type UnitSystem } from '../../../core/units/rate-units';
+import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import { limeGap } from '../../../core/rates/lime/lime-gap';
 import { REFERENCE_LIME } from '../field/field-request';
 import type { Advice, FieldYear } from '../field/field-year';
+import { costOfRates, rateRow, type RateRow, type RowHead } from './rate-row';
 import { goalPage } from './goal-page';
 import { nitrogenPage } from './nitrogen-page';
 import { SCHOOL_ORDER, schoolName } from '../../school-names';
 import type { Desk, FieldAddress } from '../desk';
 
-const ROWS = [
+const ROWS: RowHead[] = [
 	{ nutrient: 'N', name: 'Nitrogen', unit: 'lb/ac', always: true },
 	{ nutrient: 'P2O5', name: 'Phosphate', unit: 'lb/ac', always: true },
 	{ nutrient: 'K2O', name: 'Potash', unit: 'lb/ac', always: true },
@@ -32,27 +31,23 @@ const ROWS = [
 	{ nutrient: 'Zn', name: 'Zinc', unit: 'lb/ac', always: false },
 	{ nutrient: 'Mn', name: 'Manganese', unit: 'lb/ac', always: false },
 	{ nutrient: 'Cu', name: 'Copper', unit: 'lb/ac', always: false }
-] as const;
+];
 
 const OUTLOOK_YEARS = 6;
-const OBJECTIVE_NAMES: Record<Objective, string> = {
-	'most-yield': 'most yield',
-	'most-profit': 'most profit',
-	'least-left': 'least left behind'
-};
-
 /** The page of rates: each nutrient with every school's answer, and what opens under it. */
 export function ratesPage(desk: Desk, address: FieldAddress) {
 	const fieldYear = desk.fieldYear(address);
 	const { advice } = fieldYear;
 	const { units } = desk.settings;
 	const library = desk.library;
-	const rows = ROWS.map((row) => rowOf(row, advice, units, library));
+	const rows = ROWS.map((row) => rateRow(row, advice, units, library));
 	const guides = (advice?.answer.rates ?? []).filter(({ applies }) => applies).map(({ packTitle }) => packTitle);
 	return {
 		goalPage: goalPage(desk, fieldYear),
 		rows,
+		cost: costOfRates(rows),
 		guides: [...new Set(guides)],
+		notForCrop: silentGuides(rows),
 		removal: advice && removalSentence(library.packs, library.crops, advice.crop.id),
 		tenure: tenureAdvice(fieldYear.field.tenure ?? undefined),
 		outlooks: advice ? outlooks(desk, advice, units) : [],
@@ -64,66 +59,16 @@ export function ratesPage(desk: Desk, address: FieldAddress) {
 	};
 }
 
+/** The guides that have nothing on this crop, each with the nutrients it would speak of. */
+function silentGuides(rows: readonly RateRow[]): string[] {
+	const silent = new Map<string, Set<string>>();
+	for (const { name, opinions } of rows)
+		for (const { guide, notForCrop } of opinions)
+			if (notForCrop) silent.set(guide, (silent.get(guide) ?? new Set()).add(name.toLowerCase()));
+	return [...silent].map(([guide, names]) => `${guide} (${[...names].join(', ')})`);
+}
+
 export type RatesPage = ReturnType<typeof ratesPage>;
-
-function rowOf(
-	{ nutrient, name, unit, always }: (typeof ROWS)[number],
-	advice: Advice | undefined,
-	units: UnitSystem,
-	library: Desk['library']
-) {
-	const choice = advice?.choices.find((one) => one.nutrient === nutrient);
-	const chosen = advice?.chosen.find((one) => one.nutrient === nutrient);
-	const opinions = (advice?.answer.rates ?? [])
-		.filter((rate) => rate.nutrient === nutrient)
-		.sort((a, b) => SCHOOL_ORDER.indexOf(a.school) - SCHOOL_ORDER.indexOf(b.school))
-		.map((rate) => ({
-			method: rate.method,
-			schoolId: rate.school,
-			school: schoolName(rate.school),
-			title: rate.worksheet.label,
-			guide: rate.packTitle,
-			answer: inSystem(rate.worksheet, units),
-			cost: inSystem(rate.cost, units),
-			approximate: rate.approximate,
-			simulated: rate.simulated === true,
-			of: nutrient === 'lime' && advice && rate.applies ? limeText(rate.method, advice, library) : undefined,
-			stands: rate.stands,
-			total: rate.seasonTotal && inSystem(rate.seasonTotal, units),
-			zones: (rate.zones ?? []).map((zone) => ({ ...zone, rate: inSystem(zone.rate, units) })),
-			curve: rate.objectives && rate.title,
-			objective: rate.objectives ? OBJECTIVE_NAMES[advice?.request.nitrogen?.objective ?? 'most-profit'] : undefined,
-			bothYears: rate.bothYears && inSystem(rate.bothYears, units),
-			none: rate.applies && rate.rate === 0 ? rate.reason : undefined
-		}));
-	const rules = opinions.map(({ guide, schoolId }) => `${guide} ${schoolId}`);
-	return {
-		nutrient,
-		name,
-		always,
-		/** Rules that share a guide and a school with another one; their titles tell them apart. */
-		repeats: new Set(
-			opinions
-				.filter((_, index) => rules.indexOf(rules[index]!) !== rules.lastIndexOf(rules[index]!))
-				.map(({ title }) => title)
-		),
-		unit: unitInSystem(unit, units),
-		ownUnit: unit,
-		choice,
-		lapsed: advice?.lapsed.some((one) => one.nutrient === nutrient) ?? false,
-		own: choice?.ownRate !== undefined && chosen ? inSystem(chosen.rate, units) : undefined,
-		chosen: chosen && inSystem(chosen.rate, units),
-		opinions
-	};
-}
-
-/** Which lime a rate is of: guides differ in their reference. */
-function limeText(method: string, { site }: Advice, { packs }: Desk['library']): string | undefined {
-	const compiled = packs.rules.find((rule) => rule.method === method);
-	const fraction = compiled && new SiteReading(site, inputReaders).input('effectiveFraction', compiled);
-	if (!fraction?.applies) return undefined;
-	return fraction.value === 1 ? 'of pure CaCO3' : `of lime that acts to ${formatNumber(fraction.value * 100, '%')} %`;
-}
 
 /** Where each school takes the soil test of P and K in six years, this crop and the next one in turn. */
 function outlooks({ library }: Desk, { site, request, answer }: Advice, units: UnitSystem) {

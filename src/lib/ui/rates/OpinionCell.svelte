@@ -6,8 +6,6 @@
 	interface Props {
 		opinion: RatesPage['rows'][number]['opinions'][number];
 		nutrientName: string;
-		/** Whether another cell of the row has the same title. */
-		repeats: boolean;
 		/** How it stands chosen, if it does. */
 		chosen: 'this year' | 'both years' | undefined;
 		/** Why it suits who holds the ground; undefined where another school does. */
@@ -16,7 +14,7 @@
 		walk: string | undefined;
 		choose: (bothYears: boolean) => void;
 	}
-	const { opinion, nutrientName, repeats, chosen, suits, walk, choose }: Props = $props();
+	const { opinion, nutrientName, chosen, suits, walk, choose }: Props = $props();
 </script>
 
 <div class="cell" class:chosen={chosen !== undefined}>
@@ -41,7 +39,7 @@
 		<div class="small soft">{zone.name} <Quantity answer={zone.rate} bare /></div>
 	{/each}
 	{#if opinion.of && !opinion.none}<div class="small soft">{opinion.of}</div>{/if}
-	{#if repeats && !opinion.objective}<div class="small soft">{opinion.title}</div>{/if}
+	{#if opinion.name === opinion.title}<div class="small soft">{opinion.title}</div>{/if}
 	{#if opinion.approximate}<div class="small mark-about">≈ approximate: {opinion.approximate}</div>{/if}
 	{#if suits}<div class="small mark-suits">{suits}</div>{/if}
 	<div class="pick">

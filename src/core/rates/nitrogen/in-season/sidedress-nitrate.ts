@@ -16,7 +16,8 @@ export function readSidedressNitrate(site: Site, compiled: CompiledRule): Answer
 	const { depthIn, leastHeightIn, mostHeightIn } = knownParameters(nitrateThreshold, compiled, site.crop.id);
 	const test = site.inSeason.nitrate;
 	const when = `Take soil from 0 to ${depthIn} in when the crop is ${leastHeightIn} to ${mostHeightIn} in tall.`;
-	if (!test) return notApplicable(LABEL, 'no nitrate test in the standing crop is booked', when);
+	if (!test)
+		return notApplicable(LABEL, 'no nitrate test in the standing crop is booked', when, 'a nitrate test in the crop');
 	if (test.from === 'leaf') {
 		return notApplicable(LABEL, 'a leaf test tells what the plant has, not what the soil will supply', when);
 	}

@@ -37,7 +37,8 @@ export function readTillers(site: Site, compiled: CompiledRule): Answer {
 		return notApplicable(
 			label,
 			'no tiller count is booked',
-			'Count stems with three or more leaves in 12 in of row at several spots, late January to early February.'
+			'Count stems with three or more leaves in 12 in of row at several spots, late January to early February.',
+			'a tiller count'
 		);
 	}
 	if (isTooLate(count)) {

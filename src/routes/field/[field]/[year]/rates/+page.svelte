@@ -1,11 +1,12 @@
 <script lang="ts">
-	import { Button } from 'carbon-components-svelte';
+	import { Button, MenuButton, MenuItem } from 'carbon-components-svelte';
 	import GoalForm from '$lib/ui/rates/GoalForm.svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import NitrogenPanel from '$lib/ui/rates/nitrogen/NitrogenPanel.svelte';
 	import LimePanel from '$lib/ui/rates/LimePanel.svelte';
-	import OpinionRow from '$lib/ui/rates/OpinionRow.svelte';
+	import RateRow from '$lib/ui/rates/RateRow.svelte';
 	import OutlookPanel from '$lib/ui/rates/OutlookPanel.svelte';
+	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
@@ -21,6 +22,12 @@
 		row.opinions.some(({ answer, none }) => answer.applies && !none);
 	const shown = $derived(data.rows.filter(isShown));
 	const others = $derived(data.rows.filter((row) => !isShown(row)));
+	/** Nutrients that an approach speaks for and nobody decided. */
+	const open = $derived(
+		shown
+			.filter((row) => !row.choice && row.opinions.some(({ answer }) => answer.applies))
+			.map(({ name }) => name.toLowerCase())
+	);
 
 	const address = $derived({ field: data.goalPage.fieldId, year: data.goalPage.year });
 
@@ -33,35 +40,35 @@
 	}
 </script>
 
-<div class="page">
-	<h1>Second opinions</h1>
-	<GoalForm page={data.goalPage} />
+<div class="page rates">
+	<div class="head">
+		<h1>Rates compared</h1>
+		<GoalForm page={data.goalPage} />
+		{#if data.hasSample && data.goalPage.goal && data.guides.length > 0}
+			<MenuButton size="sm" kind="ghost" labelText="Follow one guide">
+				{#each data.guides as guide (guide)}
+					<MenuItem labelText={guide} on:click={() => void chooseGuide(guide)} />
+				{/each}
+			</MenuButton>
+		{/if}
+	</div>
 	{#if !data.hasSample}
 		<NeedsSample />
 	{:else if data.goalPage.goal}
-		<p class="soft">
-			What each school would put on this ground this year. Choose one, or write your own and say why. Any underlined
-			number opens its worksheet.
+		<p class="soft small how">
+			Press a mark to choose it, its number to see why. Filled: chosen; diamond: your own; dashed: lacks a value.
+			{#if data.tenure}<span class="suits">{data.tenure.why}</span>{/if}
 		</p>
-		{#if data.guides.length > 0}
-			<div class="row guides">
-				<span class="soft">Take one guide for all it covers:</span>
-				{#each data.guides as guide (guide)}
-					<Button size="small" kind="ghost" onclick={() => chooseGuide(guide)}>{guide}</Button>
-				{/each}
-			</div>
-		{/if}
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-		{#if data.removal}<p class="soft small">{data.removal}</p>{/if}
 		{#each shown as row (row.nutrient)}
 			{@const outlook = data.outlooks.find(({ nutrient }) => nutrient === row.nutrient)}
 			{#if outlook}
-				<OpinionRow {row} {address} units={data.units} suits={data.tenure} panelLabel="Six years on">
+				<RateRow {row} {address} units={data.units} suits={data.tenure} panelLabel="Six years on">
 					{#snippet panel()}<OutlookPanel {outlook} nextCrop={data.nextCrop} page={data.goalPage} />{/snippet}
-				</OpinionRow>
+				</RateRow>
 			{:else if row.nutrient === 'N' && data.nitrogen}
 				{@const nitrogen = data.nitrogen}
-				<OpinionRow
+				<RateRow
 					{row}
 					{address}
 					units={data.units}
@@ -69,51 +76,85 @@
 					walk={`/field/${data.goalPage.fieldId}/${data.goalPage.year}/walk`}
 				>
 					{#snippet panel()}<NitrogenPanel {nitrogen} page={data.goalPage} units={data.units} />{/snippet}
-				</OpinionRow>
+				</RateRow>
 			{:else if row.nutrient === 'lime' && data.lime}
 				{@const lime = data.lime}
-				<OpinionRow {row} {address} units={data.units} panelLabel="Lime and pay-back">
+				<RateRow {row} {address} units={data.units} panelLabel="Lime and pay-back">
 					{#snippet panel()}<LimePanel {lime} page={data.goalPage} />{/snippet}
-				</OpinionRow>
+				</RateRow>
 			{:else}
-				<OpinionRow {row} {address} units={data.units} />
+				<RateRow {row} {address} units={data.units} />
 			{/if}
 		{/each}
-		{#if others.length > 0}
-			<p class="soft others">
-				Without a rate here:
-				{#each others as row (row.nutrient)}<button
-						type="button"
-						class="plain"
-						onclick={() => (asked = [...asked, row.nutrient])}>{row.name.toLowerCase()}</button
-					>{/each}
-			</p>
-		{/if}
-		<p class="next">
+		<div class="sum">
 			<Button size="small" href={`/field/${data.goalPage.fieldId}/${data.goalPage.year}/season`}>
 				{data.hasPasses ? 'To the season' : 'Plan the season with these rates'}
 			</Button>
-		</p>
+			<span>
+				{#if data.cost?.applies}Chosen: <strong><Quantity answer={data.cost} /></strong>{:else if data.cost}<span
+						class="soft">Chosen, without a sum: {data.cost.reason}</span
+					>{:else}<span class="soft">Nothing is chosen yet</span>{/if}{#if open.length > 0}<span class="soft"
+						>; open: {open.join(', ')}</span
+					>{/if}
+			</span>
+			{#if others.length > 0}
+				<span class="soft">
+					Without a rate:
+					{#each others as row (row.nutrient)}<button
+							type="button"
+							class="plain other"
+							onclick={() => (asked = [...asked, row.nutrient])}>{row.name.toLowerCase()}</button
+						>{/each}
+				</span>
+			{/if}
+		</div>
+		{#if data.removal}<p class="soft small">{data.removal}</p>{/if}
+		{#if data.notForCrop.length > 0}
+			<p class="soft small">Not for this crop: {data.notForCrop.join('; ')}.</p>
+		{/if}
 	{/if}
 </div>
 
 <style>
-	.guides {
-		align-items: center;
-		gap: 0.25rem;
-		margin-bottom: 0.4rem;
-	}
-	.others {
-		border-top: 1px solid var(--rule);
+	/* All nutrients are to be seen in one window. */
+	.rates {
 		padding-top: 0.7rem;
 	}
-	.others button {
-		margin-left: 0.7rem;
+	.head {
+		display: flex;
+		align-items: center;
+		flex-wrap: wrap;
+		gap: 0 1.2rem;
+	}
+	.head h1 {
+		margin: 0;
+	}
+	/* The goal takes what is left of the line, and a line of its own where it opens into its form. */
+	.head :global(p.goal) {
+		flex: 1;
+		margin: 0;
+	}
+	.head :global(form) {
+		flex: 1 1 100%;
+	}
+	.how {
+		margin: 0 0 0.4rem;
+	}
+	.suits {
+		color: var(--action);
+	}
+	.sum {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.3rem 1.4rem;
+		border-top: 1px solid var(--rule);
+		padding: 0.35rem 0;
+	}
+	.other {
+		margin-left: 0.6rem;
 	}
 	.problem {
 		color: var(--stop);
-	}
-	.next {
-		margin-top: 1.5rem;
 	}
 </style>

@@ -1,0 +1,126 @@
+import { figure, notApplicable, type Answer } from '../../../core/figure/figure';
+import { inputReaders } from '../../../core/rates/input-readers';
+import { costOf } from '../../../core/rates/rate';
+import { SiteReading } from '../../../core/reading/site-reading';
+import type { Objective, Rate, RateNutrient } from '../../../core/schema-types';
+import { formatNumber } from '../../../core/units/display';
+import { inSystem, unitInSystem, type UnitSystem } from '../../../core/units/rate-units';
+import { SCHOOL_ORDER, schoolName } from '../../school-names';
+import type { Advice } from '../field/field-year';
+import type { Desk } from '../desk';
+
+/** A nutrient of the page of rates; some are shown only where something speaks for them. */
+export interface RowHead {
+	nutrient: RateNutrient;
+	name: string;
+	unit: string;
+	always: boolean;
+}
+
+const OBJECTIVE_NAMES: Record<Objective, string> = {
+	'most-yield': 'most yield',
+	'most-profit': 'most profit',
+	'least-left': 'least left behind'
+};
+
+/** What an optimum is by where nothing else is said. */
+const USUAL_OBJECTIVE = OBJECTIVE_NAMES['most-profit'];
+
+/** One nutrient of the page: what is chosen and what it costs, and every approach's answer. */
+export function rateRow(
+	{ nutrient, name, unit, always }: RowHead,
+	advice: Advice | undefined,
+	units: UnitSystem,
+	library: Desk['library']
+) {
+	const choice = advice?.choices.find((one) => one.nutrient === nutrient);
+	const chosen = advice?.chosen.find((one) => one.nutrient === nutrient);
+	const rates = (advice?.answer.rates ?? [])
+		.filter((rate) => rate.nutrient === nutrient)
+		.sort((a, b) => SCHOOL_ORDER.indexOf(a.school) - SCHOOL_ORDER.indexOf(b.school));
+	const none = rates.every(({ applies }) => !applies);
+	return {
+		nutrient,
+		name,
+		always,
+		/** What stands where no approach gives a rate. */
+		instead:
+			none && nutrient === 'N' && advice?.crop.nitrogenContent?.fixes ? ownNitrogen(advice.crop.name) : undefined,
+		unit: unitInSystem(unit, units),
+		ownUnit: unit,
+		choice,
+		lapsed: advice?.lapsed.some((one) => one.nutrient === nutrient) ?? false,
+		own: choice?.ownRate !== undefined && chosen ? inSystem(chosen.rate, units) : undefined,
+		chosen: chosen && inSystem(chosen.rate, units),
+		cost: advice && chosen && inSystem(costOf(chosen.rate, nutrient, advice.request.prices ?? {}), units),
+		opinions: advice ? rates.map((rate) => opinionOf(rate, rates, advice, units, library)) : []
+	};
+}
+
+/** Common practice. */
+function ownNitrogen(crop: string): string {
+	return `${crop} fixes its own nitrogen: inoculate where it has not grown for years.`;
+}
+
+export type RateRow = ReturnType<typeof rateRow>;
+
+function opinionOf(rate: Rate, beside: readonly Rate[], advice: Advice, units: UnitSystem, { packs }: Desk['library']) {
+	const compiled = packs.rules.find(({ method }) => method === rate.method);
+	const objective = rate.objectives && OBJECTIVE_NAMES[advice.request.nitrogen?.objective ?? 'most-profit'];
+	return {
+		method: rate.method,
+		schoolId: rate.school,
+		school: schoolName(rate.school),
+		/** What tells it from the others of the row. */
+		name: nameBeside(rate, beside) + (objective === undefined || objective === USUAL_OBJECTIVE ? '' : `, ${objective}`),
+		title: rate.worksheet.label,
+		guide: rate.packTitle,
+		answer: inSystem(rate.worksheet, units),
+		/** Its guide has nothing on this crop; curves of the adviser's own are found by what they are of. */
+		notForCrop: !rate.applies && compiled !== undefined && compiled.forCrop(advice.crop.id) === undefined,
+		cost: inSystem(rate.cost, units),
+		approximate: rate.approximate,
+		simulated: rate.simulated === true,
+		of: rate.nutrient === 'lime' && compiled && rate.applies ? limeText(compiled, advice) : undefined,
+		stands: rate.stands,
+		total: rate.seasonTotal && inSystem(rate.seasonTotal, units),
+		zones: (rate.zones ?? []).map((zone) => ({ ...zone, rate: inSystem(zone.rate, units) })),
+		curve: rate.objectives && rate.title,
+		objective,
+		bothYears: rate.bothYears && inSystem(rate.bothYears, units),
+		none: rate.applies && rate.rate === 0 ? rate.reason : undefined
+	};
+}
+
+/** The approach alone where no other guide of the row takes it, else with its guide, else the rule's own title. */
+function nameBeside({ method, school, packTitle, worksheet }: Rate, beside: readonly Rate[]): string {
+	const alike = beside.filter((other) => other.applies && other.school === school && other.method !== method);
+	if (alike.length === 0) return schoolName(school);
+	if (alike.some((other) => other.packTitle === packTitle)) return worksheet.label;
+	return `${schoolName(school)}, ${packTitle}`;
+}
+
+/** Which lime a rate is of: guides differ in their reference. */
+function limeText(compiled: Desk['library']['packs']['rules'][number], { site }: Advice): string | undefined {
+	const fraction = new SiteReading(site, inputReaders).input('effectiveFraction', compiled);
+	if (!fraction.applies) return undefined;
+	return fraction.value === 1 ? 'of pure CaCO3' : `of lime that acts to ${formatNumber(fraction.value * 100, '%')} %`;
+}
+
+/** What the chosen rates cost by the prices of the nutrients, $/ac; does not apply while a price is missing. */
+export function costOfRates(rows: readonly RateRow[]): Answer | undefined {
+	const costs = rows.flatMap(({ cost }) => cost ?? []);
+	if (costs.length === 0) return undefined;
+	const label = 'cost of the chosen rates';
+	const missing = costs.find(({ applies }) => !applies);
+	if (missing && !missing.applies) return notApplicable(label, missing.reason, missing.remedy);
+	const inputs = costs.filter((cost) => cost.applies);
+	return figure({
+		label,
+		value: inputs.reduce((sum, { value }) => sum + value, 0),
+		unit: inputs[0]!.unit,
+		formula: 'sum of the nutrients',
+		inputs,
+		basis: 'adviser'
+	});
+}

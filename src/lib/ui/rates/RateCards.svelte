@@ -1,0 +1,137 @@
+<!-- The approaches of one nutrient in full: each with its cost and conditions, and why others give no rate. -->
+<script lang="ts">
+	import { SvelteMap } from 'svelte/reactivity';
+	import type { RatesPage } from '$lib/server/pages/rates-page';
+	import Quantity from '../figure/Quantity.svelte';
+	import OpinionCell from './OpinionCell.svelte';
+
+	type Row = RatesPage['rows'][number];
+
+	interface Props {
+		row: Row;
+		/** The approach that suits who holds the ground, with the reason. */
+		suits: RatesPage['tenure'];
+		/** Where tests in the standing crop are booked. */
+		walk: string | undefined;
+		choose: (opinion: Row['opinions'][number], bothYears: boolean) => void;
+		/** Plans the passes that a rule for one kind of programme asks for, and chooses it. */
+		planSo: (method: string) => void;
+		leaveOpen: () => void;
+	}
+	const { row, suits, walk, choose, planSo, leaveOpen }: Props = $props();
+
+	const giving = $derived(row.opinions.filter(({ answer }) => answer.applies));
+	const others = $derived(row.opinions.filter(({ answer, notForCrop }) => !answer.applies && !notForCrop));
+	/** Rules that hold for one kind of programme only: shown grey while the plan is another. */
+	const waiting = $derived(others.filter(({ schoolId }) => isForProgramme(schoolId)));
+	/** Approaches that lack something here, those with the same reason together. */
+	const lacking = $derived.by(() => {
+		const reasons = new SvelteMap<string, string[]>();
+		for (const { answer, school, schoolId, guide } of others) {
+			if (answer.applies || isForProgramme(schoolId)) continue;
+			const why = `${answer.reason}. ${answer.remedy}`;
+			reasons.set(why, [...(reasons.get(why) ?? []), `${school} (${guide})`]);
+		}
+		return [...reasons].map(([why, schools]) => ({ why, schools: [...new Set(schools)].join(', ') }));
+	});
+
+	function isForProgramme(schoolId: string): boolean {
+		return schoolId === 'placed-and-timed';
+	}
+</script>
+
+<div class="cells">
+	{#each giving as opinion (opinion.method)}
+		<OpinionCell
+			{opinion}
+			nutrientName={row.name}
+			chosen={row.choice?.method !== opinion.method ? undefined : row.choice.bothYears ? 'both years' : 'this year'}
+			suits={suits?.school === opinion.schoolId ? suits.why : undefined}
+			{walk}
+			choose={(bothYears) => choose(opinion, bothYears)}
+		/>
+	{/each}
+	{#if row.own?.applies}
+		<div class="cell own">
+			<div class="school">Your own</div>
+			<div class="rate"><Quantity answer={row.own} bare label={`${row.name}, your own`} /></div>
+			<div class="small soft">because: {row.choice?.reason}</div>
+			<div class="pick mark">✓ chosen</div>
+		</div>
+	{/if}
+	{#each waiting as { method, school, guide, answer } (method)}
+		<div class="cell waiting">
+			<div class="school">{school} <span class="soft">{guide}</span></div>
+			{#if !answer.applies}
+				<div class="small"><strong>Not on this programme:</strong> {answer.reason}.</div>
+				<div class="small">{answer.remedy}</div>
+			{/if}
+			<div class="pick">
+				<button type="button" class="plain" onclick={() => planSo(method)}>Plan the passes so</button>
+			</div>
+		</div>
+	{/each}
+</div>
+{#if row.choice}<p class="small">
+		<button type="button" class="plain" onclick={leaveOpen}>Leave {row.name.toLowerCase()} open</button>
+	</p>{/if}
+{#if lacking.length > 0}
+	<ul class="lacking small">
+		{#each lacking as { why, schools } (why)}
+			<li><strong>{schools}</strong> <span class="soft">does not apply: {why}</span></li>
+		{/each}
+		{#if walk}<li><a href={walk}>Book a test in the standing crop</a></li>{/if}
+	</ul>
+{/if}
+
+<style>
+	.cells {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+		gap: 0.5rem;
+	}
+	.cell {
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		padding: 0.6rem 0.8rem 0.7rem;
+		display: flex;
+		flex-direction: column;
+		gap: 0.15rem;
+	}
+	.own {
+		border: 2px solid var(--action);
+		background: var(--action-wash);
+	}
+	.waiting {
+		background: var(--paper-deep);
+		border-style: dashed;
+		color: var(--ink-soft);
+	}
+	.school {
+		font-weight: 600;
+		font-size: 0.88rem;
+	}
+	.rate {
+		font-size: 1.5rem;
+		font-weight: 650;
+		line-height: 1.25;
+	}
+	.lacking {
+		list-style: none;
+		margin: 0.4rem 0 0;
+		padding: 0;
+		display: grid;
+		gap: 0.15rem;
+	}
+	.lacking strong {
+		font-weight: 600;
+	}
+	.pick {
+		margin-top: auto;
+		padding-top: 0.3rem;
+	}
+	.mark {
+		color: var(--action);
+		font-weight: 650;
+	}
+</style>
