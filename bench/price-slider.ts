@@ -24,7 +24,7 @@ try {
 	const times = await traced(await page.context().newCDPSession(page), 'keydown', async () => {
 		for (let key = 0; key < KEYS; key++) {
 			await page.keyboard.press(key % 40 < 20 ? 'ArrowRight' : 'ArrowLeft');
-			shown.push((await nitrogen.getByRole('row', { name: /^Most profit/ }).innerText()).split('\t')[1] ?? '');
+			shown.push((await nitrogen.getByRole('row', { name: /^Economic optimum/ }).innerText()).split('\t')[1] ?? '');
 		}
 	});
 	console.log(

@@ -51,7 +51,7 @@ describe('cosecha advise', () => {
 		expect(problems[0]?.message.length).toBeGreaterThan(5);
 	});
 
-	it('takes tests in the standing crop, strips, curves, terms and passes', () => {
+	it('takes tests in the crop, strips, curves, terms and passes', () => {
 		const request = {
 			...(JSON.parse(corn) as object),
 			nitrogen: { objective: 'least-left', toleranceDollars: 5, manureN: 20 },

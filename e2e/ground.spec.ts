@@ -27,8 +27,8 @@ test('a boundary from files: what cannot be used is refused in words, then one i
 	app
 }) => {
 	await app.openField('Old Orchard Piece', 'zones');
-	const upload = region(page, 'Take in a map file').locator('input[type=file]');
-	const alert = region(page, 'Take in a map file').getByRole('alert');
+	const upload = region(page, 'Import a map file').locator('input[type=file]');
+	const alert = region(page, 'Import a map file').getByRole('alert');
 	for (const [name, text, message] of [
 		['broken.geojson', '{"type":', 'is broken'],
 		['metres.geojson', geojson([square(500000, 4500000, 300, 300)]), undefined],
@@ -49,10 +49,10 @@ test('a boundary from files: what cannot be used is refused in words, then one i
 		await upload.setInputFiles(file(name, text));
 		if (message) await expect(alert).toContainText(message);
 	}
-	await expect(region(page, 'Take in a map file')).toContainText('crosses itself near -34.94500, 41.00500');
-	await expect(region(page, 'Take in a map file').getByRole('button', { name: 'Take as boundary' })).toHaveCount(0);
+	await expect(region(page, 'Import a map file')).toContainText('crosses itself near -34.94500, 41.00500');
+	await expect(region(page, 'Import a map file').getByRole('button', { name: 'Take as boundary' })).toHaveCount(0);
 	await upload.setInputFiles(file('metres.geojson', geojson([square(500000, 4500000, 300, 300)])));
-	await expect(region(page, 'Take in a map file')).toContainText(
+	await expect(region(page, 'Import a map file')).toContainText(
 		'no longitude and latitude in degrees: export it in WGS 84'
 	);
 	await expect(region(page, 'Boundary')).toContainText('22 acres');
@@ -69,12 +69,12 @@ test('a boundary from files: what cannot be used is refused in words, then one i
 	const corners = region(page, 'Boundary').getByLabel(/^Corners/);
 	await expect(corners).toHaveValue(/^-34\.95, 41\n/);
 	await corners.fill('-34.95, 41\n-34.946, here');
-	await region(page, 'Boundary').getByRole('button', { name: 'Keep the corners' }).click();
+	await region(page, 'Boundary').getByRole('button', { name: 'Save the corners' }).click();
 	await expect(region(page, 'Boundary').getByRole('alert')).toHaveText(
 		'“-34.946, here” must be a longitude and a latitude, such as -93.62, 42.03.'
 	);
 	await corners.fill('-34.95, 41\n-34.946, 41\n-34.946, 41.003\n-34.95, 41.003');
-	await region(page, 'Boundary').getByRole('button', { name: 'Keep the corners' }).click();
+	await region(page, 'Boundary').getByRole('button', { name: 'Save the corners' }).click();
 	await expect(region(page, 'Boundary')).toContainText('27.7 acres');
 	await page.keyboard.press('Control+z');
 	await expect(region(page, 'Boundary')).toContainText('27.1 acres');
@@ -85,7 +85,7 @@ test('a log becomes a layer, a surface with its error, zones by variance; all in
 	app
 }) => {
 	await app.openField('Kingfisher Bend', 'zones');
-	const upload = region(page, 'Take in a map file');
+	const upload = region(page, 'Import a map file');
 	const next = chance(5);
 	const rows = Array.from({ length: 3000 }, () => {
 		const [x, y] = [-35.004 + next() * 0.008, 40.9975 + next() * 0.005];
@@ -95,7 +95,7 @@ test('a log becomes a layer, a surface with its error, zones by variance; all in
 		.locator('input[type=file]')
 		.setInputFiles(file('veris.csv', `longitude,latitude,EC_sh\n${rows.join('\n')}`));
 	await expect(upload.getByLabel('It is')).toHaveValue('conductivity');
-	await upload.getByRole('button', { name: 'Keep as a layer' }).click();
+	await upload.getByRole('button', { name: 'Save as a layer' }).click();
 	await expect(upload).toContainText(/EC_sh is a layer of \d+ points/);
 	await expect(upload).toContainText(/\d+ of 3000 points lie outside the field/);
 	const layers = region(page, 'Layers');
@@ -112,17 +112,17 @@ test('a log becomes a layer, a surface with its error, zones by variance; all in
 	await expect(zones.getByRole('button', { name: 'Low', exact: true })).toBeVisible();
 	await zones.getByRole('button', { name: 'Rename Low' }).click();
 	await zones.getByLabel('Name of the zone').fill('Sand');
-	await zones.getByRole('button', { name: 'Keep the name' }).click();
+	await zones.getByRole('button', { name: 'Save the name' }).click();
 	const rates = region(page, 'Rates by zone');
 	await expect(rates.getByRole('row', { name: /^Sand/ }).first()).toContainText(/P \d+/);
 	await zones.getByRole('button', { name: 'What is known of Sand' }).click();
 	const form = page.getByRole('dialog');
 	await form.getByLabel('Yield goal').fill('120');
 	await form.getByLabel('K2O, lb/ac').fill('90');
-	await form.getByRole('button', { name: 'Keep it' }).click();
+	await form.getByRole('button', { name: 'Save it' }).click();
 	await expect(form.getByText('Say why K2O is 90 in Sand.')).toBeVisible();
 	await form.getByLabel('Why, K2O').fill('Poor stand last year');
-	await form.getByRole('button', { name: 'Keep it' }).click();
+	await form.getByRole('button', { name: 'Save it' }).click();
 	await expect(rates.getByRole('row', { name: /^Sand/ }).first()).toContainText('goal 120');
 	await expect(rates.getByRole('row', { name: /^Sand/ }).first()).toContainText('90 lb/ac');
 	await page.keyboard.press('Control+z');
@@ -178,14 +178,14 @@ test('drawn with the mouse: a zone is cut by the boundary, a corner is moved, a 
 	// A corner of the zone is dragged inwards: its ground gets less.
 	const acres = async () => Number.parseFloat(/([\d.]+) ac/.exec((await item.textContent())!)![1]!);
 	const before = await acres();
-	await item.getByRole('button', { name: 'Mend Zone 1' }).click();
+	await item.getByRole('button', { name: 'Edit Zone 1' }).click();
 	const corner = { x: box.x + box.width * 0.5, y: box.y + box.height * 0.5 };
 	await page.mouse.move(corner.x, corner.y);
 	await page.mouse.down();
 	await page.mouse.move(corner.x - 60, corner.y, { steps: 6 });
 	await page.mouse.up();
 	await expect.poll(acres).toBeLessThan(before - 0.3);
-	await item.getByRole('button', { name: 'Mend Zone 1' }).click();
+	await item.getByRole('button', { name: 'Edit Zone 1' }).click();
 	// Sample points: one clicked on the map, one typed; they are a layer, and one can be taken out again.
 	const points = region(page, 'Sample points');
 	await points.getByLabel('Name of the new layer').fill('K by hand');
@@ -193,17 +193,17 @@ test('drawn with the mouse: a zone is cut by the boundary, a corner is moved, a 
 	await points.getByRole('button', { name: 'Click its place on the map' }).click();
 	await map.click(at(0.5, 0.5));
 	await expect(points.getByLabel('Longitude')).toHaveValue(/^-\d+\.\d+$/);
-	await points.getByRole('button', { name: 'Keep the point' }).click();
+	await points.getByRole('button', { name: 'Save the point' }).click();
 	await expect(points.getByRole('alert')).toHaveText('Value: “” must be a number.');
 	await points.getByLabel('Value').fill('88');
-	await points.getByRole('button', { name: 'Keep the point' }).click();
+	await points.getByRole('button', { name: 'Save the point' }).click();
 	await expect(points).toContainText('They are added to K by hand, which is on the map.');
 	await points.getByLabel('Longitude').fill('-30');
 	await points.getByLabel('Value').fill('90');
-	await points.getByRole('button', { name: 'Keep the point' }).click();
+	await points.getByRole('button', { name: 'Save the point' }).click();
 	await expect(points.getByRole('alert')).toContainText('lies outside the field’s boundary');
 	await map.click(at(0.45, 0.4));
-	await points.getByRole('button', { name: 'Keep the point' }).click();
+	await points.getByRole('button', { name: 'Save the point' }).click();
 	await expect(region(page, 'Layers')).toContainText('K by hand, 2 points');
 	await points.getByText('Points of K by hand').click();
 	await points.getByRole('button', { name: 'Take point 1 out' }).click();
@@ -286,7 +286,7 @@ test('a prescription: made, handed out in four kinds of files, read back the sam
 	await expect(made.getByRole('status')).toContainText('log.csv is in kg/ha; the prescription is in lb/ac.');
 	await made.getByLabel('Applied on').fill('2027-04-06');
 	await made.getByLabel(/^The monitor’s log/).setInputFiles(file('log.csv', logged));
-	await expect(made.getByRole('status')).toContainText(/\d+ logged points are booked; the pass is applied\./);
+	await expect(made.getByRole('status')).toContainText(/\d+ logged points are recorded; the pass is applied\./);
 	await expect(made).toContainText(/Applied .*2027.* over \d+ % of the ground/);
 	const applied = Number.parseFloat(
 		(await made.getByRole('row', { name: /^West/ }).getByRole('cell').nth(3).textContent())!

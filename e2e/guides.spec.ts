@@ -8,7 +8,7 @@ test.beforeEach(async ({ page, app }) => {
 	await hydrated(page);
 });
 
-test('a guide for another state is taken in from a file, gives rates, is set aside, and goes out as a file again', async ({
+test('a guide for another state is imported from a file, gives rates, is set aside, and goes out as a file again', async ({
 	page,
 	app
 }) => {
@@ -20,7 +20,7 @@ test('a guide for another state is taken in from a file, gives rates, is set asi
 	// MF-2586, corn 160 bu at 10 ppm: 50 + 0.2 x 160 - 2.5 x 10 - 0.01 x 160 x 10 = 41 (equation from memory).
 	await expect(phosphate.getByRole('button', { name: /Central plains guide 2003.*: 41 lb\/ac/ })).toBeVisible();
 	await phosphate.getByRole('button', { name: 'Details' }).click();
-	await phosphate.getByRole('button', { name: 'Choose P2O5 to feed the crop, Central plains guide 2003' }).click();
+	await phosphate.getByRole('button', { name: 'Choose P2O5 by sufficiency, Central plains guide 2003' }).click();
 	await expect(page.getByRole('link', { name: /^Rates N 161 P 41/ })).toBeVisible();
 
 	await page.goto(`${app.server.origin}/guides`);
@@ -45,11 +45,11 @@ test('a copy shows what comes out and which rates move before it is saved, and k
 	await expect(trial).toContainText('10 of 10 worked examples come out');
 	await expect(trial).toContainText('On none of the 14 open fields');
 
-	const level = page.getByLabel('P2O5 to build and maintain, Corn, critical level ppm, constant');
+	const level = page.getByLabel('P2O5 by build-up and maintenance, Corn, critical level ppm, constant');
 	await level.fill('18');
 	await expect(trial).toContainText('should give 84.2 but gives 99.2');
 	await expect(page.getByRole('button', { name: 'Save the guide' })).toBeDisabled();
-	const phosphorus = page.getByRole('region', { name: 'P2O5 to build and maintain' });
+	const phosphorus = page.getByRole('region', { name: 'P2O5 by build-up and maintenance' });
 	await phosphorus.getByLabel('Example 1 should give').fill('99.2');
 	await expect(trial).toContainText('10 of 10 worked examples come out');
 	await expect(trial.getByRole('row', { name: /Kingfisher Bend/ })).toContainText('84.2');

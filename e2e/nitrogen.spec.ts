@@ -12,7 +12,7 @@ test('prices move the optimum at once, without a page load; two years of prices 
 	const nitrogen = page.getByRole('region', { name: 'Nitrogen' });
 	await nitrogen.getByRole('button', { name: 'Yield and return' }).click();
 	await expect(nitrogen.getByRole('img', { name: /Yield and return against nitrogen/ })).toBeVisible();
-	const best = nitrogen.getByRole('row', { name: /^Most profit/ });
+	const best = nitrogen.getByRole('row', { name: /^Economic optimum/ });
 	// Curve of the shipped trial: (0.62 / 4.60 - 1.03307) / (2 x -0.00285186)
 	await expect(best).toContainText('157.5');
 	await expect(nitrogen).toContainText('Simulated, not measured');
@@ -40,10 +40,10 @@ test('prices move the optimum at once, without a page load; two years of prices 
 	// Nitrogen went from 0.55 to 0.62, corn from 4.15 to 4.60.
 	await expect(nitrogen).toContainText(/\$30\.32\/ac\s+more now, though nitrogen is dearer/);
 
-	await best.getByRole('button', { name: /Most profit: 157\.5/ }).click();
+	await best.getByRole('button', { name: /Economic optimum: 157\.5/ }).click();
 	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText('the next pound just pays');
 	await page.keyboard.press('Escape');
-	const choose = nitrogen.getByRole('button', { name: 'Choose least left behind' });
+	const choose = nitrogen.getByRole('button', { name: 'Choose lowest residual N' });
 	const sure = page.getByRole('dialog', { name: 'Go by a simulated curve?' });
 	await choose.click();
 	await expect(sure).toContainText('measured on no field');
@@ -54,7 +54,7 @@ test('prices move the optimum at once, without a page load; two years of prices 
 	await expect(page.getByRole('link', { name: /^Rates N 138 / })).toBeVisible();
 	await page.reload();
 	await hydrated(page);
-	await expect(nitrogen).toContainText('least left behind');
+	await expect(nitrogen).toContainText('lowest residual N');
 	await expect(page.getByRole('link', { name: /^Rates N 138 / })).toBeVisible();
 	await page.keyboard.press('Control+z');
 	await expect(page.getByRole('link', { name: /^Rates N 161 / })).toBeVisible();
@@ -67,10 +67,10 @@ test('credits stand on the worksheet, and the account of what is chosen under th
 	await expect(nitrogen).toContainText('53.4 lb/ac applied and not taken off');
 	await expect(nitrogen).toContainText('289.1 lb/ac of pure CaCO3');
 	await nitrogen.getByLabel('From manure of this year, lb/ac N').fill('many');
-	await nitrogen.getByRole('button', { name: 'Keep these credits' }).click();
+	await nitrogen.getByRole('button', { name: 'Save these credits' }).click();
 	await expect(nitrogen.getByText(/“From manure of this year” must be a number from 0 to 1000/)).toBeVisible();
 	await nitrogen.getByLabel('From manure of this year, lb/ac N').fill('25');
-	await nitrogen.getByRole('button', { name: 'Keep these credits' }).click();
+	await nitrogen.getByRole('button', { name: 'Save these credits' }).click();
 	await nitrogen.getByRole('button', { name: /Tri-state guide 1995.*: 135\.6/ }).click();
 	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText('manure of this year');
 });
@@ -100,7 +100,7 @@ test('the placed factor is grey on one broadcast pass, and live on the banded pr
 	const nitrogen = page.getByRole('region', { name: 'Nitrogen' });
 	await nitrogen.getByRole('button', { name: 'Details' }).click();
 	await expect(nitrogen).toContainText(
-		'Not on this programme: “All before planting” is broadcast, not row-base stream.'
+		'Not on this programme: “All before planting” is broadcast, not drop-nozzle band at the row base.'
 	);
 	await expect(nitrogen.getByRole('button', { name: /Choose N by factor for a banded/ })).toHaveCount(0);
 	await nitrogen.getByRole('button', { name: 'Plan the passes so' }).click();
@@ -124,21 +124,21 @@ test.describe('on a phone', () => {
 		await count.getByLabel('Day').fill('2027-02-03');
 		await count.getByLabel('Row spacing, in').fill('6');
 		await count.getByLabel('Spot 1, stems').fill('4b');
-		await count.getByRole('button', { name: 'Book the count' }).click();
+		await count.getByRole('button', { name: 'Save the count' }).click();
 		await expect(count.getByText('The count “4b” must be a number, 0 or more.')).toBeVisible();
 		await count.getByLabel('Spot 1, stems').fill('48');
-		await count.getByRole('button', { name: 'Book the count' }).click();
+		await count.getByRole('button', { name: 'Save the count' }).click();
 		await expect(count.getByText(/96 per ft2.*no nitrogen now/)).toBeVisible();
 		await count.getByRole('button', { name: 'Change the season to this' }).click();
 		await expect(page.getByText('Tiller count is in the season now.')).toBeVisible();
 
-		await count.getByText('Book another').click();
+		await count.getByText('Record another').click();
 		await count.getByLabel('Day').fill('2027-02-05');
 		await count.getByLabel('Row spacing, in').fill('7.5');
 		for (const [spot, stems] of [14, 17, 12].entries()) {
 			await count.getByLabel(`Spot ${spot + 1}, stems`).fill(String(stems));
 		}
-		await count.getByRole('button', { name: 'Book the count' }).click();
+		await count.getByRole('button', { name: 'Save the count' }).click();
 		await expect(count).toContainText('67.1 lb/ac');
 		await expect(count).toContainText('The spots differ: 19.2 to 27.2 per ft2');
 		await expect(count).toContainText('1 of 3 spots fall outside the band of the mean (20 to 30 per ft2)');
@@ -158,17 +158,17 @@ test('a nitrate test changes the season, in one action that says why and can be 
 	await page.getByRole('button', { name: 'Propose passes' }).click();
 	await expect(page.getByRole('cell', { name: 'row-base stream' })).toBeVisible();
 	await app.openField('Kingfisher Bend', 'walk');
-	const nitrate = page.getByRole('region', { name: 'Nitrate in the standing crop' });
+	const nitrate = page.getByRole('region', { name: 'Pre-sidedress nitrate test' });
 	await nitrate.getByLabel('Day').fill('2027-06-04');
 	await nitrate.getByLabel('Nitrate-N, ppm').fill('14');
 	await nitrate.getByLabel('Taken from').selectOption('leaf');
-	await nitrate.getByRole('button', { name: 'Book the test' }).click();
+	await nitrate.getByRole('button', { name: 'Save the test' }).click();
 	await expect(nitrate.getByText(/a leaf test tells what the plant has/)).toBeVisible();
-	await nitrate.getByRole('button', { name: 'Take back' }).click();
+	await nitrate.getByRole('button', { name: 'Undo' }).click();
 	await nitrate.getByLabel('Day').fill('2027-06-04');
 	await nitrate.getByLabel('Nitrate-N, ppm').fill('14');
 	await nitrate.getByLabel('Taken from').selectOption('soil');
-	await nitrate.getByRole('button', { name: 'Book the test' }).click();
+	await nitrate.getByRole('button', { name: 'Save the test' }).click();
 	await expect(nitrate.getByText('88 lb/ac').first()).toBeVisible();
 	await nitrate.getByRole('button', { name: 'Change the season to this' }).click();
 	await page.getByRole('link', { name: 'See the passes' }).click();
@@ -199,32 +199,34 @@ test('a trial is pasted, fitted and put into the library; wrong lines and trials
 		await plots.fill(trial(name));
 		await page.getByRole('button', { name: 'Fit four shapes' }).click();
 		await expect(page.getByText(/no optimum inside the tested range/)).toContainText(words);
-		await expect(page.getByRole('button', { name: 'Put the curve into the library' })).toHaveCount(0);
+		await expect(page.getByRole('button', { name: 'Save the curve to the library' })).toHaveCount(0);
 	}
 
 	await page.setInputFiles('input[type=file]', 'demo/trials/wheat-after-soybean.csv');
 	await page.getByLabel('Crop', { exact: true }).first().selectOption('winter-wheat');
 	await page.getByRole('button', { name: 'Fit four shapes' }).click();
 	await expect(page.getByText('Mitscherlich fits best.')).toBeVisible();
-	await expect(page.getByText(/Most profit at\s+108\.1 lb\/ac\s*; 90 % of the samples lie from/)).toBeVisible();
-	await page.getByRole('button', { name: 'Put the curve into the library' }).click();
+	await expect(page.getByText(/Economic optimum at\s+108\.1 lb\/ac\s*; 90 % of the samples lie from/)).toBeVisible();
+	await page.getByRole('button', { name: 'Save the curve to the library' }).click();
 	await expect(page.getByText('Give the curve a title')).toBeVisible();
 	await page.getByLabel('Title').first().fill('My wheat strips');
 	await page.getByLabel('Where it comes from').first().fill('Own strips, 2024');
-	await page.getByRole('button', { name: 'Put the curve into the library' }).click();
+	await page.getByRole('button', { name: 'Save the curve to the library' }).click();
 	await expect(page.getByRole('heading', { name: 'My wheat strips' })).toBeVisible();
 	await app.openField('Coulee South', 'rates');
 	const nitrogen = page.getByRole('region', { name: 'Nitrogen' });
-	await expect(nitrogen.getByRole('button', { name: /My wheat strips, most profit: 108\.1/ }).first()).toBeVisible();
+	await expect(
+		nitrogen.getByRole('button', { name: /My wheat strips, economic optimum: 108\.1/ }).first()
+	).toBeVisible();
 
 	await page.goto(`${app.server.origin}/curves?curve=my-wheat-strips`);
 	await hydrated(page);
 	await page
 		.getByRole('row', { name: /My wheat strips/ })
-		.getByRole('button', { name: 'Take out' })
+		.getByRole('button', { name: 'Delete' })
 		.click();
 	await expect(page.getByRole('row', { name: /My wheat strips/ })).toHaveCount(0);
-	await page.getByRole('button', { name: /^Undo: Took the curve/ }).click();
+	await page.getByRole('button', { name: /^Undo: Deleted the curve/ }).click();
 	await expect(page.getByRole('row', { name: /My wheat strips/ })).toBeVisible();
 });
 
@@ -271,7 +273,7 @@ test('another crop in the goal brings its usual yield; the one it came with stay
 	await expect(page.getByLabel('Yield goal, bu/ac')).toHaveValue('80');
 });
 
-test('without prices most yield stands and can be chosen; the others say that they need prices', async ({
+test('without prices maximum yield stands and can be chosen; the others say that they need prices', async ({
 	page,
 	app
 }) => {
@@ -281,10 +283,10 @@ test('without prices most yield stands and can be chosen; the others say that th
 	await app.openField('Kingfisher Bend', 'rates');
 	const nitrogen = page.getByRole('region', { name: 'Nitrogen' });
 	await nitrogen.getByRole('button', { name: 'Yield and return' }).click();
-	await expect(nitrogen.getByText(/Most profit: does not apply: .*price/)).toBeVisible();
-	await expect(nitrogen.getByText(/Least left behind: does not apply: .*price/)).toBeVisible();
+	await expect(nitrogen.getByText(/Economic optimum: does not apply: .*price/)).toBeVisible();
+	await expect(nitrogen.getByText(/Lowest residual N: does not apply: .*price/)).toBeVisible();
 	await expect(nitrogen).toContainText('By Corn after soybean, ▲ simulated, not measured');
-	await nitrogen.getByRole('button', { name: 'Choose most yield' }).click();
+	await nitrogen.getByRole('button', { name: 'Choose maximum yield' }).click();
 	await page.getByRole('button', { name: 'Choose it all the same' }).click();
 	await expect(page.getByRole('link', { name: /^Rates N 181 / })).toBeVisible();
 });

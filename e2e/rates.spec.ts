@@ -9,10 +9,10 @@ test('choosing, overruling with a reason, undo and reload keep the state', async
 
 	await potash.getByRole('button', { name: 'Own rate' }).click();
 	await potash.getByLabel('Rate, lb/ac').fill('45');
-	await potash.getByRole('button', { name: 'Keep it' }).click();
+	await potash.getByRole('button', { name: 'Save it' }).click();
 	await expect(potash.getByText('Say why: the reason stands on the sheet.')).toBeVisible();
 	await potash.getByLabel('Because').fill('the bin holds 45');
-	await potash.getByRole('button', { name: 'Keep it' }).click();
+	await potash.getByRole('button', { name: 'Save it' }).click();
 	await expect(potash.getByText('because: the bin holds 45')).toBeVisible();
 	await page.reload();
 	await expect(potash.getByText('because: the bin holds 45')).toBeVisible();
@@ -56,7 +56,7 @@ test('a goal that is no number is named, and what was typed stays', async ({ pag
 	await app.openField('Kingfisher Bend', 'rates');
 	await page.getByRole('button', { name: 'Change the goal' }).click();
 	await page.getByLabel('Yield goal, bu/ac').fill('a lot');
-	await page.getByRole('button', { name: 'Keep the goal' }).click();
+	await page.getByRole('button', { name: 'Save the goal' }).click();
 	await expect(page.getByText('The yield goal “a lot” must be a number above 0.')).toBeVisible();
 	await expect(page.getByLabel('Yield goal, bu/ac')).toHaveValue('a lot');
 });
@@ -68,10 +68,10 @@ test('a pass over the holding limit is stopped, and its remedy clears it', async
 		.getByRole('button', { name: 'Change' })
 		.click();
 	await page.getByLabel('Product rate, lb/ac').fill('150');
-	await page.getByRole('button', { name: 'Keep the pass' }).click();
+	await page.getByRole('button', { name: 'Save the pass' }).click();
 	await expect(
 		page.getByText(
-			/42 lb N\/ac in one go on 5 Jun 2027; the ground can hold [\d.]+, where [\d.]+ lb of earlier passes still lie/
+			/42 lb N\/ac in one go on 5 Jun 2027; the soil can hold [\d.]+, where [\d.]+ lb of earlier passes still lie/
 		)
 	).toBeVisible();
 	const chosen = page.getByRole('region', { name: 'The chosen pass' });
@@ -89,11 +89,11 @@ test('a sample can be typed in from the lab’s paper', async ({ page, app }) =>
 	const dialog = page.getByRole('dialog');
 	await dialog.getByLabel('soil pH', { exact: true }).fill('6.1');
 	await dialog.getByLabel('CEC', { exact: true }).fill('thirteen');
-	await dialog.getByRole('button', { name: 'Keep the sample' }).click();
+	await dialog.getByRole('button', { name: 'Save the sample' }).click();
 	await expect(dialog.getByText('CEC: “thirteen” is no number, 0 or more.')).toBeVisible();
 	await dialog.getByLabel('CEC', { exact: true }).fill('13');
 	await dialog.getByLabel('zinc', { exact: true }).fill('<0.5');
-	await dialog.getByRole('button', { name: 'Keep the sample' }).click();
+	await dialog.getByRole('button', { name: 'Save the sample' }).click();
 	await expect(dialog).toHaveCount(0);
 	await expect(page.getByRole('link', { name: 'Reading pH 6.1, CEC 13' })).toBeVisible();
 	await expect(page.getByRole('cell', { name: '<0.5' })).toBeVisible();
@@ -107,7 +107,7 @@ test('a proposal says what it could not place', async ({ page, app }) => {
 	await sulfur.getByRole('button', { name: 'Own rate' }).click();
 	await sulfur.getByLabel('Rate, lb/ac').fill('12');
 	await sulfur.getByLabel('Because').fill('leaf test of July');
-	await sulfur.getByRole('button', { name: 'Keep it' }).click();
+	await sulfur.getByRole('button', { name: 'Save it' }).click();
 	await expect(sulfur.getByText('because: leaf test of July')).toBeVisible();
 	await page.getByRole('link', { name: 'Plan the season with these rates' }).click();
 	await page.getByRole('button', { name: 'Propose passes' }).click();
@@ -122,7 +122,7 @@ test('a dangerous product shows its caution at the choice, in the plan and on th
 	await dialog.getByLabel('Product', { exact: true }).selectOption('ammonia');
 	await expect(dialog.getByText('First aid: water for at least 15 minutes')).toBeVisible();
 	await dialog.getByLabel('Product rate, lb/ac').fill('60');
-	await dialog.getByRole('button', { name: 'Keep the pass' }).click();
+	await dialog.getByRole('button', { name: 'Save the pass' }).click();
 	await expect(page.getByRole('row', { name: /Anhydrous ammonia/ })).toContainText('never alone');
 	await page.getByRole('link', { name: 'To the grower’s sheet' }).click();
 	await expect(page.getByRole('article', { name: 'Sheet' })).toContainText('First aid: water for at least 15 minutes');
@@ -135,19 +135,19 @@ test('what was applied and harvested goes into the book, with every change on th
 		.getByRole('button', { name: 'Applied as planned' })
 		.click();
 	await expect(
-		page.getByRole('row', { name: /P before planting/ }).getByRole('button', { name: 'Take back' })
+		page.getByRole('row', { name: /P before planting/ }).getByRole('button', { name: 'Undo' })
 	).toBeVisible();
 	await page.getByLabel('Harvested, bu/ac').fill('1310');
-	await page.getByRole('button', { name: 'Book the harvest' }).click();
+	await page.getByRole('button', { name: 'Save the harvest' }).click();
 	await expect(page.getByText('Harvested yield must be 1 to 700 bu/ac for corn; got 1310.')).toBeVisible();
 	await page.getByLabel('Harvested, bu/ac').fill('131');
-	await page.getByRole('button', { name: 'Book the harvest' }).click();
-	await expect(page.getByRole('row', { name: /Booked the 2027 harvest/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Save the harvest' }).click();
+	await expect(page.getByRole('row', { name: /Recorded the 2027 harvest/ })).toBeVisible();
 	await page
-		.getByRole('row', { name: /Booked the 2027 harvest/ })
+		.getByRole('row', { name: /Recorded the 2027 harvest/ })
 		.getByRole('button', { name: 'Undo' })
 		.click();
-	await expect(page.getByRole('row', { name: /Undid: Booked the 2027 harvest/ })).toBeVisible();
+	await expect(page.getByRole('row', { name: /Undid: Recorded the 2027 harvest/ })).toBeVisible();
 	// Passes already applied are kept when the rest is proposed again.
 	await page.getByRole('link', { name: /^Season/ }).click();
 	await page.getByRole('button', { name: 'Propose again from the rates' }).click();
@@ -157,7 +157,7 @@ test('what was applied and harvested goes into the book, with every change on th
 test('new prices change the costs at once', async ({ page, app }) => {
 	await app.openField('Kingfisher Bend', 'supply');
 	await page.getByLabel('Price of N', { exact: true }).fill('0.80');
-	await page.getByRole('button', { name: 'Keep the prices' }).click();
+	await page.getByRole('button', { name: 'Save the prices' }).click();
 	await page.getByRole('link', { name: /^Rates/ }).click();
 	await expect(page.getByRole('region', { name: 'Nitrogen' })).toContainText('$128.48/ac');
 });
@@ -169,11 +169,11 @@ test('straw taken off, a starter and a target in CaCl2 are kept with the goal an
 	await app.openField('Kingfisher Bend', 'rates');
 	await page.getByRole('button', { name: 'Change the goal' }).click();
 	await page.getByLabel('Straw or stover taken off, %').fill('150');
-	await page.getByRole('button', { name: 'Keep the goal' }).click();
+	await page.getByRole('button', { name: 'Save the goal' }).click();
 	await expect(page.getByText('must lie between 0 and 100 %')).toBeVisible();
 	await page.getByLabel('Straw or stover taken off, %').fill('50');
 	await page.getByLabel('In the starter, lb P2O5/ac').fill('20');
-	await page.getByRole('button', { name: 'Keep the goal' }).click();
+	await page.getByRole('button', { name: 'Save the goal' }).click();
 	await expect(page.getByText('50 % of the straw taken off, starter with 20 lb P2O5')).toBeVisible();
 	// IPNI tables: 160 bu x (0.25 + 0.5 x 1.1) lb K2O
 	const potash = page.getByRole('region', { name: 'Potash' });
@@ -187,11 +187,11 @@ test('straw taken off, a starter and a target in CaCl2 are kept with the goal an
 	await expect(page.getByRole('row', { name: /Starter beside the seed/ })).toContainText('P2O5 20');
 });
 
-test('who holds the ground is a fact of the field, and says which school suits', async ({ page, app }) => {
+test('who holds the ground is a fact of the field, and says which approach suits', async ({ page, app }) => {
 	await app.openField('Long Meadow', 'ground');
 	await page.getByRole('button', { name: 'Change the facts' }).click();
-	await page.getByLabel('Held').selectOption('rented by the year');
-	await page.getByRole('button', { name: 'Keep the facts' }).click();
+	await page.getByLabel('Tenure').selectOption('rented by the year');
+	await page.getByRole('button', { name: 'Save the facts' }).click();
 	await expect(page.getByText('rented by the year')).toBeVisible();
 	await page.getByRole('link', { name: /^Rates/ }).click();
 	await expect(page.getByText('What is built up in the soil stays with the owner')).toBeVisible();

@@ -27,7 +27,7 @@ test('a newcomer goes from the roster to the grower’s sheet, and a reload lose
 	// Corn, 180 bu, after soybean.
 	await page.getByLabel('Yield goal, bu/ac').fill('180');
 	await page.getByLabel('Previous crop').selectOption('soybean');
-	await page.getByRole('button', { name: 'Keep the goal' }).click();
+	await page.getByRole('button', { name: 'Save the goal' }).click();
 	await expect(page.getByText('Corn 180 bu/ac')).toBeVisible();
 	await page.reload();
 	await hydrated(page);
@@ -50,7 +50,7 @@ test('a newcomer goes from the roster to the grower’s sheet, and a reload lose
 	await page.getByRole('link', { name: 'Plan the season with these rates' }).click();
 	await page.getByRole('button', { name: 'Propose passes' }).click();
 	await page.getByRole('button', { name: /^Side-dress at V5 to V7 on/ }).click();
-	await expect(page.getByRole('region', { name: 'The chosen pass' })).toContainText(/Room that day\s*1\d\d/);
+	await expect(page.getByRole('region', { name: 'The chosen pass' })).toContainText(/N capacity left that day\s*1\d\d/);
 	await page.reload();
 	await hydrated(page);
 	await expect(page.getByRole('region', { name: 'All passes' }).locator('tbody tr')).toHaveCount(6);

@@ -36,7 +36,7 @@ test('six years on, the next crop, and both years in one pass', async ({ page, a
 	const phosphate = page.getByRole('region', { name: 'Phosphate' });
 	await expect(page.getByText('Rented by the year: feed the crop')).toBeVisible();
 	await phosphate.getByRole('button', { name: 'Six years on' }).click();
-	await expect(phosphate.getByRole('img', { name: /Soil test over 6 years by 3 schools/ })).toBeVisible();
+	await expect(phosphate.getByRole('img', { name: /Soil test over 6 years by 3 approaches/ })).toBeVisible();
 	// Removal replaced keeps the test where it is; build and maintain raises it.
 	const replaced = phosphate.getByRole('row').filter({ hasText: 'Replace removal, Crop removal' });
 	await replaced.getByRole('button', { name: 'soil test after 6 years: 8 ppm' }).click();
@@ -101,7 +101,7 @@ test('Bray P1 on calcareous ground does not apply and says why; Olsen does', asy
 	});
 	await app.openField('Coulee North', 'rates');
 	// (1.071 - 0.067 x 9) x 58
-	await expect(phosphate.getByRole('button', { name: /feed the crop, Olsen: 27.1 lb\/ac/ })).toBeVisible();
+	await expect(phosphate.getByRole('button', { name: /by sufficiency, Olsen: 27.1 lb\/ac/ })).toBeVisible();
 });
 
 test('Mehlich-3 gives rates by the 2020 guide, and by others only as a marked approximation', async ({ page, app }) => {

@@ -22,7 +22,7 @@ function overflow(page: Page): Promise<boolean> {
 	return page.evaluate(() => document.documentElement.scrollWidth > document.documentElement.clientWidth);
 }
 
-test('weather, house rules, products, orders, calibration and the maps can be used by everyone and fit the window', async ({
+test('weather, my rules, products, orders, calibration and the maps can be used by everyone and fit the window', async ({
 	page,
 	app
 }) => {
@@ -136,7 +136,7 @@ test.describe('with an empty book', () => {
 		}
 		await page.getByRole('link', { name: /^Supply/ }).click();
 		await expect(page.getByText('Nothing to buy: no pass is open.')).toBeVisible();
-		await page.getByRole('link', { name: /^Walk and book/ }).click();
+		await page.getByRole('link', { name: /^Scouting and records/ }).click();
 		await expect(page.getByText('No crop is in the book for this year')).toBeVisible();
 	});
 });

@@ -5,18 +5,18 @@ const card = (page: Page, label: string) =>
 	page.getByRole('region', { name: 'The board' }).getByRole('button', { name: new RegExp(`^${label} on `) });
 const panel = (page: Page) => page.getByRole('region', { name: 'The chosen pass' });
 const washedOut = (page: Page) =>
-	page.getByRole('region', { name: 'By harvest' }).getByRole('row', { name: /^Washed out below 3 ft/ });
+	page.getByRole('region', { name: 'By harvest' }).getByRole('row', { name: /^Leached below 3 ft/ });
 
 test('the board shows the year that is chosen, with stages, and where the nitrogen went', async ({ page, app }) => {
 	await app.openField('Crow Acre', 'season');
 	const board = page.getByRole('region', { name: 'The board' });
-	await expect(board.getByRole('img', { name: /Nitrogen in the ground against what the crop wants/ })).toBeVisible();
+	await expect(board.getByRole('img', { name: /Soil mineral N against crop N demand/ })).toBeVisible();
 	for (const stage of ['sown', 'V6', 'VT']) await expect(board.getByText(stage, { exact: true })).toBeVisible();
 	await expect(board).toContainText('A screening model');
 	const harvest = page.getByRole('region', { name: 'By harvest' });
 	await expect(harvest.getByRole('row', { name: /^Applied/ })).toContainText('177');
 	const normal = (await washedOut(page).textContent()) ?? '';
-	await page.getByLabel('in a made-up year that is').selectOption('wet');
+	await page.getByLabel('in a simulated year that is').selectOption('wet');
 	await expect(page).toHaveURL(/weather=wet/);
 	await expect(washedOut(page)).not.toHaveText(normal);
 	await page.goBack();
@@ -93,12 +93,12 @@ test('an inhibitor and a depth stand on the pass, its checks and the sheet', asy
 	await page.getByLabel('Placement').selectOption('injected');
 	await page.getByLabel('Depth, in').fill('deep');
 	await page.getByLabel('Inhibitor').selectOption('urease inhibitor');
-	await page.getByRole('button', { name: 'Keep the pass' }).click();
+	await page.getByRole('button', { name: 'Save the pass' }).click();
 	await expect(page.getByText('The depth “deep” must be a number of inches from 0 to 24.')).toBeVisible();
 	await page.getByLabel('Depth, in').fill('5');
 	await page.getByLabel('From the row, in').fill('15');
 	await page.getByLabel('Machine').fill('twelve-row applicator');
-	await page.getByRole('button', { name: 'Keep the pass' }).click();
+	await page.getByRole('button', { name: 'Save the pass' }).click();
 	const told = 'injected, 5 in deep, 15 in off the row, with urease inhibitor';
 	await expect(panel(page)).toContainText(told);
 	await expect(panel(page)).toContainText('twelve-row applicator');
@@ -123,7 +123,7 @@ test('several products in one trip move together', async ({ page, app }) => {
 	await dialog.getByLabel('Product', { exact: true }).selectOption({ label: 'Ammonium thiosulfate 12-0-0-26S' });
 	await dialog.getByLabel(/^Product rate/).fill('40');
 	await dialog.getByLabel('Placement').selectOption('row-base stream');
-	await dialog.getByRole('button', { name: 'Keep the pass' }).click();
+	await dialog.getByRole('button', { name: 'Save the pass' }).click();
 	await expect(card(page, 'Sulfur in the tank')).toContainText('10 Jun');
 	await expect(panel(page)).toContainText('In the same trip');
 	await card(page, 'Side-dress at V5 to V7').focus();
@@ -256,14 +256,14 @@ test('ten dry days in the outlook question urea on the surface; the outlook is t
 	await page.goto(`${app.server.origin}/weather`);
 	await hydrated(page);
 	const outlook = page.getByRole('region', { name: 'Outlook' });
-	await expect(outlook).toContainText('A made-up outlook stands here');
+	await expect(outlook).toContainText('A assumed outlook stands here');
 	await outlook.getByLabel('From').fill('2027-06-10');
 	await outlook.getByRole('button', { name: 'All dry' }).click();
 	await outlook.getByLabel('14 Jun').fill('much');
-	await outlook.getByRole('button', { name: 'Keep this outlook' }).click();
+	await outlook.getByRole('button', { name: 'Save this outlook' }).click();
 	await expect(outlook.getByRole('alert')).toHaveText('The rain “much” of 14 Jun must be a number of in, 0 or more.');
 	await outlook.getByLabel('14 Jun').fill('0');
-	await outlook.getByRole('button', { name: 'Keep this outlook' }).click();
+	await outlook.getByRole('button', { name: 'Save this outlook' }).click();
 	await expect(outlook).toContainText('Your own outlook');
 	await app.openField('Crow Acre', 'season');
 	await hydrated(page);
@@ -278,11 +278,11 @@ test('ten dry days in the outlook question urea on the surface; the outlook is t
 	await expect(says).toBeVisible();
 	await page.goto(`${app.server.origin}/weather`);
 	await hydrated(page);
-	await outlook.getByRole('button', { name: 'Back to the made-up outlook' }).click();
-	await expect(outlook).toContainText('A made-up outlook stands here');
+	await outlook.getByRole('button', { name: 'Back to the assumed outlook' }).click();
+	await expect(outlook).toContainText('A assumed outlook stands here');
 });
 
-test('a daily weather file: faults are named and nothing is kept, then it is taken in and used', async ({
+test('a daily weather file: faults are named and nothing is kept, then it is imported and used', async ({
 	page,
 	app
 }) => {
@@ -307,7 +307,7 @@ test('a daily weather file: faults are named and nothing is kept, then it is tak
 	await expect(page.getByRole('table', { name: 'Stations' }).getByRole('row')).toHaveCount(2);
 	await file('date,min,max,rain\n2026-11-01,30,50,0.2\n2026-11-02,31,52,0\n');
 	await take.click();
-	await expect(form.getByRole('status')).toHaveText('2 days taken in, 0 replaced. Our yard is in use now.');
+	await expect(form.getByRole('status')).toHaveText('2 days imported, 0 replaced. Our yard is in use now.');
 	const row = page.getByRole('table', { name: 'Stations' }).getByRole('row', { name: /^Our yard/ });
 	await expect(row).toContainText('2 days, 1 Nov 2026 to 2 Nov 2026');
 	await expect(row).toContainText('in use');
@@ -322,7 +322,7 @@ test('a daily weather file: faults are named and nothing is kept, then it is tak
 	await expect(page.getByRole('row', { name: /^Saltlick/ })).toContainText('in use');
 });
 
-test('house rules: own days, own ceiling and distances stop and tell, and can be taken back', async ({ page, app }) => {
+test('my rules: own days, own ceiling and distances stop and tell, and can be taken back', async ({ page, app }) => {
 	await page.goto(`${app.server.origin}/house-rules`);
 	await hydrated(page);
 	const days = page.getByRole('region', { name: 'No-go dates' });
@@ -340,11 +340,11 @@ test('house rules: own days, own ceiling and distances stop and tell, and can be
 	const band = page.getByRole('region', { name: 'Band beside the seed' });
 	await band.getByLabel('Your ceiling, lb/ac').fill('30');
 	await band.getByLabel('In sandy ground, lb/ac').fill('20');
-	await band.getByRole('button', { name: 'Keep my ceiling' }).click();
+	await band.getByRole('button', { name: 'Save my ceiling' }).click();
 	await expect(band.getByRole('button', { name: 'Back to the usual one' })).toBeVisible();
 	await app.openField('Crow Acre', 'ground');
 	await hydrated(page);
-	const distances = page.getByRole('region', { name: 'Distances to keep' });
+	const distances = page.getByRole('region', { name: 'Setbacks' });
 	await distances.getByLabel('From what').fill('the well');
 	await distances.getByLabel('Feet').fill('far');
 	await distances.getByRole('button', { name: 'Add a distance' }).click();
@@ -375,7 +375,7 @@ test('programmes side by side: losses, trips, cost and checks; one is taken and 
 	await expect(page.getByRole('region', { name: 'By harvest' }).getByRole('row', { name: /^Applied/ })).toContainText(
 		'177'
 	);
-	await page.getByRole('button', { name: 'Undo: Took the programme “Spoon-fed”' }).click();
+	await page.getByRole('button', { name: 'Undo: Chose the programme “Spoon-fed”' }).click();
 	await expect(card(page, 'High-clearance pass at V12')).toHaveCount(0);
 });
 
@@ -385,7 +385,7 @@ test('two hundred seasons in a worker, with alternatives, yield and return, prog
 }) => {
 	await app.openField('Crow Acre', 'season');
 	await hydrated(page);
-	const many = page.getByRole('region', { name: 'Many seasons' });
+	const many = page.getByRole('region', { name: 'Simulated seasons' });
 	await many.getByRole('button', { name: 'Try 200 seasons' }).click();
 	const table = many.getByRole('table', { name: 'What each programme came to' });
 	for (const name of ['This plan', 'All before planting', 'Split', 'Spoon-fed']) {
@@ -410,5 +410,5 @@ test('a crop without a known uptake still has its board, stages and checks', asy
 	const board = page.getByRole('region', { name: 'The board' });
 	await expect(board.getByText('R1', { exact: true })).toBeVisible();
 	await expect(page.getByText('No passes yet')).toBeVisible();
-	await expect(page.getByRole('region', { name: 'Many seasons' })).toHaveCount(0);
+	await expect(page.getByRole('region', { name: 'Simulated seasons' })).toHaveCount(0);
 });

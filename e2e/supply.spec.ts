@@ -8,7 +8,7 @@ test('the cheapest mix takes the place of passes, exact or as it can be bought, 
 	await app.openField('Crow Acre', 'supply');
 	await hydrated(page);
 	const mix = page.getByRole('region', { name: 'Mix' });
-	await expect(mix).toContainText('It must carry 19.1 lb N, 90.5 lb P2O5, 70.7 lb K2O an acre.');
+	await expect(mix).toContainText('It must supply 19.1 lb N, 90.5 lb P2O5, 70.7 lb K2O an acre.');
 	await mix.getByLabel('May miss each by, %').fill('lots');
 	await mix.getByRole('button', { name: 'Find the mix' }).click();
 	await expect(mix.getByRole('alert')).toHaveText('Tolerance: “lots” must be a number from 0 to 50.');
@@ -68,11 +68,11 @@ test('a manure with its analysis becomes a product, is rated by its limiting nut
 	await form.getByLabel(/^Ammonium N/).fill('much');
 	await form.getByLabel('P2O5, lb/ton').fill('55');
 	await form.getByLabel('K2O, lb/ton').fill('45');
-	await form.getByRole('button', { name: 'Put it into the catalogue' }).click();
+	await form.getByRole('button', { name: 'Save to the catalogue' }).click();
 	await expect(form.getByRole('alert')).toContainText('“much” must be a number from 0 to 300 lb/ton');
 	await form.getByLabel(/^Ammonium N/).fill('10');
 	await expect(form).toContainText('34 lb/ton');
-	await form.getByRole('button', { name: 'Put it into the catalogue' }).click();
+	await form.getByRole('button', { name: 'Save to the catalogue' }).click();
 	await expect(form.getByRole('status')).toContainText('is in the catalogue');
 	await expect(
 		page.getByRole('table', { name: 'Catalogue' }).getByRole('row', { name: /^Litter, house 2 your own/ })
@@ -110,19 +110,19 @@ test('own products are typed in or come as CSV, whole or not at all, and the cat
 	await own.getByLabel('State').selectOption('liquid');
 	await own.getByLabel('N, %', { exact: true }).fill('9');
 	await own.getByLabel('row-base stream').check({ force: true });
-	await own.getByRole('button', { name: 'Keep the product' }).click();
+	await own.getByRole('button', { name: 'Save the product' }).click();
 	await expect(own.getByRole('alert')).toHaveText('A liquid needs its density, lb/gal.');
 	await own.getByLabel('Density, lb/gal').fill('11.1');
 	await own.getByLabel('N, %', { exact: true }).fill('90');
 	await own.getByLabel('P2O5, %', { exact: true }).fill('18');
-	await own.getByRole('button', { name: 'Keep the product' }).click();
+	await own.getByRole('button', { name: 'Save the product' }).click();
 	await expect(own.getByRole('alert')).toContainText('come to 108 % by weight');
 	await own.getByLabel('N, %', { exact: true }).fill('9');
-	await own.getByRole('button', { name: 'Keep the product' }).click();
+	await own.getByRole('button', { name: 'Save the product' }).click();
 	await expect(page.getByRole('row', { name: /^Liquid 9-18-9 your own 9/ })).toBeVisible();
 	await page
 		.getByRole('row', { name: /^House mix/ })
-		.getByRole('button', { name: 'Take out' })
+		.getByRole('button', { name: 'Delete' })
 		.click();
 	await expect(page.getByRole('row', { name: /^House mix/ })).toHaveCount(0);
 });
@@ -262,7 +262,7 @@ test('liquids go by the gallon, with what goes into each tank on the order; tank
 	await form.getByLabel('In', { exact: true }).selectOption('gal/ac');
 	await form.getByLabel('Product rate, gal/ac').fill('70');
 	await form.getByLabel('Inhibitor').selectOption('urease inhibitor');
-	await form.getByRole('button', { name: 'Keep the pass' }).click();
+	await form.getByRole('button', { name: 'Save the pass' }).click();
 	const row = page.getByRole('region', { name: 'All passes' }).getByRole('row', { name: /Late nitrogen/ });
 	await expect(row).toContainText('70 gal/ac');
 	await expect(row).toContainText('209.1');
@@ -270,8 +270,8 @@ test('liquids go by the gallon, with what goes into each tank on the order; tank
 	await expect(row).toContainText('$142.81');
 	await app.openField('Crow Acre', 'supply');
 	await page.getByLabel('Price of Urease inhibitor').fill('8.5');
-	await page.getByRole('button', { name: 'Keep the prices' }).click();
-	await expect(page.getByRole('button', { name: 'Keep the prices' })).toBeDisabled();
+	await page.getByRole('button', { name: 'Save the prices' }).click();
+	await expect(page.getByRole('button', { name: 'Save the prices' })).toBeDisabled();
 	await page.getByLabel('The tank holds, gal').fill('700');
 	const kept = page.waitForResponse(/\/api\/settings$/);
 	await page.getByLabel('The tank holds, gal').blur();

@@ -95,7 +95,7 @@
 			<a href="/products">Products</a>
 			<a href="/calibration">Calibration</a>
 			<a href="/weather">Weather</a>
-			<a href="/house-rules">House rules</a>
+			<a href="/house-rules">My rules</a>
 		</nav>
 	</details>
 	<div class="right">

@@ -1,4 +1,4 @@
-// Tries programmes over many made-up seasons. Cancelled by ending the worker.
+// Tries programmes over many simulated seasons. Cancelled by ending the worker.
 import { stressTest } from '$core/season/model/stress-test';
 import type { StressRequest, StressReply } from './stress-messages';
 

@@ -179,7 +179,7 @@ describe('the worker of guides', () => {
 	});
 });
 
-describe('the worker of many seasons', () => {
+describe('the worker of simulated seasons', () => {
 	it('tries each programme over the seasons asked for, and tells its progress in tens', async () => {
 		const { replies } = await start<StressReply>(() => import('./stress.worker'));
 		const { crops, products, schedules, seasonModel, stages, stations } = library;

@@ -77,7 +77,7 @@ function* headProblems(rule: Rule, path: string): Generator<Problem> {
 		yield { path: `${path}/unit`, message: `must be "${unit}" for ${rule.gives}; got "${rule.unit}"` };
 	}
 	if (rule.unit !== '%' && rule.gives !== 'holding-limit' && rule.school === undefined) {
-		yield { path: `${path}/school`, message: 'is missing: a rate belongs to a school' };
+		yield { path: `${path}/school`, message: 'is missing: a rate belongs to an approach' };
 	}
 }
 

@@ -61,11 +61,11 @@ export interface RuleKind<P, S extends object = NoSteps> {
 	readonly parameters: object;
 	/** Worked once for each layer of the sample that gives a pH, and summed. */
 	readonly byLayer?: true;
-	/** Worked once for each zone with reference strips, and averaged by area. */
+	/** Worked once for each zone with N-rich and zero-N strips, and averaged by area. */
 	readonly byZone?: true;
 	/** Its coefficients reckon with 2,000,000 lb of soil in 6 2/3 in, whatever was measured. */
 	readonly byFurrowSlice?: true;
-	/** The test in the standing crop that it rests on. */
+	/** The test in the crop that it rests on. */
 	readonly test?: keyof InSeason;
 	/** What a rate of this kind covers where it is not the whole season. */
 	readonly covers?: 'from now on' | 'for this dressing';

@@ -115,7 +115,7 @@ describe('what is missing', () => {
 
 	it('says that a guide is silent on a crop', () => {
 		const canola = { ...cornRequest(), crop: { id: 'canola' as const, yieldGoal: 2000 } };
-		expect(rateOf(canola, 'tri-state-1995/phosphorus').reason).toContain('says nothing about canola');
+		expect(rateOf(canola, 'tri-state-1995/phosphorus').reason).toContain('has no rate for canola');
 	});
 });
 

@@ -157,7 +157,7 @@ describe('the parts of a site', () => {
 		const canola = { ...cornRequest(), crop: { id: 'canola' as const, yieldGoal: 2000 } };
 		expect(partsOf(ruleOf('tri-state-1995/phosphorus'), readingOf(canola))).toMatchObject({
 			applies: false,
-			reason: 'this guide says nothing about canola'
+			reason: 'this guide has no rate for canola'
 		});
 	});
 

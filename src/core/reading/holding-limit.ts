@@ -24,7 +24,7 @@ const parameters = {
 export type HoldingParameters = FromSchema<typeof parameters>;
 
 /**
- * What the ground can hold of nitrogen at one time, lb N/ac: pounds per meq of CEC, with a ceiling. A ceiling for
+ * What the soil can hold of nitrogen at one time, lb N/ac: pounds per meq of CEC, with a ceiling. A ceiling for
  * mineral soils, not a permission: nitrate itself is not held by CEC.
  */
 export const holdingLimit: RuleKind<HoldingParameters> = {
@@ -39,7 +39,7 @@ export const holdingLimit: RuleKind<HoldingParameters> = {
 		if (organicMatter && organicMatter.value > p.organicSoilAbovePercent) {
 			return notApplicable(
 				words.title,
-				`this is an organic soil (organic matter above ${p.organicSoilAbovePercent} %), where CEC says nothing about holding nitrogen`,
+				`this is an organic soil (organic matter above ${p.organicSoilAbovePercent} %), where CEC does not tell how much nitrogen is held`,
 				'Set the size of each nitrogen pass from experience on this ground.'
 			);
 		}

@@ -15,7 +15,7 @@ export type HoldingAllowances = Required<
 	Pick<HoldingParameters, 'seasonDays' | 'seasonShareOfLimit' | 'slowReleaseShareOfLimit'>
 >;
 
-/** What the ground can hold of nitrogen at one time and how much of that is free, lb N/ac. */
+/** What the soil can hold of nitrogen at one time and how much of that is free, lb N/ac. */
 export interface HoldingRoom {
 	limit: Answer;
 	/** limit - mineral N; does not apply where either is unknown. */
@@ -42,14 +42,14 @@ export function holdingAllowances(packs: PackSet, crop: CropId): HoldingAllowanc
 
 /** limit - mineral N, never below 0; does not apply where either is unknown. */
 export function roomLeft(limit: Answer, held: Answer): Answer {
-	const label = 'room for nitrogen in the ground';
+	const label = 'N capacity left';
 	if (!limit.applies) return notApplicable(label, limit.reason, limit.remedy);
 	if (!held.applies) return notApplicable(label, held.reason, held.remedy);
 	return figure({
 		label,
 		value: Math.max(0, limit.value - held.value),
 		unit: limit.unit,
-		formula: held.value > limit.value ? 'the ground already holds more: none' : 'holding limit - mineral N',
+		formula: held.value > limit.value ? 'the soil already holds more: none' : 'holding limit - mineral N',
 		inputs: [limit, held],
 		basis: limit.basis,
 		citation: limit.citation

@@ -8,7 +8,7 @@ import type { SiteReading } from './site-reading';
 import { ORGANIC_PERCENT, readOrganicMatter } from './soil/organic-matter';
 import { readSoilPh } from './soil/ph-scale';
 
-/** A part of a site on which a rule is worked: the whole, one of its layers, or a zone with reference strips. */
+/** A part of a site on which a rule is worked: the whole, one of its layers, or a zone with N-rich and zero-N strips. */
 export interface RulePart {
 	reading: SiteReading;
 	/** Of the layer or zone; empty for the whole. */
@@ -28,7 +28,7 @@ export function partsOf(compiled: CompiledRule, reading: SiteReading): RulePart[
 		const crop = site.crop.name.toLowerCase();
 		return notApplicable(
 			rule.title,
-			`this guide says nothing about ${crop}`,
+			`this guide has no rate for ${crop}`,
 			`Choose another guide, or add ${crop} to a copy of it.`
 		);
 	}

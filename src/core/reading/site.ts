@@ -21,7 +21,7 @@ export interface Site {
 	programme: readonly NitrogenPass[] | undefined;
 	/** What was found in the standing crop. */
 	inSeason: InSeason;
-	/** The zone that is being worked, where reference strips were read by zone. */
+	/** The zone that is being worked, where N-rich and zero-N strips were read by zone. */
 	zone: StripZone | undefined;
 	/** Day the sample was taken, YYYY-MM-DD. */
 	sampleDate: string | undefined;

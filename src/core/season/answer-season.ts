@@ -75,7 +75,7 @@ const MOST_DAYS = 800;
 
 /** Mineral nitrogen in the ground, lb/ac, as the request gives it. */
 function mineralOf({ nitrateLbAc, ammoniumLbAc = 0 }: SeasonRequest['soil']): Answer {
-	const label = 'mineral N in the ground';
+	const label = 'soil mineral N';
 	if (nitrateLbAc === undefined)
 		return notApplicable(label, 'the request gives no nitrate-N', 'Give soil.nitrateLbAc.');
 	return figure({ label, value: nitrateLbAc + ammoniumLbAc, unit: 'lb/ac', basis: 'adviser' });

@@ -72,7 +72,7 @@ describe('the room for a pass', () => {
 	});
 });
 
-describe('after a test in the standing crop', () => {
+describe('after a test in the crop', () => {
 	const starter = uan('2027-05-01', 37, { placement: '2x2 band' });
 	const sideDress = uan('2027-06-08', 123);
 	const potash: Pass = { ...uan('2027-06-20', 0), product: 'potash', rate: 100, placement: 'broadcast' };
@@ -176,7 +176,7 @@ it('the nitrogen passes of a plan carry day, place, pounds and acid', () => {
 	]);
 });
 
-it('the lime debt of a season adds up, is priced, and names what is not known', () => {
+it('the lime to offset acidity of a season adds up, is priced, and names what is not known', () => {
 	const sulfate = { ...uan('2027-05-01', 0), product: 'ammonium-sulfate', rate: 100 };
 	const debt = seasonDebt([uan('2027-06-08', 100), sulfate], context());
 	expect(debt).toMatchObject({ value: expect.closeTo(100 * 1.8 + 21 * 5.4, 9) });

@@ -45,7 +45,7 @@ describe('product from nutrient (trade arithmetic, common practice)', () => {
 		expect(passNutrient({ rate: 176.47, unit: 'lb/ac' }, product('ammonium-nitrate'), 'N')).toBeCloseTo(60, 2);
 	});
 	it('is refused for a nutrient the product lacks', () => {
-		expect(() => productFor(60, product('potash'), 'N')).toThrow('carries no N');
+		expect(() => productFor(60, product('potash'), 'N')).toThrow('supplies no N');
 	});
 	it('counts every nutrient of a product, each with its steps', () => {
 		const map = passNutrients(pass({ product: 'map', rate: 200 }), product('map'));
@@ -190,7 +190,7 @@ describe('the checks: each fires, its near miss does not, and its remedy clears 
 		);
 		const found = checkSeason(three, plan).filter(({ rule }) => rule === 'holding-limit');
 		expect(found.map(({ pass: id }) => id)).toEqual(['11', '12']);
-		expect(found[0]!.text).toContain('the ground has room for 0, where 70 lb of earlier passes still lie');
+		expect(found[0]!.text).toContain('the soil can take up 0, where 70 lb of earlier passes still lie');
 	});
 
 	it('offers what is too much in autumn for spring, and nothing where no day has room', () => {

@@ -14,7 +14,7 @@ export interface WorkOrder {
 	machine: string | undefined;
 	/** Each once: of the products as they are placed, then those of the whole sheet that hold for every order. */
 	cautions: string[];
-	/** Distances to keep and the checks that complain of these passes. */
+	/** Setbacks and the checks that complain of these passes. */
 	warnings: string[];
 }
 

@@ -25,7 +25,7 @@ export interface SourceGround {
 const ACID_BY = 0.5;
 /** lb CaCO3 for each lb N; above it a source sours quickly: ammonium sulfate 5.4 against urea 1.8 (Pierre 1933, memory). */
 const SOURING = 3;
-/** So much chloride in a season harms a crop that minds it, lb/ac: judgement. */
+/** So much chloride in a season harms a crop that is sensitive to it, lb/ac: judgement. */
 const CHLORIDE_LB = 50;
 const LEAST_LB = 10;
 /** A potash with no more of it counts as free of chloride: sulfates of potash are sold with 1 to 3 %. Practice. */
@@ -96,7 +96,7 @@ function chloride(pass: Pass, product: Product, { context }: SourceGround): Sour
 	return [
 		{
 			pass: pass.id,
-			text: `${formatNumber(Math.round(pounds), 'lb/ac')} lb of chloride, which ${context.crop.name.toLowerCase()} minds: sulfate of potash brings none.`,
+			text: `${formatNumber(Math.round(pounds), 'lb/ac')} lb of chloride, to which ${context.crop.name.toLowerCase()} is sensitive: sulfate of potash brings none.`,
 			instead: offered(context, pass, ({ analysis, chloridePercent, nitrogenForms }) => {
 				const { K2O = 0, P2O5 } = analysis;
 				const free = chloridePercent !== undefined && chloridePercent <= MOST_CHLORIDE_PERCENT;

@@ -194,7 +194,7 @@ describe('advice on sources', () => {
 		sourceAdvice(passes, on)
 			.map(({ text }) => text)
 			.join(' ');
-	it('acid ground minds a souring source, not urea', () => {
+	it('acid ground speaks against a souring source, not urea', () => {
 		const acid = ground({ context: { ...planContext(), soilPh: 5.6 } });
 		expect(texts([pass('ammonium-sulfate', 200)], acid)).toContain('each lb of this nitrogen costs 5.4 lb of lime');
 		expect(texts([pass('urea', 200)], acid)).toBe('');
@@ -203,7 +203,7 @@ describe('advice on sources', () => {
 		expect(texts([pass('map', 200)], acid)).toBe('');
 		expect(texts([pass('ammonium-sulfate', 200)], ground())).toBe('');
 	});
-	it('chloride is minded by almond, not by corn', () => {
+	it('chloride speaks against potash on almond, not by corn', () => {
 		const almond = ground({}, planContext({ cropId: 'almond' }));
 		expect(texts([pass('potash', 200)], almond)).toContain('94 lb of chloride');
 		expect(sourceAdvice([pass('potash', 200)], almond)[0]!.instead).toEqual([

@@ -158,7 +158,7 @@ describe('surfaces', () => {
 	});
 	it.each([
 		[4, 'inverse distance', '4 points are too few for a surface: at least 5'],
-		[29, 'kriging', '29 points are too few for a variogram: at least 30. Take inverse distance'],
+		[29, 'kriging', '29 points are too few for a variogram: at least 30. Use inverse distance'],
 		[1001, 'kriging', '1001 points are more than kriging takes here']
 	] as const)('of %i points by %s: an honest no', (count, method, words) => {
 		expect(surfaceOf(points(count, slope), grid, method)).toContain(words);

@@ -218,7 +218,7 @@ describe('work orders', () => {
 			}
 		}
 	});
-	it('one for each trip, in order of date, with the distances to keep', () => {
+	it('one for each trip, in order of date, with the setbacks', () => {
 		const orders = workOrders(
 			sheetOf([
 				passOf('urea', { date: '2027-06-01' }),

@@ -141,8 +141,8 @@ describe('the profile', () => {
 describe('the outlook', () => {
 	const option = outlookChart(
 		[
-			{ name: 'Build and maintain', tests: [10, 12, 14] },
-			{ name: 'Feed the crop', tests: [10, 9, 8] }
+			{ name: 'Build-up and maintenance', tests: [10, 12, 14] },
+			{ name: 'Sufficiency', tests: [10, 9, 8] }
 		],
 		2027,
 		'ppm'
@@ -152,7 +152,7 @@ describe('the outlook', () => {
 		expect(option.yAxis.min).toBe(0);
 		expect(option.yAxis.max).toBeGreaterThan(14);
 		expect(option.series[1]).toMatchObject({
-			name: 'Feed the crop',
+			name: 'Sufficiency',
 			data: [
 				[2027, 10],
 				[2028, 9],

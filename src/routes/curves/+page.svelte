@@ -44,7 +44,7 @@
 					<th>After</th>
 					<th>Soils</th>
 					<th class="num">Tested, lb/ac</th>
-					<th class="num">Most profit now, lb/ac</th>
+					<th class="num">Economic optimum now, lb/ac</th>
 					<th>Source</th>
 					<th></th>
 				</tr>
@@ -67,7 +67,7 @@
 							{#if curve.simulated}<strong class="mark">Simulated.</strong>{/if}
 							{curve.source}
 						</td>
-						<td><button type="button" class="plain" onclick={() => removeCurve(curve.id)}>Take out</button></td>
+						<td><button type="button" class="plain" onclick={() => removeCurve(curve.id)}>Delete</button></td>
 					</tr>
 				{/each}
 			</tbody>
@@ -79,7 +79,7 @@
 					{curveText(shown.curve)}
 					{#if shown.eonrInterval}
 						<span class="soft">
-							90 % interval of the rate of most profit by bootstrap, at a price ratio of {formatNumber(
+							90 % interval of the rate of the economic optimum by resampling, at a price ratio of {formatNumber(
 								shown.eonrInterval.priceRatio,
 								''
 							)}.

@@ -31,13 +31,13 @@
 	<h1>Guides</h1>
 	<p class="soft">
 		A guide is a state’s or a lab’s way of reading and rating, with its source and worked examples. Copy one to change
-		its numbers, or take in a file. Guides set aside do not show under Rates.
+		its numbers, or import a file. Guides set aside do not show under Rates.
 	</p>
 	<div class="row head">
 		<FileUploaderButton
 			size="small"
 			kind="tertiary"
-			labelText="Take in a guide file"
+			labelText="Import a guide file"
 			disableLabelChanges
 			accept={['.json']}
 			on:change={({ detail }) => take(detail)}

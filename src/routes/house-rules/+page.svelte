@@ -63,7 +63,7 @@
 </script>
 
 <div class="page">
-	<h1>House rules</h1>
+	<h1>My rules</h1>
 	<p class="soft">
 		What you keep to beside the guides. Local law comes first. Distances to wells and streams stand with each field,
 		under Ground.
@@ -84,7 +84,7 @@
 							<td>{dayText(to)}</td>
 							<td>{what === 'everything' ? 'passes at all' : what}</td>
 							<td>{reason}</td>
-							<td><button type="button" class="plain" onclick={() => remove(at)}>Take out</button></td>
+							<td><button type="button" class="plain" onclick={() => remove(at)}>Delete</button></td>
 						</tr>
 					{/each}
 				</tbody>
@@ -124,7 +124,7 @@
 			/>
 		</div>
 		<div class="row">
-			<Button size="small" kind="tertiary" onclick={keepCeiling}>Keep my ceiling</Button>
+			<Button size="small" kind="tertiary" onclick={keepCeiling}>Save my ceiling</Button>
 			{#if data.rules.besideSeed}<Button size="small" kind="ghost" onclick={usualCeiling}>Back to the usual one</Button
 				>{/if}
 		</div>

@@ -29,7 +29,7 @@
 	<h1>Import a lab file</h1>
 	<p class="soft">
 		The lab's CSV or .xlsx file as it came. You say once what its columns mean, see every row as it will be read, and
-		then keep it. Until then nothing is in the book.
+		then save it. Until then nothing is in the book.
 	</p>
 	<div class="drop">
 		<FileUploaderDropContainer

@@ -32,7 +32,7 @@
 			}
 		);
 		problem = failed ?? '';
-		if (answer) notice = `${answer.taken} taken in, ${answer.passedOver} of the shipped catalogue passed over.`;
+		if (answer) notice = `${answer.taken} imported, ${answer.passedOver} of the shipped catalogue passed over.`;
 	}
 
 	async function removeProduct(id: string): Promise<void> {
@@ -69,7 +69,7 @@
 					<th class="num">Salt index</th>
 					<th class="num">Chloride, %</th>
 					<th>In water</th>
-					<th class="num">Lime debt, lb per lb</th>
+					<th class="num">Lime to offset acidity, lb per lb</th>
 					<th></th>
 				</tr>
 			</thead>
@@ -91,7 +91,7 @@
 						<td class="num">{product.acidity ? formatNumber(product.acidity.caco3Lb, 'ratio') : ''}</td>
 						<td
 							>{#if product.own}<button type="button" class="plain" onclick={() => removeProduct(product.id)}
-									>Take out</button
+									>Delete</button
 								>{/if}</td
 						>
 					</tr>

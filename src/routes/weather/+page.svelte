@@ -23,7 +23,7 @@
 	<h1>Weather</h1>
 	<p class="soft">
 		One station stands for the district. Its measured days and the outlook are what the season’s rules know; beyond them
-		the seasons are made up from its normals.
+		the seasons are simulated from its normals.
 	</p>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	<table class="ledger stations" aria-label="Stations">

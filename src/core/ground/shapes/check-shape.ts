@@ -41,7 +41,7 @@ function ringProblems(ring: readonly Position[], path: string): Problem[] {
 	return [
 		{
 			path,
-			message: `crosses itself near ${crossing.map((part) => part.toFixed(5)).join(', ')}: mend the boundary there`
+			message: `crosses itself near ${crossing.map((part) => part.toFixed(5)).join(', ')}: edit the boundary there`
 		}
 	];
 }

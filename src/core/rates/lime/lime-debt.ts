@@ -14,7 +14,7 @@ export function debtOfNitrogen(nitrogen: Figure): Figure {
 		citation: 'Pierre 1933'
 	});
 	return figure({
-		label: 'lime debt of the nitrogen',
+		label: 'lime to offset acidity of the nitrogen',
 		value: nitrogen.value * CACO3_PER_LB_N,
 		unit: 'lb/ac',
 		formula: 'nitrogen x 1.8',
@@ -30,7 +30,7 @@ export function debtOfProgramme(passes: readonly NitrogenPass[] | undefined): Fi
 	const told = (passes ?? []).filter(({ caco3 }) => caco3 !== undefined);
 	if (told.length === 0 || told.length < passes!.length) return undefined;
 	return figure({
-		label: 'lime debt of the passes',
+		label: 'lime to offset acidity of the passes',
 		value: told.reduce((sum, { caco3 }) => sum + caco3!, 0),
 		unit: 'lb/ac',
 		formula: 'sum of the passes, each by its product',

@@ -5,7 +5,7 @@ import { cornRequest, cornRequestWith, library } from '../../testing.test-help';
 import { advise } from '../advise';
 import { ruleKinds } from '../kinds';
 
-/** An adviser's own table: short tons by buffer pH, to pH 6.5 in water, 6 in of lime that acts to 60 %. */
+/** An adviser's own table: short tons by buffer pH, to pH 6.5 in water, 6 in of lime with an effective neutralizing value of 60 %. */
 const own: PackDocument = {
 	id: 'own-lime',
 	version: '1.0.0',

@@ -28,7 +28,7 @@ export function yearsItLasts(rate: Answer, fraction: Answer, site: Site): Answer
 	if (rate.value === 0) return notApplicable(label, 'no lime is called for', 'Test again in two years.');
 	if (!fraction.applies) return notApplicable(label, fraction.reason, fraction.remedy);
 	const acting = figure({
-		label: 'CaCO3 that acts',
+		label: 'effective CaCO3',
 		value: rate.value * LB_PER_SHORT_TON * fraction.value,
 		unit: 'lb/ac',
 		formula: `rate x ${LB_PER_SHORT_TON} x effective fraction`,
@@ -44,7 +44,7 @@ export function yearsItLasts(rate: Answer, fraction: Answer, site: Site): Answer
 		label,
 		value: acting.value / used.value,
 		unit: 'years',
-		formula: 'CaCO3 that acts / used up in a year',
+		formula: 'effective CaCO3 / used up in a year',
 		inputs: [acting, used],
 		basis: 'practice',
 		cautions: [
@@ -53,7 +53,7 @@ export function yearsItLasts(rate: Answer, fraction: Answer, site: Site): Answer
 	});
 }
 
-/** lb of pure CaCO3 per acre that a year uses up: the lime debt of its nitrogen, the background, and what the harvest takes. */
+/** lb of pure CaCO3 per acre that a year uses up: the lime to offset acidity of its nitrogen, the background, and what the harvest takes. */
 function yearlyUse(site: Site): Figure {
 	const debt = yearlyDebt(site);
 	const { baseRemoval, name, yieldUnit } = site.crop;
@@ -77,14 +77,14 @@ function yearlyUse(site: Site): Figure {
 		label: 'used up in a year',
 		value: debt.value + harvest.value,
 		unit: 'lb/ac',
-		formula: 'lime debt of a year + taken by the harvest',
+		formula: 'lime to offset acidity of a year + taken by the harvest',
 		inputs: [debt, harvest],
 		basis: 'memory'
 	});
 }
 
 /**
- * Years until pH falls back to the trigger: the pH between over the pH lost in a year, which is nitrogen's lime debt
+ * Years until pH falls back to the trigger: the pH between over the pH lost in a year, which is nitrogen's lime to offset acidity
  * and a stated background (lb CaCO3/ac) over the soil's buffer capacity.
  */
 export function yearsUntilNext(compiled: CompiledRule, rate: Answer, site: Site, packs: PackSet): Answer {
@@ -162,7 +162,7 @@ function yearlyDebt({ nitrogenRate, programme }: Site): Figure {
 	});
 	const ofNitrogen = debtOfProgramme(programme) ?? debtOfNitrogen(nitrogen);
 	return figure({
-		label: 'lime debt of a year',
+		label: 'lime to offset acidity of a year',
 		value: ofNitrogen.value + BACKGROUND_CACO3_LB,
 		unit: 'lb/ac',
 		formula: 'nitrogen and background',

@@ -231,7 +231,7 @@ describe('the approaches side by side', () => {
 			clay: { value: 12, unit: '%' }
 		});
 	const aglime: LimingMaterial = { name: 'aglime', neutralizingValuePercent: 90, finenessPercent: 72.25 };
-	it('a rate of pure CaCO3 is more tons of lime that acts to 65 %', () => {
+	it('a rate of pure CaCO3 is more tons of lime with an effective neutralizing value of 65 %', () => {
 		const pure = rate(acid(), 'buffer-capacity-water/lime').rate!;
 		const bought = rate({ ...acid(), limingMaterial: aglime }, 'buffer-capacity-water/lime').rate!;
 		expect(bought * 0.9 * 0.7225).toBeCloseTo(pure, 6);

@@ -15,7 +15,7 @@ export function nitrogenAccount(site: Site, packs: PackSet, units: UnitSystem): 
 			notApplicable(label, 'no nitrogen rate is settled on', 'Choose the nitrogen rate first.');
 		return {
 			balance: open('nitrogen balance'),
-			limeDebt: open('lime debt of the nitrogen'),
+			limeDebt: open('lime to offset acidity of the nitrogen'),
 			leastPasses: open('passes that the ground forces')
 		};
 	}
@@ -28,7 +28,7 @@ export function nitrogenAccount(site: Site, packs: PackSet, units: UnitSystem): 
 	};
 }
 
-/** Passes so that none puts on more than the ground has room for at one time. */
+/** Passes so that none puts on more than the soil can take up at one time. */
 function leastPasses(nitrogenRate: number, site: Site, packs: PackSet): Answer {
 	const label = 'passes that the ground forces';
 	const { limit, room } = readHoldingRoom(site, packs);
@@ -41,10 +41,10 @@ function leastPasses(nitrogenRate: number, site: Site, packs: PackSet): Answer {
 		label,
 		value: Math.ceil(nitrogenRate / ceiling.value - 1e-9),
 		unit: '',
-		formula: `nitrogen / ${room.applies ? 'room' : 'holding limit, because what is in the ground is not known'}, rounded up`,
+		formula: `nitrogen / ${room.applies ? 'room' : 'holding limit, because soil mineral N is not known'}, rounded up`,
 		inputs: [figure({ label: 'nitrogen settled on', value: nitrogenRate, unit: 'lb/ac', basis: 'adviser' }), ceiling],
 		basis: ceiling.basis,
 		citation: ceiling.citation,
-		cautions: ['In season the ground takes more at one time, as the crop takes nitrogen up.']
+		cautions: ['In season the soil can take more at one time, as the crop takes nitrogen up.']
 	});
 }

@@ -55,7 +55,7 @@ function withApplied(rate: Figure, { programme = [] }: Site, testedOn: string | 
 		formula: parts.length > 0 ? 'sum of the passes before the test' : 'no pass before the test',
 		inputs: parts.map(({ label = 'pass', nitrogen, applied }) =>
 			figure({
-				label: applied ? label : `${label} (dated before the test, not booked as applied)`,
+				label: applied ? label : `${label} (dated before the test, not recorded as applied)`,
 				value: nitrogen,
 				unit: 'lb/ac',
 				basis: 'adviser'

@@ -84,7 +84,7 @@ describe('mass balance', () => {
 describe('economic optimum', () => {
 	const curve = (model: Parameters<typeof testedCurve>[0], c: { a: number; b: number; c?: number; join?: number }) =>
 		testedCurve(model, coefficientsOf({ model, coefficients: c }), 0, 300);
-	it('quadratic plateau: the join is most yield, (ratio - b)/(2 c) most profit (calculus)', () => {
+	it('quadratic plateau: the join is maximum yield, (ratio - b)/(2 c) economic optimum (calculus)', () => {
 		const one = curve('quadratic-plateau', { a: 100, b: 1, c: -0.0025 });
 		expect(mostYieldRate(one)).toBeCloseTo(200, 9);
 		expect(mostProfitRate(one, 0.125)).toBeCloseTo(175, 9);
@@ -94,7 +94,7 @@ describe('economic optimum', () => {
 		expect(mostProfitRate(one, 0.13)).toBe(140);
 		expect(mostProfitRate(one, 0.6)).toBe(0);
 	});
-	it('Mitscherlich: most yield is 99 % of the asymptote', () => {
+	it('Mitscherlich: maximum yield is 99 % of the asymptote', () => {
 		const one = curve('mitscherlich', { a: 200, b: 100, c: 0.02 });
 		expect(200 - 100 * Math.exp(-0.02 * mostYieldRate(one))).toBeCloseTo(198, 9);
 		expect(100 * 0.02 * Math.exp(-0.02 * mostProfitRate(one, 0.125))).toBeCloseTo(0.125, 9);

@@ -1,3 +1,4 @@
+import { placementName } from '../../units/placement-name';
 import { knownParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
@@ -21,12 +22,12 @@ export function readPlacedNitrogen(site: Site, compiled: CompiledRule): Answer {
 	const failing = programmeFault(passes, p);
 	if (failing) return notApplicable(LABEL, failing, wanted);
 	const residual = mineralNitrogen(site.soil);
-	if (!residual.applies) return notApplicable(LABEL, `the nitrate left in the ground is not known`, residual.remedy);
+	if (!residual.applies) return notApplicable(LABEL, `the residual nitrate is not known`, residual.remedy);
 	return figure({
 		label: LABEL,
 		value: sumOf(passes),
 		unit: 'lb/ac',
-		formula: 'passes of the programme, with the nitrate in the ground known',
+		formula: 'passes of the programme, with the soil nitrate known',
 		inputs: [...passes.map(passFigure), residual],
 		basis: 'adviser'
 	});
@@ -43,10 +44,11 @@ export function programmeFault(passes: readonly NitrogenPass[], p: PlacedParamet
 	const rest = passes.filter((pass) => !isStarter(pass));
 	const starterLb = sumOf(starters);
 	const misplaced = rest.find(({ placement }) => !p.placements.includes(placement));
-	if (misplaced) return `${nameOf(misplaced)} is ${misplaced.placement}, not ${p.placements.join(' or ')}`;
+	if (misplaced)
+		return `${nameOf(misplaced)} is ${placementName(misplaced.placement)}, not ${p.placements.map(placementName).join(' or ')}`;
 	if (starters.length === 0) return `there is no starter beside the row (${p.starterPlacements.join(' or ')})`;
 	if (starterLb > p.mostStarterLb) {
-		return `the starter carries ${formatNumber(starterLb, 'lb/ac')} lb N, more than ${p.mostStarterLb}`;
+		return `the starter supplies ${formatNumber(starterLb, 'lb/ac')} lb N, more than ${p.mostStarterLb}`;
 	}
 	if (rest.length === 0) return 'nothing is placed at the row base after the starter';
 	if (rest.length > p.mostPasses) return `${rest.length} passes follow the starter, more than ${p.mostPasses}`;
@@ -63,7 +65,7 @@ function nameOf({ label }: NitrogenPass): string {
 
 function passFigure(pass: NitrogenPass) {
 	return figure({
-		label: `${pass.label ?? 'pass'}, ${pass.placement}, ${pass.daysFromPlanting} days from planting`,
+		label: `${pass.label ?? 'pass'}, ${placementName(pass.placement)}, ${pass.daysFromPlanting} days from planting`,
 		value: pass.nitrogen,
 		unit: 'lb/ac',
 		basis: 'adviser'

@@ -75,7 +75,7 @@ describe('a curve at one pair of prices', () => {
 		expect(lost(8, 0.55)).toBeLessThan(lost(4, 0.5));
 	});
 
-	it('holds its order for any prices: least left <= most profit <= most yield, the bands around the best', () => {
+	it('holds its order for any prices: least left <= economic optimum <= maximum yield, the bands around the best', () => {
 		fc.assert(
 			fc.property(
 				fc.double({ min: 1, max: 12, noNaN: true }),

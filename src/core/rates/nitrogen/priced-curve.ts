@@ -129,7 +129,7 @@ function missed(
 			label: `rate ${label}`,
 			value: rate,
 			unit: 'lb/ac',
-			formula: `most profit ${pounds > 0 ? '+' : '-'} ${MISSED_LB}`,
+			formula: `economic optimum ${pounds > 0 ? '+' : '-'} ${MISSED_LB}`,
 			inputs: [best.rate],
 			basis: best.rate.basis,
 			citation: best.rate.citation

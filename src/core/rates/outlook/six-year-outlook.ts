@@ -129,7 +129,7 @@ function turnOf(
 	packs: PackSet
 ): Turn | string {
 	const name = id.replace('-', ' ');
-	if (!compiled.forCrop(id)) return `${compiled.pack.title} says nothing about ${name}`;
+	if (!compiled.forCrop(id)) return `${compiled.pack.title} has no rate for ${name}`;
 	const then = reading.of({ ...reading.site, crop: { ...reading.site.crop, id }, yieldGoal });
 	const remover = packs.rules.find(
 		({ rule, kind, forCrop }) => kind.kind === 'removal' && rule.gives === nutrient && forCrop(id) !== undefined

@@ -11,7 +11,7 @@ export function tenureAdvice(tenure: Tenure | undefined): { school: School; why:
 		case 'rented by the year':
 			return {
 				school: 'feed-the-crop',
-				why: 'Rented by the year: feed the crop. What is built up in the soil stays with the owner.'
+				why: 'Rented by the year: sufficiency rates. What is built up in the soil stays with the owner.'
 			};
 		case 'owned':
 			return { school: 'build-and-maintain', why: 'Owned: building the soil up pays over the years.' };

@@ -11,7 +11,7 @@ export const oldSample: ReportCheck = ({ site: { sampleDate, asOf, field, crop }
 			{
 				code: 'no-sample-date',
 				severity: 'note',
-				text: 'The sample carries no date, so its age is not known.',
+				text: 'The sample has no date, so its age is not known.',
 				remedy: 'Write the sampling date on the sample.'
 			}
 		];

@@ -29,7 +29,7 @@ export const unusualGoal: ReportCheck = ({ site: { crop, yieldGoal } }) => {
 const REMEDIES: Partial<Record<Analyte, string>> = {
 	OM: 'Above it this is an organic soil: lime lines, holding limit and density of mineral soils do not hold.',
 	EC: 'Saline: salts come first. Drain and leach; most crops yield less, whatever is applied.',
-	P: 'No phosphate for years; what is there can reach water. Keep it from leaving with soil and runoff.'
+	P: 'No phosphate for years; what is there can reach water. Hold back soil and runoff that would take it along.'
 };
 
 /** Soil tests that are possible, but seldom seen. */
@@ -131,7 +131,7 @@ export const oddDates: ReportCheck = ({ site: { sampleDate, asOf, inSeason } }) 
 			mind(
 				'test-of-other-year',
 				`The ${name} test of ${longDate(date)} is of another season than ${longDate(asOf)}.`,
-				'Book a test of this season, or take this one out.'
+				'Record a test of this season, or delete this one.'
 			)
 		);
 	}

@@ -48,7 +48,7 @@ export interface LiveSeason {
 
 /** Days before the axis with which the soil's temperature and water settle in. */
 const RUN_IN_DAYS = 30;
-/** Of so many made-up years the one is shown whose early season is nearest to usual in warmth. */
+/** Of so many simulated years the one is shown whose early season is nearest to usual in warmth. */
 const YEARS_TO_CHOOSE = 12;
 const EARLY_SEASON_DAYS = 60;
 /** A run begins so many days before planting, whatever is planned, so that plans can be compared. */

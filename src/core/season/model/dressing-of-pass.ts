@@ -8,7 +8,7 @@ import type { Dressing } from './dressing';
  * A pass as the model sees it, kg N/ha by form.
  * @param day of the run on which it goes on
  * @param reachedOn day of the run from which roots reach it; undefined where it lies within reach
- * @returns undefined where it carries no nitrogen, or the forms of its nitrogen are not known
+ * @returns undefined where it supplies no nitrogen, or the forms of its nitrogen are not known
  */
 export function dressingOfPass(pass: Pass, product: Product, day: number, reachedOn?: number): Dressing | undefined {
 	const { nitrogenForms: forms, hazards, slowRelease } = product;

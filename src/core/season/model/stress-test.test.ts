@@ -105,7 +105,7 @@ function finished(steps: ReturnType<typeof stressTest>): ProgrammeOutcome[] {
 	}
 }
 
-describe('over many seasons', () => {
+describe('over simulated seasons', () => {
 	const request: SeasonRequest = {
 		soil: { textureClass: 'silt loam', drainage: 'poor', organicMatterPercent: 2, nitrateLbAc: 20 },
 		crop: { id: 'corn-grain', yieldGoal: 180, plantingDate: '2027-05-01' },

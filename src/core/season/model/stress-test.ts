@@ -47,7 +47,7 @@ export interface Spread {
 	high: number;
 }
 
-/** What a programme came to over many made-up seasons; nitrogen in the request's unit. */
+/** What a programme came to over many simulated seasons; nitrogen in the request's unit. */
 export interface ProgrammeOutcome {
 	name: string;
 	passes: number;
@@ -74,7 +74,7 @@ const FIFTH = 0.2;
 const TENTH = 0.1;
 
 /**
- * The same made-up seasons for every programme, seed after seed; between two steps the caller may show the progress or leave
+ * The same simulated seasons for every programme, seed after seed; between two steps the caller may show the progress or leave
  * off. Seasons are ranked by their rain about planting.
  * @param grainPrice $ per unit of yield; undefined where it is not known
  */
@@ -130,7 +130,7 @@ export function* stressTest(
 	return { programmes: outcomes, inhibitors: inhibitorChance(programmes, answers, wet, dry, grainPrice) };
 }
 
-/** In how many seasons inhibitors bring more yield than they cost. */
+/** In how simulated seasons inhibitors bring more yield than they cost. */
 function inhibitorChance(
 	programmes: readonly TriedProgramme[],
 	answers: readonly RunAnswer[][],

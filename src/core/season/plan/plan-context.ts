@@ -26,7 +26,7 @@ export type ChosenRates = Partial<Record<RateNutrient, number>>;
 export interface PlanContext {
 	crop: Crop;
 	chosen: ChosenRates;
-	/** What the ground can hold at one time, lb N/ac. */
+	/** What the soil can hold at one time, lb N/ac. */
 	holdingLimit: Answer;
 	/** The limit less what is in the ground, lb N/ac. */
 	holdingRoom: Answer;
@@ -36,9 +36,9 @@ export interface PlanContext {
 	yieldGoal: number;
 	/** Passes that were applied already: a proposal plans only what is left. */
 	applied: readonly Pass[];
-	/** Day of a test in the standing crop that the nitrogen stands on: what is proposed comes after it. */
+	/** Day of a test in the crop that the nitrogen stands on: what is proposed comes after it. */
 	notBefore: string | undefined;
-	/** Nitrogen of the tillering dressing by a count in the crop, lb/ac. */
+	/** Nitrogen of the tillering application by a count in the crop, lb/ac. */
 	tilleringN: number | undefined;
 	/** Day of that count; undefined where it was not dated, or there is none. */
 	tillersCountedOn: string | undefined;

@@ -32,7 +32,7 @@ describe('what the history says of a change of the plan', () => {
 
 	test('or by what it comes from', () => {
 		expect(planLabel([urea], [potash], { kind: 'remedy', name: 'Split into two' })).toBe('Split into two');
-		expect(planLabel([], [], { kind: 'programme', name: 'Spoon-fed' })).toBe('Took the programme “Spoon-fed”');
+		expect(planLabel([], [], { kind: 'programme', name: 'Spoon-fed' })).toBe('Chose the programme “Spoon-fed”');
 		expect(planLabel([urea], [], { kind: 'source', name: 'Lime' })).toBe('Took Lime for urea');
 		expect(planLabel([], [urea], { kind: 'source', name: 'Litter' })).toBe('Put Litter into the plan');
 		expect(planLabel([urea], [potash], { kind: 'mix', name: 'a mix' })).toBe('Put a mix into the plan');

@@ -26,7 +26,7 @@ export function planLabel(before: readonly Pass[], added: readonly Pass[], becau
 
 const REASONS: Record<PlanReason['kind'], (name: string, first: string | undefined) => string> = {
 	remedy: (name) => name,
-	programme: (name) => `Took the programme “${name}”`,
+	programme: (name) => `Chose the programme “${name}”`,
 	mix: (name) => `Put ${name} into the plan`,
 	source: (name, first) => (first ? `Took ${name} for ${first}` : `Put ${name} into the plan`)
 };

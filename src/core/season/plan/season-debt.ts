@@ -3,9 +3,9 @@ import type { Pass } from '../../schema-types';
 import { passAcidity } from './pass/pass-acidity';
 import { productOf, type PlanContext } from './plan-context';
 
-/** Lime debt of a season's passes, lb of pure CaCO3 per acre; products whose acid is not known are named. */
+/** Lime to offset acidity of a season's passes, lb of pure CaCO3 per acre; products whose acid is not known are named. */
 export function seasonDebt(passes: readonly Pass[], { products }: PlanContext): Answer {
-	const label = 'lime debt of the season';
+	const label = 'lime to offset acidity of the season';
 	const parts: Figure[] = [];
 	const cautions: string[] = [];
 	for (const pass of passes) {

@@ -5,7 +5,7 @@ import { productOf, type PlanContext } from './plan-context';
 
 const TOTALLED: readonly Nutrient[] = ['N', 'P2O5', 'K2O', 'S'];
 
-/** Pounds per acre of each nutrient that the passes carry, each opening into its passes; those with none left out. */
+/** Pounds per acre of each nutrient that the passes supply, each opening into its passes; those with none left out. */
 export function seasonTotals(passes: readonly Pass[], { products }: Pick<PlanContext, 'products'>): Figure[] {
 	return TOTALLED.flatMap((nutrient) => {
 		const parts = passes

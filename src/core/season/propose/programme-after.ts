@@ -4,7 +4,7 @@ import { passNutrient } from '../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../plan/plan-context';
 import { proposeProgramme } from './propose-programme';
 
-/** What a test in the standing crop changes in a plan. */
+/** What a test in the crop changes in a plan. */
 export interface ProgrammeChange {
 	/** Ids of the passes that go. */
 	removed: string[];
@@ -13,7 +13,7 @@ export interface ProgrammeChange {
 }
 
 /**
- * The nitrogen passes of a plan after a test in the standing crop, by the rates now chosen. What was applied or is
+ * The nitrogen passes of a plan after a test in the crop, by the rates now chosen. What was applied or is
  * dated before the test stands, and so do passes without nitrogen.
  * @param context of the rates as they are after the test
  * @param testedOn YYYY-MM-DD

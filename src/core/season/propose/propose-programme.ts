@@ -147,7 +147,7 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 		...unplaced,
 		...(left >= LEAST_WORTH_A_PASS
 			? [
-					`${formatNumber(left, 'lb/ac')} lb N/ac found no place: the ground holds too little for ${steps.length} ${steps.length === 1 ? 'pass' : 'passes'}. Add a pass, or lower the rate.`
+					`${formatNumber(left, 'lb/ac')} lb N/ac found no place: the soil can hold too little in ${steps.length} ${steps.length === 1 ? 'pass' : 'passes'}. Add a pass, or lower the rate.`
 				]
 			: [])
 	];
@@ -187,7 +187,7 @@ function valueOf(answer: Answer): number | undefined {
 }
 
 /**
- * Pounds of nitrogen for each step: the tillering dressing its own, the rest over as few of the others, in the order of the schedule,
+ * Pounds of nitrogen for each step: the tillering application its own, the rest over as few of the others, in the order of the schedule,
  * as have room for it.
  */
 function sharesOf(
@@ -244,7 +244,7 @@ function splitReason({ holdingLimit, holdingRoom }: PlanContext, ceilings: reado
 	const held = holdingRoom.applies
 		? `has room for ${room} of the ${number(holdingLimit.value)} lb N/ac it can hold`
 		: `can hold ${room} lb N/ac`;
-	return `Split because the ground ${held} at one time, and ${number(wanted)} lb are wanted.`;
+	return `Split because the soil ${held} at one time, and ${number(wanted)} lb are wanted.`;
 }
 
 /** The day of a step by the planting date. */

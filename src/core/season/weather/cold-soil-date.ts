@@ -15,7 +15,7 @@ const TENTH = 0.1;
 const found = new WeakMap<Station, Map<string, ColdSoilDate>>();
 
 /**
- * The day from which the soil at 4 in stays below a temperature until winter, over made-up years of a station.
+ * The day from which the soil at 4 in stays below a temperature until winter, over simulated years of a station.
  * @param autumn the year whose autumn is meant
  */
 export function coldSoilDate(

@@ -29,7 +29,7 @@ export function rateSurface(
 	const rule = compiled.forCrop(request.crop.id);
 	if (kind.byZone || kind.test) return 'this method goes by strips or a test in the crop: it is rated by zone';
 	const crop = knowledge.crops.find(({ id }) => id === request.crop.id);
-	if (!rule || !crop) return 'the guide is silent on this crop';
+	if (!rule || !crop) return 'not for this crop';
 	const count = Object.values(cells)[0]?.length ?? 0;
 	const rates = new Float64Array(count).fill(NaN);
 	const names = rule.needs;

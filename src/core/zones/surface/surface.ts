@@ -41,10 +41,10 @@ export function surfaceOf(values: readonly PlacedValue[], grid: FieldGrid, metho
 		return `${count} points are too few for a surface: at least ${LEAST_POINTS}. Go by the mean, or by zones.`;
 	}
 	if (method === 'kriging' && count < LEAST_TO_KRIGE) {
-		return `${count} points are too few for a variogram: at least ${LEAST_TO_KRIGE}. Take inverse distance, or sample more densely.`;
+		return `${count} points are too few for a variogram: at least ${LEAST_TO_KRIGE}. Use inverse distance, or sample more densely.`;
 	}
 	if (method === 'kriging' && count > MOST_TO_KRIGE) {
-		return `${count} points are more than kriging takes here: at most ${MOST_TO_KRIGE}. Take inverse distance, or thin them.`;
+		return `${count} points are more than kriging takes here: at most ${MOST_TO_KRIGE}. Use inverse distance, or thin them.`;
 	}
 	const { variance } = spreadOf(points.value);
 	const deviation = Math.sqrt(variance);

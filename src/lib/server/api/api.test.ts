@@ -143,7 +143,7 @@ describe('what was changed after the page was loaded', () => {
 		return (await refused(world.call(key, world.own, { ...body, seen }))).now;
 	}
 
-	it('a pass that was moved elsewhere is neither changed nor booked as applied', async () => {
+	it('a pass that was moved elsewhere is neither changed nor recorded as applied', async () => {
 		const passes = 'POST /api/fields/{field}/{year}/passes';
 		const { pass } = world.own;
 		const probe = await refused(world.call(passes, world.own, { removed: [pass], added: [], seen: [] }));

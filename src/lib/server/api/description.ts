@@ -97,7 +97,7 @@ function answerOf({ answer }: Operation, components: Components): Json {
 class Components {
 	readonly #taken = new Map<string, Json>();
 
-	/** A reference to a schema, which is taken into the document with all that it refers to. */
+	/** A reference to a schema, which is importedto the document with all that it refers to. */
 	ref(schema: string): Json {
 		const name = schema.replace('.schema.json', '').replace('#/definitions/', '.').replace(/#$/, '');
 		if (!this.#taken.has(name)) {

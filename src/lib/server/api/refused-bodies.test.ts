@@ -317,11 +317,11 @@ describe('what is taken', () => {
 				'Moved Urea before planting to 25 Apr 2027'
 			],
 			[`POST ${YEAR}/passes`, { removed: [pass], added: [{ ...plan, rate: 130 }] }, 'Changed Urea before planting'],
-			[`PUT ${YEAR}/done`, { pass, doneOn: '2027-04-25' }, 'Booked Urea before planting as applied'],
-			[`PUT ${YEAR}/done`, { pass, doneOn: null }, 'Took back that Urea before planting was applied'],
+			[`PUT ${YEAR}/done`, { pass, doneOn: '2027-04-25' }, 'Recorded Urea before planting as applied'],
+			[`PUT ${YEAR}/done`, { pass, doneOn: null }, 'Undid that Urea before planting was applied'],
 			[`POST ${YEAR}/passes`, { removed: [pass], added: [] }, 'Removed Urea before planting'],
 			[`PUT ${YEAR}/goal`, { ...GOAL, yieldGoal: 148 }, 'Set the goal for 2027'],
-			[`PUT ${FIELD}/boundary`, { boundary: null }, 'Took the boundary away'],
+			[`PUT ${FIELD}/boundary`, { boundary: null }, 'Deleted the boundary'],
 			['PUT /api/dealers', { product: 'urea', dealer: ' River Elevator ' }, 'Urea 46-0-0 comes from River Elevator'],
 			['PUT /api/dealers', { product: 'urea', dealer: '' }, 'No dealer for Urea 46-0-0']
 		];
@@ -340,7 +340,7 @@ describe('what hangs on what was done before', () => {
 			world.book.prepare<[], { id: number; label: string }>('SELECT id, label FROM event ORDER BY id').all();
 		await world.call(`PUT ${YEAR}/harvest`, world.own, { harvestedYield: 150 });
 		const first = events().at(-1)!;
-		expect(first.label).toBe('Booked the 2027 harvest');
+		expect(first.label).toBe('Recorded the 2027 harvest');
 		await world.call(`PUT ${YEAR}/harvest`, world.own, { harvestedYield: 155 });
 		expect((await refused('POST /api/undo', { event: first.id })).message).toContain('changed again since');
 		expect((await world.call('POST /api/undo', world.own, { event: events().at(-1)!.id })).status).toBe(200);

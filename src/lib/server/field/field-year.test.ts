@@ -79,7 +79,7 @@ describe('a field-year', () => {
 		expect(supply).toMatch(/^\$[\d.]+\/ac$/);
 		expect(workLine(load('Crow Acre'), [], 'metric').supply).toMatch(/^\$[\d.,]+\/ha$/);
 		expect(Number(workLine(load('Crow Acre'), [], 'metric').supply!.slice(1, -3))).toBeCloseTo(perHectare, 1);
-		expect(workLine(load('Crow Acre'), [], 'us').season).toBe('6 passes, 1 to mind');
+		expect(workLine(load('Crow Acre'), [], 'us').season).toBe('6 passes, 1 caution');
 		expect(workLine(load('Kingfisher Bend', 2026), [], 'us').book).toBe('harvested 52');
 		expect(workLine(load('Kingfisher Bend', 2031), [], 'us').rates).toBe('set a goal');
 	});
@@ -168,7 +168,7 @@ describe('an issued sheet', () => {
 	it('prints one page of what, how much, when, where and why', () => {
 		const document = sheetDocument(issue('Crow Acre'));
 		const text = JSON.stringify(document.content);
-		for (const words of ['Crow Acre, corn 2027', '4 Dec 2026', 'Agricultural lime', 'UAN-28', 'gal/ac', 'mind']) {
+		for (const words of ['Crow Acre, corn 2027', '4 Dec 2026', 'Agricultural lime', 'UAN-28', 'gal/ac', 'Cautions']) {
 			expect(text).toContain(words);
 		}
 		const footer = typeof document.footer === 'function' ? document.footer(1, 2, {} as never) : undefined;

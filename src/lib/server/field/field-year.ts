@@ -59,7 +59,7 @@ export interface Advice {
 	/** Choices whose method no longer gives a rate. */
 	lapsed: Choice[];
 	context: PlanContext;
-	/** The tests in the standing crop that are in use. */
+	/** The tests in the crop that are in use. */
 	tests: InSeason;
 	passes: readonly PassRecord[];
 	costs: Map<string, Answer>;

@@ -57,7 +57,7 @@ function take(name: string, kind: CropTestKind, found: object): string {
 	return after.why;
 }
 
-describe('a nitrate test in the standing crop', () => {
+describe('a nitrate test in the crop', () => {
 	const test = { date: '2027-06-04', nitratePpm: 14, depthIn: 12, cropHeightIn: 9 };
 
 	beforeEach(() => {
@@ -116,7 +116,7 @@ describe('a nitrate test in the standing crop', () => {
 	});
 });
 
-it('a tiller count of 96 per ft2 leaves the tillering dressing out and says so', () => {
+it('a tiller count of 96 per ft2 leaves the tillering application out and says so', () => {
 	const why = take(WHEAT, 'tillers', { date: '2027-02-03', counts: [48], rowSpacingIn: 6 });
 	expect(why).toBe('Tillering nitrogen none by the count of 3 Feb 2027 (96 per ft2)');
 	const spring = load(WHEAT).advice!.passes.filter(
@@ -133,7 +133,7 @@ it('strips settle the nitrogen of the season', () => {
 });
 
 describe('a banded, timed programme', () => {
-	it('cannot be planned where the nitrate in the ground is not known', () => {
+	it('cannot be planned where the soil nitrate is not known', () => {
 		expect(() => placedProgramme(load(CORN).advice!, library, 'placed-nitrogen/corn')).toThrow(ActionError);
 	});
 	it('makes its factor apply', () => {
@@ -160,7 +160,7 @@ describe('terms and objective', () => {
 		expect(load(CORN).advice?.request.nitrogen).toBeUndefined();
 		expect(load(CORN).advice?.request.nitrogenRate).toBeCloseTo(160.6, 9);
 	});
-	it('most yield stands without prices; the two that weigh money say that they need them', () => {
+	it('maximum yield stands without prices; the two that weigh money say that they need them', () => {
 		db.exec('DELETE FROM price');
 		const { rates } = load(CORN).advice!.answer;
 		const { objectives, response } = rates.find(({ method }) => method === 'own-curves/corn-after-soybean')!;

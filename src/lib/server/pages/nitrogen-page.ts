@@ -36,7 +36,7 @@ export function nitrogenPage(desk: Desk, fieldYear: FieldYear, advice: Advice, u
 					simulated: own?.simulated ?? false,
 					observations: own?.observations ?? [],
 					eonrInterval: own?.eonrInterval,
-					/** At the prices in the book; most yield stands without any. */
+					/** At the prices in the book; maximum yield stands without any. */
 					objectives,
 					...response
 				}
@@ -74,7 +74,7 @@ function lastYearsBalance({ book, library }: Desk, { field, year }: FieldYear): 
 	const label = `nitrogen balance of ${year - 1}`;
 	const before = findFieldYear(book, field.id, year - 1);
 	if (!before?.harvested_yield) {
-		return notApplicable(label, `no harvest is booked for ${year - 1}`, 'Book it under Walk and book.');
+		return notApplicable(label, `no harvest is recorded for ${year - 1}`, 'Record it under Scouting and records.');
 	}
 	const { crops, products } = library;
 	const crop = crops.find(({ id }) => id === before.crop)!;
@@ -85,7 +85,7 @@ function lastYearsBalance({ book, library }: Desk, { field, year }: FieldYear): 
 		label: `nitrogen applied in ${year - 1}`,
 		value: parts.reduce((sum, { value }) => sum + value, 0),
 		unit: 'lb/ac',
-		formula: parts.length > 0 ? 'sum of the passes booked as applied' : 'no pass is booked as applied',
+		formula: parts.length > 0 ? 'sum of the passes recorded as applied' : 'no pass is recorded as applied',
 		inputs: parts,
 		basis: 'measured'
 	});

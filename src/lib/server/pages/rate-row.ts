@@ -1,10 +1,12 @@
+import { OBJECTIVE_NAME } from '../../../core/rates/nitrogen/response/objective-name';
 import { figure, notApplicable, type Answer } from '../../../core/figure/figure';
 import { inputReaders } from '../../../core/rates/input-readers';
 import { costOf } from '../../../core/rates/rate';
 import { SiteReading } from '../../../core/reading/site-reading';
-import type { Objective, Rate, RateNutrient } from '../../../core/schema-types';
+import type { Rate, RateNutrient } from '../../../core/schema-types';
 import { formatNumber } from '../../../core/units/display';
 import { inSystem, unitInSystem, type UnitSystem } from '../../../core/units/rate-units';
+import { capital } from '../../objective-names';
 import { SCHOOL_ORDER, schoolName } from '../../school-names';
 import type { Advice } from '../field/field-year';
 import type { Desk } from '../desk';
@@ -16,15 +18,6 @@ export interface RowHead {
 	unit: string;
 	always: boolean;
 }
-
-const OBJECTIVE_NAMES: Record<Objective, string> = {
-	'most-yield': 'most yield',
-	'most-profit': 'most profit',
-	'least-left': 'least left behind'
-};
-
-/** What an optimum is by where nothing else is said. */
-const USUAL_OBJECTIVE = OBJECTIVE_NAMES['most-profit'];
 
 /** One nutrient of the page: what is chosen and what it costs, and every approach's answer. */
 export function rateRow(
@@ -66,14 +59,13 @@ export type RateRow = ReturnType<typeof rateRow>;
 
 function opinionOf(rate: Rate, beside: readonly Rate[], advice: Advice, units: UnitSystem, { packs }: Desk['library']) {
 	const compiled = packs.rules.find(({ method }) => method === rate.method);
-	const objective = rate.objectives && OBJECTIVE_NAMES[advice.request.nitrogen?.objective ?? 'most-profit'];
+	const objective = rate.objectives && OBJECTIVE_NAME[advice.request.nitrogen?.objective ?? 'most-profit'];
 	return {
 		method: rate.method,
 		schoolId: rate.school,
 		school: schoolName(rate.school),
 		/** What tells it from the others of the row. */
-		name: nameBeside(rate, beside) + (objective === undefined || objective === USUAL_OBJECTIVE ? '' : `, ${objective}`),
-		title: rate.worksheet.label,
+		name: nameBeside(rate, beside, objective),
 		guide: rate.packTitle,
 		answer: inSystem(rate.worksheet, units),
 		/** Its guide has nothing on this crop; curves of the adviser's own are found by what they are of. */
@@ -92,10 +84,17 @@ function opinionOf(rate: Rate, beside: readonly Rate[], advice: Advice, units: U
 	};
 }
 
-/** The approach alone where no other guide of the row takes it, else with its guide, else the rule's own title. */
-function nameBeside({ method, school, packTitle, worksheet }: Rate, beside: readonly Rate[]): string {
+/**
+ * The approach alone where no other guide of the row takes it (a curve by what it is read for), else with its guide,
+ * else the rule's own title.
+ */
+function nameBeside(
+	{ method, school, packTitle, worksheet }: Rate,
+	beside: readonly Rate[],
+	objective: string | undefined
+): string {
 	const alike = beside.filter((other) => other.applies && other.school === school && other.method !== method);
-	if (alike.length === 0) return schoolName(school);
+	if (alike.length === 0) return objective === undefined ? schoolName(school) : capital(objective);
 	if (alike.some((other) => other.packTitle === packTitle)) return worksheet.label;
 	return `${schoolName(school)}, ${packTitle}`;
 }
@@ -104,7 +103,9 @@ function nameBeside({ method, school, packTitle, worksheet }: Rate, beside: read
 function limeText(compiled: Desk['library']['packs']['rules'][number], { site }: Advice): string | undefined {
 	const fraction = new SiteReading(site, inputReaders).input('effectiveFraction', compiled);
 	if (!fraction.applies) return undefined;
-	return fraction.value === 1 ? 'of pure CaCO3' : `of lime that acts to ${formatNumber(fraction.value * 100, '%')} %`;
+	return fraction.value === 1
+		? 'of pure CaCO3'
+		: `of lime with an effective neutralizing value of ${formatNumber(fraction.value * 100, '%')} %`;
 }
 
 /** What the chosen rates cost by the prices of the nutrients, $/ac; does not apply while a price is missing. */

@@ -70,7 +70,7 @@ function silentGuides(rows: readonly RateRow[]): string[] {
 
 export type RatesPage = ReturnType<typeof ratesPage>;
 
-/** Where each school takes the soil test of P and K in six years, this crop and the next one in turn. */
+/** Where each approach takes the soil test of P and K in six years, this crop and the next one in turn. */
 function outlooks({ library }: Desk, { site, request, answer }: Advice, units: UnitSystem) {
 	const { packs } = library;
 	const { crop, nextCrop } = request;

@@ -6,7 +6,7 @@ import type { Desk, FieldAddress } from '../desk';
 
 const KINDS: readonly CropTestKind[] = ['tillers', 'nitrate', 'strips'];
 
-/** The page of tests in the standing crop, with what each says. */
+/** The page of tests in the crop, with what each says. */
 export function walkPage(desk: Desk, address: FieldAddress) {
 	const { field, year, advice, goal } = desk.fieldYear(address);
 	const base = { fieldId: field.id, year, today: desk.today, hasGoal: goal !== undefined };

@@ -1,3 +1,4 @@
+import { severityCount } from '../../../core/figure/severity-word';
 import { readResult } from '../../../core/reading/soil/read-result';
 import { soilLayers } from '../../../core/reading/soil/soil-layers';
 import { formatNumber, formatQuantity } from '../../../core/units/display';
@@ -61,7 +62,9 @@ function seasonText({ advice }: FieldYear): string {
 	const checks = advice.checks();
 	const stops = checks.filter(({ severity }) => severity === 'stop').length;
 	const minds = checks.filter(({ severity }) => severity === 'mind').length;
-	return [count, stops > 0 && `${stops} stop`, minds > 0 && `${minds} to mind`].filter(Boolean).join(', ');
+	return [count, stops > 0 && severityCount('stop', stops), minds > 0 && severityCount('mind', minds)]
+		.filter(Boolean)
+		.join(', ');
 }
 
 function supplyText({ advice }: FieldYear, units: UnitSystem): string {

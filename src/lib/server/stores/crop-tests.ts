@@ -7,7 +7,7 @@ import type { FieldYearRow } from './field-years';
 /** What can be found in a standing crop. */
 export type CropTestKind = keyof InSeason;
 
-/** A test in the standing crop as it stands in the book. */
+/** A test in the crop as it stands in the book. */
 export type CropTest = { id: string } & {
 	[K in CropTestKind]: { kind: K; found: NonNullable<InSeason[K]> };
 }[CropTestKind];
@@ -15,7 +15,7 @@ export type CropTest = { id: string } & {
 const NAMES: Record<CropTestKind, string> = {
 	nitrate: 'the nitrate test in the crop',
 	tillers: 'the tiller count',
-	strips: 'the reference strips'
+	strips: 'the N-rich and zero-N strips'
 };
 
 /** All tests of a year, the newest first. */
@@ -37,7 +37,7 @@ export function testsInUse(tests: readonly CropTest[]): InSeason {
 }
 
 export function bookCropTest(db: Database, fieldYear: FieldYearRow, kind: CropTestKind, found: object): void {
-	act(db, { label: `Booked ${NAMES[kind]}`, fieldId: fieldYear.field_id }, (writer) =>
+	act(db, { label: `Recorded ${NAMES[kind]}`, fieldId: fieldYear.field_id }, (writer) =>
 		writer.insert('crop_test', {
 			id: randomUUID(),
 			field_year_id: fieldYear.id,
@@ -48,7 +48,5 @@ export function bookCropTest(db: Database, fieldYear: FieldYearRow, kind: CropTe
 }
 
 export function removeCropTest(db: Database, fieldYear: FieldYearRow, { id, kind }: CropTest): void {
-	act(db, { label: `Took back ${NAMES[kind]}`, fieldId: fieldYear.field_id }, (writer) =>
-		writer.remove('crop_test', id)
-	);
+	act(db, { label: `Deleted ${NAMES[kind]}`, fieldId: fieldYear.field_id }, (writer) => writer.remove('crop_test', id));
 }

@@ -102,7 +102,7 @@ export function setNextCrop(
 	fieldYear: FieldYearRow,
 	next: Pick<FieldYearRow, 'next_crop' | 'next_yield_goal'>
 ): void {
-	const label = next.next_crop ? `Named ${next.next_crop.replace('-', ' ')} as next crop` : 'Took the next crop back';
+	const label = next.next_crop ? `Named ${next.next_crop.replace('-', ' ')} as next crop` : 'Cleared the next crop';
 	act(db, { label, fieldYear }, (writer) => writer.update('field_year', fieldYear.id, { ...next }));
 }
 
@@ -238,12 +238,12 @@ function appliedText({ plan, doneOn }: PassRecord): string {
 }
 
 export function markDone(db: Database, fieldYear: FieldYearRow, pass: Pass, doneOn: string | null): void {
-	const label = doneOn ? `Booked ${pass.label} as applied` : `Took back that ${pass.label} was applied`;
+	const label = doneOn ? `Recorded ${pass.label} as applied` : `Undid that ${pass.label} was applied`;
 	act(db, { label, fieldYear }, (writer) => writer.update('pass', pass.id, { done_on: doneOn }));
 }
 
 export function bookHarvest(db: Database, fieldYear: FieldYearRow, harvested: number | null): void {
-	act(db, { label: `Booked the ${fieldYear.year} harvest`, fieldYear }, (writer) =>
+	act(db, { label: `Recorded the ${fieldYear.year} harvest`, fieldYear }, (writer) =>
 		writer.update('field_year', fieldYear.id, { harvested_yield: harvested })
 	);
 }

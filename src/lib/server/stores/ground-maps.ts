@@ -73,7 +73,7 @@ export function layerPoints(db: Database, fieldId: string, layerId: string): Pla
 
 /** Sets the boundary, and the area by it; null takes both away. */
 export function setBoundary(db: Database, fieldId: string, boundary: Shape | null): void {
-	act(db, { label: boundary ? 'Drew the boundary' : 'Took the boundary away', fieldId }, (writer) => {
+	act(db, { label: boundary ? 'Drew the boundary' : 'Deleted the boundary', fieldId }, (writer) => {
 		if (!boundary) writer.update('field', fieldId, { boundary: null });
 		else writer.update('field', fieldId, { boundary: JSON.stringify(boundary), area_ac: acresOf(boundary) });
 	});
@@ -131,7 +131,7 @@ export function setZoneFacts(db: Database, fieldId: string, name: string, facts:
 /** Adds layers; one of the same name is replaced. */
 export function addLayers(db: Database, fieldId: string, layers: readonly GroundLayer[]): void {
 	const names = layers.map(({ name }) => name).join(', ');
-	act(db, { label: `Took in ${names}`, fieldId }, (writer) => {
+	act(db, { label: `Imported ${names}`, fieldId }, (writer) => {
 		for (const layer of layers) {
 			const known = db
 				.prepare<[string, string], { id: string }>('SELECT id FROM ground_layer WHERE field_id = ? AND name = ?')

@@ -12,13 +12,11 @@ export function readHouseRules(db: Database): HouseRules {
 }
 
 export function setHouseRules(db: Database, rules: HouseRules): void {
-	act(db, { label: 'Changed the house rules' }, (writer) =>
-		writer.put('setting', { id: ID, value: JSON.stringify(rules) })
-	);
+	act(db, { label: 'Changed my rules' }, (writer) => writer.put('setting', { id: ID, value: JSON.stringify(rules) }));
 }
 
 export function setSetbacks(db: Database, fieldId: string, setbacks: readonly Setback[]): void {
-	act(db, { label: 'Changed the distances to keep', fieldId }, (writer) =>
+	act(db, { label: 'Changed the setbacks', fieldId }, (writer) =>
 		writer.update('field', fieldId, { setbacks: JSON.stringify(setbacks) })
 	);
 }

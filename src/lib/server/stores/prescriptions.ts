@@ -82,7 +82,7 @@ export function addPrescription(db: Database, fieldId: string, fieldYearId: stri
 
 /** Books what a monitor logged; the pass that it was for is done with it. */
 export function addAsApplied(db: Database, { id, fieldId, content }: PrescriptionRecord, applied: AsApplied): void {
-	act(db, { label: `Booked what went on by ${content.name}`, fieldId }, (writer) => {
+	act(db, { label: `Recorded what went on by ${content.name}`, fieldId }, (writer) => {
 		writer.insert('as_applied', { id: randomUUID(), prescription_id: id, content: JSON.stringify(applied) });
 		if (content.pass === undefined) return;
 		const there = db.prepare<[string]>('SELECT 1 FROM pass WHERE id = ?').get(content.pass);

@@ -23,5 +23,5 @@ export function addCurve(db: Database, curve: ResponseCurve): void {
 }
 
 export function removeCurve(db: Database, { id, title }: ResponseCurve): void {
-	act(db, { label: `Took the curve ${title} out of the library` }, (writer) => writer.remove('response_curve', id));
+	act(db, { label: `Deleted the curve ${title} from the library` }, (writer) => writer.remove('response_curve', id));
 }

@@ -24,7 +24,7 @@ it('days of a station are added, replaced and undone, and the library follows at
 	db.close();
 });
 
-it('outlook and house rules are kept, read back and undone', () => {
+it('outlook and my rules are kept, read back and undone', () => {
 	const db = openBook(':memory:');
 	expect(readOutlook(db)).toBeUndefined();
 	setOutlook(db, { from: '2027-06-01', rainMm: [0, 4] });

@@ -45,7 +45,7 @@ export function addWeather(
 		.map(({ date, minC, maxC, rainMm }) => [date, minC, maxC, rainMm]);
 	const id = known?.id ?? `own-${digestOf(name.toLowerCase())}`;
 	const text = JSON.stringify(packed);
-	act(db, { label: `Took in ${days.length} days of weather of ${name}` }, (writer) => {
+	act(db, { label: `Imported ${days.length} days of weather of ${name}` }, (writer) => {
 		writer.put('station', { id, name: known?.name ?? name, latitude, days: text, digest: digestOf(text) });
 		writer.put('setting', { id: 'station', value: id });
 	});
@@ -62,16 +62,16 @@ export function stationInUse(db: Database): string | undefined {
 }
 
 export function useStation(db: Database, { id, name }: { id: string; name: string }): void {
-	act(db, { label: `Took the weather of ${name}` }, (writer) => writer.put('setting', { id: 'station', value: id }));
+	act(db, { label: `Chose the weather of ${name}` }, (writer) => writer.put('setting', { id: 'station', value: id }));
 }
 
-/** The rain that the adviser expects; undefined where a made-up outlook stands in. */
+/** The rain that the adviser expects; undefined where a assumed outlook stands in. */
 export function readOutlook(db: Database): RainOutlook | undefined {
 	return JSON.parse(settingOf(db, 'outlook') ?? 'null') ?? undefined;
 }
 
 export function setOutlook(db: Database, outlook: RainOutlook | null): void {
-	const label = outlook ? `Set the outlook from ${outlook.from}` : 'Went back to the made-up outlook';
+	const label = outlook ? `Set the outlook from ${outlook.from}` : 'Went back to the assumed outlook';
 	act(db, { label }, (writer) => writer.put('setting', { id: 'outlook', value: JSON.stringify(outlook) }));
 }
 

@@ -1,3 +1,4 @@
+import { OBJECTIVE_NAME } from '$core/rates/nitrogen/response/objective-name';
 import type { EChartsCoreOption } from 'echarts/core';
 import { nitrogenPerYield } from '$core/rates/nitrogen/balance';
 import type { PricedCurve } from '$core/rates/nitrogen/priced-curve';
@@ -26,9 +27,9 @@ export interface NitrogenChart {
 
 const POINTS = 60;
 const OBJECTIVES = [
-	['leastLeft', 'least left'],
-	['mostProfit', 'most profit'],
-	['mostYield', 'most yield']
+	['leastLeft', OBJECTIVE_NAME['least-left']],
+	['mostProfit', OBJECTIVE_NAME['most-profit']],
+	['mostYield', OBJECTIVE_NAME['most-yield']]
 ] as const;
 
 /** Yield and return against the rate with the three marks and the flat band; under it what is left behind. */
@@ -110,7 +111,7 @@ export function nitrogenChart(chart: NitrogenChart): EChartsCoreOption {
 				: []),
 			{
 				type: 'line',
-				name: 'left behind',
+				name: 'residual N',
 				xAxisIndex: 1,
 				yAxisIndex: 2,
 				data: left,

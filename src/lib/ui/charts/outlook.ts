@@ -23,7 +23,7 @@ export function lineLook(index: number): (typeof LINES)[number] {
 	return LINES[index % LINES.length]!;
 }
 
-/** Where each school takes the soil test, year by year. */
+/** Where each approach takes the soil test, year by year. */
 export function outlookChart(lines: readonly OutlookLine[], firstYear: number, unit: string): EChartsCoreOption {
 	const highest = Math.max(...lines.flatMap(({ tests }) => tests));
 	const step = highest > 120 ? 50 : highest > 40 ? 20 : 10;

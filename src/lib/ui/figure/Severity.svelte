@@ -1,12 +1,13 @@
 <!-- A word and a mark, never colour alone. -->
 <script lang="ts">
+	import { SEVERITY_WORD } from '$core/figure/severity-word';
 	import type { Severity } from '$core/schema-types';
 
 	const { severity }: { severity: Severity } = $props();
 	const marks = { stop: '■', mind: '▲', note: '●' } as const;
 </script>
 
-<span class={severity}><span aria-hidden="true">{marks[severity]}</span> {severity}</span>
+<span class={severity}><span aria-hidden="true">{marks[severity]}</span> {SEVERITY_WORD[severity]}</span>
 
 <style>
 	span {

@@ -10,7 +10,7 @@
 	open={asked !== undefined}
 	modalHeading="Changed in the book meanwhile"
 	primaryButtonText="Save mine"
-	secondaryButtonText="Keep what is in the book"
+	secondaryButtonText="Leave it as it is in the book"
 	selectorPrimaryFocus=".bx--modal-content"
 	preventCloseOnClickOutside
 	on:submit={() => asked?.choose('own')}

@@ -6,5 +6,5 @@ export const WORDS = [
 	{ path: 'season', name: 'Season' },
 	{ path: 'supply', name: 'Supply' },
 	{ path: 'sheet', name: 'Sheet' },
-	{ path: 'book', name: 'Walk and book' }
+	{ path: 'book', name: 'Scouting and records' }
 ] as const;

@@ -80,7 +80,7 @@
 	bind:open
 	size="lg"
 	modalHeading="Type in a sample"
-	primaryButtonText="Keep the sample"
+	primaryButtonText="Save the sample"
 	secondaryButtonText="Cancel"
 	selectorPrimaryFocus="#sample-date"
 	hasForm

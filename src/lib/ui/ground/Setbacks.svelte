@@ -29,8 +29,8 @@
 	}
 </script>
 
-<section class="section" aria-label="Distances to keep">
-	<h2>Distances to keep</h2>
+<section class="section" aria-label="Setbacks">
+	<h2>Setbacks</h2>
 	{#if setbacks.length === 0}
 		<p class="soft">None yet: wells, streams, sinkholes, tile inlets. Where local law asks for more, that.</p>
 	{:else}
@@ -41,8 +41,8 @@
 					<button
 						type="button"
 						class="plain small"
-						aria-label={`Take out ${setback.from}`}
-						onclick={() => keep(setbacks.filter((_, index) => index !== at))}>Take out</button
+						aria-label={`Delete ${setback.from}`}
+						onclick={() => keep(setbacks.filter((_, index) => index !== at))}>Delete</button
 					>
 				</li>
 			{/each}

@@ -168,7 +168,7 @@
 		</div>
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 		<div class="row">
-			<Button size="small" type="submit">Keep the goal</Button>
+			<Button size="small" type="submit">Save the goal</Button>
 			{#if page.goal}<Button size="small" kind="ghost" onclick={() => (open = false)}>Cancel</Button>{/if}
 		</div>
 	</form>

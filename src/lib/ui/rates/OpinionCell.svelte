@@ -1,6 +1,7 @@
 <!-- One school's rate for one nutrient, and how it is chosen. -->
 <script lang="ts">
 	import type { RatesPage } from '$lib/server/pages/rates-page';
+	import { capital } from '$lib/objective-names';
 	import Quantity from '../figure/Quantity.svelte';
 
 	interface Props {
@@ -10,7 +11,7 @@
 		chosen: 'this year' | 'both years' | undefined;
 		/** Why it suits who holds the ground; undefined where another school does. */
 		suits: string | undefined;
-		/** Where tests in the standing crop are booked. */
+		/** Where tests in the crop are recorded. */
 		walk: string | undefined;
 		choose: (bothYears: boolean) => void;
 	}
@@ -18,7 +19,10 @@
 </script>
 
 <div class="cell" class:chosen={chosen !== undefined}>
-	<div class="school">{opinion.school} <span class="soft">{opinion.objective ?? opinion.guide}</span></div>
+	<div class="school">
+		{opinion.objective ? capital(opinion.objective) : opinion.school}
+		<span class="soft">{opinion.guide}</span>
+	</div>
 	<div class="rate">
 		{#if opinion.none}<span>none</span>{/if}
 		<Quantity answer={opinion.answer} bare label={`${nutrientName} by ${opinion.guide}: ${opinion.title}`} />

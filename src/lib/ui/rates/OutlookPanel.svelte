@@ -46,11 +46,11 @@
 	}
 </script>
 
-<h3>Where each school takes the soil test</h3>
+<h3>Where each approach takes the soil test</h3>
 {#if shown.length > 0}
 	<div class="split">
 		<Chart
-			label={`Soil test over ${years} years by ${shown.length} schools: ${shown.map(({ name: school, end }) => `${school} ${formatNumber(end ?? 0, 'ppm')} ppm`).join('; ')}`}
+			label={`Soil test over ${years} years by ${shown.length} approaches: ${shown.map(({ name: school, end }) => `${school} ${formatNumber(end ?? 0, 'ppm')} ppm`).join('; ')}`}
 			option={outlookChart(lines, page.year, 'ppm')}
 			height="270px"
 		/>

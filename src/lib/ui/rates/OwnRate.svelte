@@ -36,7 +36,7 @@
 	<TextInput size="sm" labelText={`Rate, ${row.unit}`} inputmode="decimal" bind:value={rate} />
 	<TextInput size="sm" labelText="Because" bind:value={reason} />
 	<div class="row">
-		<Button size="small" type="submit">Keep it</Button>
+		<Button size="small" type="submit">Save it</Button>
 		<Button size="small" kind="ghost" onclick={close}>Cancel</Button>
 	</div>
 	{#if problem}<div class="wide">

@@ -11,7 +11,7 @@
 		row: Row;
 		/** The approach that suits who holds the ground, with the reason. */
 		suits: RatesPage['tenure'];
-		/** Where tests in the standing crop are booked. */
+		/** Where tests in the crop are recorded. */
 		walk: string | undefined;
 		choose: (opinion: Row['opinions'][number], bothYears: boolean) => void;
 		/** Plans the passes that a rule for one kind of programme asks for, and chooses it. */
@@ -80,7 +80,7 @@
 		{#each lacking as { why, schools } (why)}
 			<li><strong>{schools}</strong> <span class="soft">does not apply: {why}</span></li>
 		{/each}
-		{#if walk}<li><a href={walk}>Book a test in the standing crop</a></li>{/if}
+		{#if walk}<li><a href={walk}>Record a test in the crop</a></li>{/if}
 	</ul>
 {/if}
 

@@ -22,7 +22,7 @@
 		/** What opens under the row, and what its door says. */
 		panel?: Snippet;
 		panelLabel?: string;
-		/** Where tests in the standing crop are booked. */
+		/** Where tests in the crop are recorded. */
 		walk?: string;
 	}
 	const { row, address, units, suits, panel, panelLabel = '', walk }: Props = $props();

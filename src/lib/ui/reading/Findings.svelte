@@ -27,7 +27,7 @@
 	}
 	li {
 		display: grid;
-		grid-template-columns: 4rem 1fr;
+		grid-template-columns: 5.6rem 1fr;
 		gap: 0.5rem;
 		padding: 0.4rem 0;
 		border-bottom: 1px solid var(--rule);

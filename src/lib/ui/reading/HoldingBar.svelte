@@ -27,7 +27,7 @@
 		{/if}
 	</p>
 {:else}
-	<p>It cannot be said what this ground can hold, because {limit.reason}. {limit.remedy}</p>
+	<p>It cannot be said what this soil can hold, because {limit.reason}. {limit.remedy}</p>
 {/if}
 
 <style>

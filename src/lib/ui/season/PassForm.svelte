@@ -1,5 +1,6 @@
 <!-- One pass: date, product, rate, placement, with the product's cautions at the choice. -->
 <script lang="ts">
+	import { placementName } from '$core/units/placement-name';
 	import { InlineNotification, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { Additive, Pass } from '$core/schema-types';
@@ -123,7 +124,7 @@
 <Modal
 	bind:open
 	modalHeading={pass ? `Change ${pass.label}` : tripOf ? `Add a product to ${tripOf.label}` : 'Add a pass'}
-	primaryButtonText="Keep the pass"
+	primaryButtonText="Save the pass"
 	secondaryButtonText="Cancel"
 	selectorPrimaryFocus="#pass-label"
 	hasForm
@@ -164,7 +165,10 @@
 				</Select>
 			{/if}
 			<Select size="sm" labelText="Placement" bind:selected={form.placement}>
-				{#each product.placements as placement (placement)}<SelectItem value={placement} text={placement} />{/each}
+				{#each product.placements as placement (placement)}<SelectItem
+						value={placement}
+						text={placementName(placement)}
+					/>{/each}
 			</Select>
 			<TextInput size="sm" labelText="Depth, in" placeholder="as usual" inputmode="decimal" bind:value={form.depth} />
 			<TextInput

@@ -1,4 +1,4 @@
-<!-- The plan and other ways to put on the same nitrogen, over many made-up seasons. -->
+<!-- The plan and other ways to put on the same nitrogen, over many simulated seasons. -->
 <script lang="ts">
 	import { Button, ProgressBar } from 'carbon-components-svelte';
 	import { onDestroy } from 'svelte';
@@ -61,10 +61,10 @@
 	<td class="num soft">{number(one.dry)}</td>
 {/snippet}
 
-<section class="section" aria-label="Many seasons">
-	<h2>Many seasons</h2>
+<section class="section" aria-label="Simulated seasons">
+	<h2>Simulated seasons</h2>
 	<p class="soft small">
-		The same nitrogen put on in other ways, over {SEASONS} made-up seasons: means of all, of the wettest and of the driest
+		The same nitrogen put on in other ways, over {SEASONS} simulated seasons: means of all, of the wettest and of the driest
 		fifth; under the mean, eight seasons of ten.
 	</p>
 	<div class="row">
@@ -90,7 +90,7 @@
 					<th rowspan="2">Programme</th>
 					<th rowspan="2" class="num">N passes</th>
 					<th colspan="3" class="group">Days short</th>
-					<th colspan="3" class="group">Not taken up, {unit}</th>
+					<th colspan="3" class="group">Short of N demand, {unit}</th>
 					<th colspan="3" class="group">Lost, {unit}</th>
 					<th colspan="3" class="group">Left at harvest, {unit}</th>
 					<th colspan="3" class="group">Yield, {yieldUnit}</th>

@@ -38,7 +38,7 @@
 		<thead>
 			<tr
 				><th>When</th><th>What</th><th class="num">Per acre</th><th>Where</th><th
-					>Carries, {unitInSystem('lb/ac', content.units)}</th
+					>Supplies, {unitInSystem('lb/ac', content.units)}</th
 				><th class="num">Whole field</th></tr
 			>
 		</thead>
@@ -103,7 +103,7 @@
 	{/if}
 
 	{#if warnings.length > 0}
-		<h3>To mind</h3>
+		<h3>Cautions</h3>
 		{#each warnings as { severity, text }, index (index)}
 			<p><Severity {severity} /> {text}</p>
 		{/each}

@@ -128,18 +128,20 @@
 <section class="section" aria-label="Mix">
 	<h2>The cheapest mix</h2>
 	{#if open.length === 0}
-		<p class="soft">No open pass carries nutrients in the dry. Plan passes under Season.</p>
+		<p class="soft">No open pass supplies nutrients in the dry. Plan passes under Season.</p>
 	{:else if shelf.length === 0}
 		<p class="soft">No dry product has a price. Enter prices below.</p>
 	{:else}
-		<p class="soft">Choose the passes that one mix should take the place of; what they carry is what it must carry.</p>
+		<p class="soft">
+			Choose the passes that one mix should take the place of; what they supply is what it must supply.
+		</p>
 		<div class="row">
 			{#each open as pass (pass.id)}
 				<Checkbox labelText={`${pass.label}, ${shortDate(pass.date)}`} bind:checked={replaced[pass.id]} />
 			{/each}
 		</div>
 		<p>
-			{#if going.length === 0}Choose at least one pass.{:else}It must carry {Object.entries(demand)
+			{#if going.length === 0}Choose at least one pass.{:else}It must supply {Object.entries(demand)
 					.map(([nutrient, wanted]) => `${pounds(wanted)} lb ${nutrient}`)
 					.join(', ')} an acre.{/if}
 		</p>

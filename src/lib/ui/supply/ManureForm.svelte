@@ -86,7 +86,7 @@
 	{/if}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if notice}<p role="status">{notice}</p>{/if}
-	<Button size="small" onclick={keep}>Put it into the catalogue</Button>
+	<Button size="small" onclick={keep}>Save to the catalogue</Button>
 </section>
 
 <style>

@@ -140,7 +140,7 @@
 	</fieldset>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if notice}<p role="status">{notice}</p>{/if}
-	<Button size="small" onclick={keep}>Keep the product</Button>
+	<Button size="small" onclick={keep}>Save the product</Button>
 </section>
 
 <style>

@@ -1,4 +1,4 @@
-<!-- A nitrate test in the standing crop. -->
+<!-- A nitrate test in the crop. -->
 <script lang="ts">
 	import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
@@ -45,7 +45,7 @@
 	}
 </script>
 
-<WalkForm {save} {problem} action="Book the test">
+<WalkForm {save} {problem} action="Save the test">
 	<div class="fields">
 		<DayInput bind:date />
 		<TextInput labelText="Nitrate-N, ppm" inputmode="decimal" bind:value={ppm} />

@@ -1,4 +1,4 @@
-<!-- Reference strips by zone: yields, or the canopy index against that of a strip with plenty. -->
+<!-- N-rich and zero-N strips by zone: yields, or the canopy index against that of a strip with plenty. -->
 <script lang="ts">
 	import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
@@ -71,7 +71,7 @@
 	}
 </script>
 
-<WalkForm {save} {problem} action="Book the strips">
+<WalkForm {save} {problem} action="Save the strips">
 	<div class="fields">
 		<DayInput bind:date />
 		<Select labelText="Strips are read by" bind:selected={by}>

@@ -1,4 +1,4 @@
-<!-- What a test in the standing crop says, large, and the button that takes it into the season. -->
+<!-- What a test in the crop says, large, and the button that takes it into the season. -->
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import type { WalkPage } from '$lib/server/pages/walk-page';
@@ -21,7 +21,7 @@
 
 <p class="found">
 	{longDate(test.found.date ?? '')}: {foundText(test)}
-	<button type="button" class="plain small" onclick={() => remove(test.id)}>Take back</button>
+	<button type="button" class="plain small" onclick={() => remove(test.id)}>Undo</button>
 </p>
 {#if answer.applies}
 	<p class="rate" role="status">
@@ -35,7 +35,7 @@
 	{/if}
 	{#if result.zones.length > 0}
 		<table class="ledger">
-			<thead><tr><th>Zone</th><th class="num">N from now on</th><th class="num">Left behind</th></tr></thead>
+			<thead><tr><th>Zone</th><th class="num">N from now on</th><th class="num">Residual N</th></tr></thead>
 			<tbody>
 				{#each result.zones as zone (zone.name)}
 					<tr>
@@ -58,7 +58,7 @@
 		{#each others as other (other.id)}
 			<span class="other">
 				{longDate(other.found.date ?? '')}, {foundText(other)}
-				<button type="button" class="plain" onclick={() => remove(other.id)}>Take back</button>
+				<button type="button" class="plain" onclick={() => remove(other.id)}>Undo</button>
 			</span>
 		{/each}
 	</p>

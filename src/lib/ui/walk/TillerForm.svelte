@@ -39,7 +39,7 @@
 	}
 </script>
 
-<WalkForm {save} {problem} action="Book the count">
+<WalkForm {save} {problem} action="Save the count">
 	<div class="fields">
 		<DayInput bind:date />
 		<TextInput labelText="Row spacing, in" inputmode="decimal" bind:value={rows} />

@@ -30,7 +30,7 @@ const pass = (change: Partial<NitrogenPass>): NitrogenPass => ({
 	...change
 });
 
-describe('the nitrate test in the standing crop', () => {
+describe('the nitrate test in the crop', () => {
 	const test = { date: '2027-06-04', nitratePpm: 14, depthIn: 12, cropHeightIn: 9 };
 
 	it('covers what is to come; what was applied before it makes up the season', () => {
@@ -42,7 +42,7 @@ describe('the nitrate test in the standing crop', () => {
 		const rate = rateOf(corn({ nitrate: test }, programme), NITRATE);
 		expect(rate).toMatchObject({ applies: true, rate: 88, stands: 'from now on' });
 		expect(rate.seasonTotal).toMatchObject({ value: 88 + 37 + 20 });
-		expect(JSON.stringify(rate.seasonTotal)).toContain('dated before the test, not booked as applied');
+		expect(JSON.stringify(rate.seasonTotal)).toContain('dated before the test, not recorded as applied');
 	});
 
 	it('without days goes by what was booked', () => {
@@ -111,13 +111,13 @@ it('a tiller count after early March gives no rate, and says what is left to do'
 	const late = rateOf(wheat({ tillers: { date: '2027-03-20', counts: [40], rowSpacingIn: 7.5 } }), TILLERS);
 	expect(late).toMatchObject({ applies: false, rate: null });
 	expect(late.reason).toContain('counted on 20 Mar 2027 come too late for tillers');
-	expect(late.reason).toContain('the main dressing at stem elongation');
+	expect(late.reason).toContain('the main application at stem elongation');
 	expect(rateOf(wheat({ tillers: { date: '2027-03-09', counts: [17], rowSpacingIn: 7.5 } }), TILLERS).applies).toBe(
 		true
 	);
 });
 
-describe('reference strips', () => {
+describe('N-rich and zero-N strips', () => {
 	const zones = [
 		{ name: 'Knob', areaAcres: 10, yieldWithout: 20, yieldRich: 35 },
 		{ name: 'Slope', areaAcres: 30, yieldWithout: 40, yieldRich: 70 },
@@ -170,10 +170,10 @@ describe('the placed-and-timed factor', () => {
 		[
 			'one broadcast pass',
 			[pass({ label: 'Pre-plant', nitrogen: 180, placement: 'broadcast' })],
-			'“Pre-plant” is broadcast, not row-base stream'
+			'“Pre-plant” is broadcast, not drop-nozzle band at the row base'
 		],
 		['no starter', [banded[1]!], 'there is no starter beside the row'],
-		['too large a starter', [pass({ nitrogen: 60 }), banded[1]!], 'the starter carries 60 lb N, more than 40'],
+		['too large a starter', [pass({ nitrogen: 60 }), banded[1]!], 'the starter supplies 60 lb N, more than 40'],
 		['nothing at the row base', [banded[0]!], 'nothing is placed at the row base'],
 		['too early', [banded[0]!, { ...banded[1]!, daysFromPlanting: 20 }], 'comes 20 days from planting, before V6'],
 		['too many', [banded[0]!, banded[1]!, banded[1]!, banded[1]!], '3 passes follow the starter'],
@@ -184,8 +184,8 @@ describe('the placed-and-timed factor', () => {
 		expect(rate.reason).toContain(reason);
 	});
 
-	it('fails where the nitrate in the ground is not known', () => {
+	it('fails where the soil nitrate is not known', () => {
 		const rate = rateOf({ ...cornRequest(), programme: banded }, PLACED);
-		expect(rate.reason).toContain('nitrate left in the ground is not known');
+		expect(rate.reason).toContain('residual nitrate is not known');
 	});
 });

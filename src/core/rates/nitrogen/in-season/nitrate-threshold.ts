@@ -19,7 +19,7 @@ export const thresholdParameters = {
 export type ThresholdParameters = FromSchema<typeof thresholdParameters>;
 
 /**
- * Nitrate test in the standing crop: (critical - ppm) x lb per ppm, lb N/ac from now on; none at or above the
+ * Nitrate test in the crop: (critical - ppm) x lb per ppm, lb N/ac from now on; none at or above the
  * critical level. Form: Iowa State PM 1714 (memory).
  */
 export const nitrateThreshold: RuleKind<ThresholdParameters> = {

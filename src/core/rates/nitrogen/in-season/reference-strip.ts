@@ -19,7 +19,7 @@ export type StripParameters = FromSchema<typeof stripParameters>;
 const steps = { gain: NaN, nitrogenInUnit: NaN };
 
 /**
- * Nitrogen by reference strips: (yield with plenty - yield without) x nitrogen in the grain / use efficiency, lb
+ * Nitrogen by N-rich and zero-N strips: (yield with plenty - yield without) x nitrogen in the grain / use efficiency, lb
  * N/ac from now on. Form: Raun and co-workers 2002, Agronomy Journal 94 (memory).
  */
 export const referenceStrip: RuleKind<StripParameters, typeof steps> = {

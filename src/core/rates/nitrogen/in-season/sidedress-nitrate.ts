@@ -4,12 +4,12 @@ import type { CompiledRule } from '../../../packs/pack';
 import type { Site } from '../../../reading/site';
 import { nitrateThreshold } from './nitrate-threshold';
 
-const LABEL = 'nitrate-N in the standing crop';
+const LABEL = 'pre-sidedress nitrate-N';
 /** A core that is an inch longer or shorter is the same test. */
 const DEPTH_SLACK_IN = 1;
 
 /**
- * Nitrate-N of the test in the standing crop, ppm.
+ * Nitrate-N of the test in the crop, ppm.
  * @returns does not apply without a test, on another depth, on a leaf test, or where a fresh band was sampled
  */
 export function readSidedressNitrate(site: Site, compiled: CompiledRule): Answer {
@@ -17,7 +17,7 @@ export function readSidedressNitrate(site: Site, compiled: CompiledRule): Answer
 	const test = site.inSeason.nitrate;
 	const when = `Take soil from 0 to ${depthIn} in when the crop is ${leastHeightIn} to ${mostHeightIn} in tall.`;
 	if (!test)
-		return notApplicable(LABEL, 'no nitrate test in the standing crop is booked', when, 'a nitrate test in the crop');
+		return notApplicable(LABEL, 'no pre-sidedress nitrate test is recorded', when, 'a pre-sidedress nitrate test');
 	if (test.from === 'leaf') {
 		return notApplicable(LABEL, 'a leaf test tells what the plant has, not what the soil will supply', when);
 	}

@@ -53,7 +53,7 @@ export function bandText({ from, below }: ReturnType<typeof bandOf>): string {
 /** lb N/ac by the band alone, whatever the crop looks like. */
 const steps = { byBand: NaN };
 
-/** Nitrogen of the tillering dressing by the stems counted, lb N/ac for this dressing alone. */
+/** Nitrogen of the tillering application by the stems counted, lb N/ac for this dressing alone. */
 export const standCount: RuleKind<StandParameters, typeof steps> = {
 	kind: 'stand-count',
 	parameters: standParameters,

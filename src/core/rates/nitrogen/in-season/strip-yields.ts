@@ -7,7 +7,7 @@ import { referenceStrip } from './reference-strip';
 const REMEDY = 'Leave a strip without nitrogen and one with plenty in each zone, and estimate both yields.';
 
 function noStrips(label: string): Answer {
-	return notApplicable(label, 'no reference strips are booked', REMEDY, 'reference strips');
+	return notApplicable(label, 'no N-rich and zero-N strips are recorded', REMEDY, 'N-rich and zero-N strips');
 }
 
 /** Yield without more nitrogen in the zone at work, in the crop's unit. */

@@ -36,7 +36,7 @@ export function readTillers(site: Site, compiled: CompiledRule): Answer {
 	if (!count) {
 		return notApplicable(
 			label,
-			'no tiller count is booked',
+			'no tiller count is recorded',
 			'Count stems with three or more leaves in 12 in of row at several spots, late January to early February.',
 			'a tiller count'
 		);
@@ -45,7 +45,7 @@ export function readTillers(site: Site, compiled: CompiledRule): Answer {
 		return notApplicable(
 			label,
 			`the ${count.counts.length === 1 ? 'spot' : `${count.counts.length} spots`} counted ${count.date === undefined ? '' : `on ${longDate(count.date)} `}come too late for tillers: by early March tillering is over`,
-			'What is left to do: the main dressing at stem elongation (Feekes 5 to 6), by its own rate.'
+			'What is left to do: the main application at stem elongation (Feekes 5 to 6), by its own rate.'
 		);
 	}
 	const p = knownParameters(standCount, compiled, site.crop.id);

@@ -133,12 +133,12 @@ function missingOptima(
 ): string | undefined {
 	const range = `the tested range of ${formatNumber(lowest, 'lb/ac')} to ${formatNumber(highest, 'lb/ac')}`;
 	const at = formatNumber(model.agronomicOptimum(p), 'lb/ac');
-	const yields = `the rate of most yield lies outside ${range} (the curve would put it at ${at})`;
+	const yields = `the rate of maximum yield lies outside ${range} (the curve would put it at ${at})`;
 	if (ratio === undefined) {
 		const prices = 'no economic optimum, because no prices are given';
 		return aonr === null ? `no optimum inside the tested range: ${yields}; ${prices}` : prices;
 	}
-	if (aonr === null && eonr === null) return `no optimum inside the tested range: ${yields}, that of most profit too`;
+	if (aonr === null && eonr === null) return `no optimum inside the tested range: ${yields}, the economic optimum too`;
 	if (eonr === null) return `no economic optimum inside the tested range at this price ratio`;
 	return aonr === null ? yields : undefined;
 }

@@ -42,7 +42,7 @@ export function noInterval(observations: readonly Observation[]): string | undef
 }
 
 /**
- * 90 % interval of the economic optimum by bootstrap, percentiles of R's type 7. What plots differ by from the mean of their rate, with
+ * 90 % interval of the economic optimum by resampling, percentiles of R's type 7. What plots differ by from the mean of their rate, with
  * the blocks taken out, is drawn anew and widened by the freedoms that block and rate took; every shape is fitted to each draw and the
  * best of them counts, so that the choice of the shape is part of what is not known. Drawing whole blocks instead covers the true
  * optimum in 73 to 86 of 100 trials of four blocks, and with a fixed shape in 31 to 80 (simulated; a test holds this way to 85 to 95).

@@ -26,7 +26,7 @@ export function objectiveOf({ objective = 'most-profit' }: EconomicResponse): Ob
 }
 
 /**
- * Nitrogen by a response curve, lb N/ac, at the objective: most yield, most profit (f'(N) = price of nitrogen over
+ * Nitrogen by a response curve, lb N/ac, at the objective: maximum yield, economic optimum (f'(N) = price of nitrogen over
  * price of grain), or the least rate whose return is within a tolerance of the best.
  * NaN (does not apply) where the optimum lies outside the tested rates.
  */
@@ -48,7 +48,7 @@ export const economicResponse: RuleKind<EconomicResponse> = {
 		}
 	},
 	explain(p, { grainPrice, nitrogenPrice }, words) {
-		// Most yield asks for no price, so there may be none.
+		// Maximum yield asks for no price, so there may be none.
 		const prices = [grainPrice, nitrogenPrice].map((price: Answer | undefined) => price ?? UNPRICED) as [
 			Answer,
 			Answer

@@ -1,3 +1,4 @@
+import { OBJECTIVE_NAME } from './objective-name';
 import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import type { Objective, Objectives } from '../../../schema-types';
 import { formatNumber } from '../../../units/display';
@@ -23,12 +24,6 @@ export interface PriceFigures {
 	grain: Answer;
 	nitrogen: Answer;
 }
-
-const NAMES: Record<Objective, string> = {
-	'most-yield': 'most yield',
-	'most-profit': 'most profit',
-	'least-left': 'least left behind'
-};
 
 /** In words of one sentence what an optimum stands on. */
 const YIELD_FORMULAS = {
@@ -67,7 +62,7 @@ function explainMostYield(curve: TestedCurve, words: ResponseWords): Answer {
 }
 
 function explainMostProfit(curve: TestedCurve, ratio: Answer, words: ResponseWords): Answer {
-	const label = NAMES['most-profit'];
+	const label = OBJECTIVE_NAME['most-profit'];
 	if (!ratio.applies) return notApplicable(label, ratio.reason, ratio.remedy);
 	const value = mostProfitRate(curve, ratio.value);
 	if (Number.isNaN(value)) return outside('most-profit', curve, curve.model.economicOptimum(curve.p, ratio.value));
@@ -83,7 +78,7 @@ function explainLeastLeft(
 	tolerance: Figure,
 	words: ResponseWords
 ): Answer {
-	const label = NAMES['least-left'];
+	const label = OBJECTIVE_NAME['least-left'];
 	if (!mostProfit.applies) return notApplicable(label, mostProfit.reason, mostProfit.remedy);
 	if (!grain.applies) return notApplicable(label, grain.reason, grain.remedy);
 	if (!nitrogen.applies) return notApplicable(label, nitrogen.reason, nitrogen.remedy);
@@ -115,7 +110,7 @@ function rateFigure(
 	inputs: Figure[],
 	{ basis, citation }: ResponseWords
 ): Figure {
-	return figure({ label: NAMES[objective], value, unit: 'lb/ac', formula, inputs, basis, citation });
+	return figure({ label: OBJECTIVE_NAME[objective], value, unit: 'lb/ac', formula, inputs, basis, citation });
 }
 
 /** The coefficients as they stand on a worksheet. */
@@ -129,7 +124,7 @@ export function coefficientFigures({ model, p }: TestedCurve, { basis, citation,
 function outside(objective: Objective, { lowest, highest }: TestedCurve, at: number): Answer {
 	const where = at > highest ? 'it lies above the highest' : 'it lies below the lowest';
 	return notApplicable(
-		NAMES[objective],
+		OBJECTIVE_NAME[objective],
 		`no optimum inside the tested range of ${formatNumber(lowest, 'lb/ac')} to ${formatNumber(highest, 'lb/ac')} lb: ${where}`,
 		'Use a trial that was tested further.'
 	);

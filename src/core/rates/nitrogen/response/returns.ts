@@ -21,14 +21,14 @@ export function testedCurve(name: ResponseModelName, p: Coefficients, lowest: nu
 	return { model: responseModel(name), p, lowest, highest };
 }
 
-/** The rate of most yield, lb/ac; NaN where it lies outside the tested rates. */
+/** The rate of maximum yield, lb/ac; NaN where it lies outside the tested rates. */
 export function mostYieldRate({ model, p, lowest, highest }: TestedCurve): number {
 	const rate = model.agronomicOptimum(p);
 	return rate >= lowest && rate <= highest ? rate : NaN;
 }
 
 /**
- * The rate of most profit, lb/ac: f'(N) = price of nitrogen over price of grain. No nitrogen at all where none pays
+ * The rate of the economic optimum, lb/ac: f'(N) = price of nitrogen over price of grain. No nitrogen at all where none pays
  * and the trial had plots without any; NaN where the optimum lies outside the tested rates.
  */
 export function mostProfitRate({ model, p, lowest, highest }: TestedCurve, priceRatio: number): number {

@@ -1,6 +1,6 @@
 import type { ReportCheck } from '../finding';
 
-/** Without CEC neither potassium by the CEC guides nor the nitrogen the ground can hold is known. */
+/** Without CEC neither potassium by the CEC guides nor the nitrogen the soil can hold is known. */
 export const missingCec: ReportCheck = ({ cec }) =>
 	cec.applies
 		? []
@@ -8,7 +8,7 @@ export const missingCec: ReportCheck = ({ cec }) =>
 				{
 					code: 'no-cec',
 					severity: 'mind',
-					text: 'The report gives no CEC, so what the ground can hold is not known.',
+					text: 'The report gives no CEC, so what the soil can hold is not known.',
 					remedy: cec.remedy
 				}
 			];

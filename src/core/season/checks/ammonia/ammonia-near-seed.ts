@@ -27,7 +27,7 @@ export const ammoniaNearSeedCheck: SeasonCheck = (passes, { products, plantingDa
 				basis,
 				remedies: [
 					{ label: `${safeDepthIn} in deep on ${longDate(safe.date)}`, passes: [safe] },
-					{ label: `Keep it ${safeOffsetIn} in off the row`, passes: [{ ...pass, offsetIn: safeOffsetIn }] }
+					{ label: `Place it ${safeOffsetIn} in off the row`, passes: [{ ...pass, offsetIn: safeOffsetIn }] }
 				]
 			}
 		];

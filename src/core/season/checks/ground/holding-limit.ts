@@ -54,8 +54,8 @@ function heldText({ holdingRoom }: PlanContext, ceiling: Figure, beforeSeason: n
 	const left = earlier?.applies ? `, where ${formatNumber(earlier.value, 'lb/ac')} lb of earlier passes still lie` : '';
 	const inSeason = ceiling.value > beforeSeason ? ', with what the season allows' : '';
 	return holdingRoom.applies
-		? `the ground has room for ${pounds}${left}${inSeason}`
-		: `the ground can hold ${pounds}${left}${inSeason}`;
+		? `the soil can take up ${pounds}${left}${inSeason}`
+		: `the soil can hold ${pounds}${left}${inSeason}`;
 }
 
 /**
@@ -87,7 +87,7 @@ function splitRemedy(pass: Pass, passes: readonly Pass[], room: NitrogenRoom, co
 				label: at === 0 ? pass.label : `${pass.label}, part ${at + 1}`,
 				rate: (pass.rate * part) / pounds,
 				date,
-				reason: `${pass.reason} Split by what the ground can hold.`.trim()
+				reason: `${pass.reason} Split by what the soil can hold.`.trim()
 			}))
 		}
 	];

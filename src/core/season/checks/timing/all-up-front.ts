@@ -32,7 +32,7 @@ export const allUpFrontCheck: SeasonCheck = (passes, context) => {
 		placement: placements.includes('top-dress') ? 'top-dress' : 'injected'
 	};
 	const remedy: Remedy = {
-		label: `Keep a third, the rest on ${longDate(after.date)}`,
+		label: `A third now, the rest on ${longDate(after.date)}`,
 		passes: [{ ...largest, rate: largest.rate * EARLY_SHARE }, after]
 	};
 	return [

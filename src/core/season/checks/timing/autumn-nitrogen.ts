@@ -42,7 +42,7 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	const base = { rule: 'autumn-nitrogen', pass: pass.id, basis };
 	if (isLight(context)) {
 		const why = cec !== undefined && cec < LIGHT_BELOW_CEC ? `CEC ${formatNumber(cec, 'meq/100 g')}` : 'sandy ground';
-		const text = `No nitrogen in autumn on light ground (${why}): it washes out over winter.`;
+		const text = `No nitrogen in autumn on light ground (${why}): it leaches over winter.`;
 		return { ...base, severity: 'stop', text, remedies: [toSpring] };
 	}
 	const known = knownDays(context.weather, shiftDate(pass.date, -soilFollowsDays), soilFollowsDays);

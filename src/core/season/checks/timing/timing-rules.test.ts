@@ -126,7 +126,7 @@ const CASES: RuleCase[] = [
 
 describeRules(CASES);
 
-it('deep, guarded urea in cold ground is only minded', () => {
+it('deep, guarded urea in cold ground is only a caution', () => {
 	const banded = nitrogen('urea', 120, {
 		date: '2026-11-25',
 		placement: 'injected',

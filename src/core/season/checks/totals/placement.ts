@@ -1,3 +1,4 @@
+import { placementName } from '../../../units/placement-name';
 import { maySuggestSeedRow } from '../../plan/pass/seed-row-limit';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
@@ -12,7 +13,7 @@ export const placementCheck: SeasonCheck = (passes, { products }) =>
 				rule: 'placement',
 				severity: 'stop' as const,
 				pass: pass.id,
-				text: `${product.name} is not made for ${pass.placement}; it goes ${product.placements.join(', ')}.`,
+				text: `${product.name} is not made for ${placementName(pass.placement)}; it goes ${product.placements.map(placementName).join(', ')}.`,
 				basis: product.basis,
 				remedies: product.placements
 					.filter((placement) => placement !== 'seed row' || maySuggestSeedRow(product))

@@ -21,7 +21,7 @@ export const totalsCheck: SeasonCheck = (passes, context) =>
 			{
 				rule: 'totals',
 				severity: 'mind' as const,
-				text: `${nutrient}: the passes carry ${formatNumber(given, 'lb/ac')} lb/ac, ${amount} ${side} the chosen ${formatNumber(wanted, 'lb/ac')}.`,
+				text: `${nutrient}: the passes supply ${formatNumber(given, 'lb/ac')} lb/ac, ${amount} ${side} the chosen ${formatNumber(wanted, 'lb/ac')}.`,
 				basis: 'adviser' as const,
 				remedies: []
 			}

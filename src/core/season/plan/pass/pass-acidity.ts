@@ -7,7 +7,7 @@ import { passNutrient } from './pass-nutrients';
  * @returns does not apply where the acid of a product with nitrogen or elemental sulfur is not known
  */
 export function passAcidity(pass: Pass, product: Product): Answer {
-	const label = `lime debt of ${pass.label}`;
+	const label = `lime to offset acidity of ${pass.label}`;
 	const { acidity } = product;
 	if (!acidity) {
 		if (passNutrient(pass, product, 'N') === 0) return figure({ label, value: 0, unit: 'lb/ac', basis: 'practice' });

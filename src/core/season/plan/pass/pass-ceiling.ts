@@ -22,7 +22,7 @@ export type NitrogenRoom = (date: string, stabilised?: boolean, passes?: readonl
 
 /**
  * The most nitrogen that may go on at one time on a day, lb/ac: the room in the ground (the whole holding limit where
- * what is in the ground is not known) less what earlier passes put there and the crop has not taken. Outside autumn a share
+ * soil mineral N is not known) less what earlier passes put there and the crop has not taken. Outside autumn a share
  * of the limit more for coated or stabilised nitrogen, and from planting on what the crop takes up in the coming days, no more
  * than a share of the limit. Judgement, as the guide's holding limit sets it. The usual year is worked out once for all days asked.
  * @returns by date (YYYY-MM-DD), whether it is stabilised, and the passes of the plan, of which those before the day count with what
@@ -44,7 +44,7 @@ export function nitrogenRoom(context: PlanContext): NitrogenRoom {
 		const there = stillThere(context, uptake, passes, date);
 		if (extra.length === 0 && there.value === 0) return room;
 		return figure({
-			label: `room for nitrogen on ${longDate(date)}`,
+			label: `N capacity left on ${longDate(date)}`,
 			value: Math.max(
 				0,
 				extra.reduce((sum, { value }) => sum + value, room.value - there.value)
@@ -116,7 +116,7 @@ function seasonRoom(
 	const most = shareOf(limit, allowances.seasonShareOfLimit, 'no more than this share of the limit');
 	return [
 		figure({
-			label: 'room that the crop makes',
+			label: 'capacity that crop uptake makes',
 			value: Math.min(taken.value, most.value),
 			unit: 'lb/ac',
 			formula: 'the smaller of the two',

@@ -46,7 +46,7 @@ export function nutrientContent({ name, analysis, basis, citation }: Product, nu
 /** Pounds of product per acre that carry so many pounds of a nutrient: pounds / fraction. */
 export function productFor(poundsOfNutrient: number, product: Product, nutrient: Nutrient): number {
 	const fraction = fractionOf(product, nutrient);
-	if (fraction === 0) throw new RangeError(`${product.name} carries no ${nutrient}`);
+	if (fraction === 0) throw new RangeError(`${product.name} supplies no ${nutrient}`);
 	return poundsOfNutrient / fraction;
 }
 

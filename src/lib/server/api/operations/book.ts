@@ -71,7 +71,7 @@ export const bookOperations = [
 		run: ({ params, desk }) => discardImport(desk.book, params.import)
 	}),
 	operation('POST /api/weather', {
-		summary: 'Takes in a daily weather file: all of its days, or none',
+		summary: 'Imports a daily weather file: all of its days, or none',
 		body: json<WeatherFile>('weather#/definitions/WeatherFile'),
 		answer: json<TakenWeather>('answers#/definitions/TakenWeather'),
 		example: WEATHER_EXAMPLE,

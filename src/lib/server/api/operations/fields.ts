@@ -68,7 +68,7 @@ export const fieldOperations = [
 		}
 	}),
 	operation('PUT /api/fields/{field}/setbacks', {
-		summary: 'Sets the distances to keep on a field',
+		summary: 'Sets the setbacks on a field',
 		body: json<SetbacksAction>('actions#/definitions/SetbacksAction'),
 		example: { setbacks: [{ from: 'well', feet: 100 }] },
 		run: ({ params, desk }, { setbacks }) => setSetbacks(desk.book, params.field, setbacks)

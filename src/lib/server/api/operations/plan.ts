@@ -99,7 +99,7 @@ export const planOperations = [
 		}
 	}),
 	operation('GET /api/fields/{field}/{year}/seasons', {
-		summary: 'Gives what a worker needs to try this plan and its alternatives over many seasons',
+		summary: 'Gives what a worker needs to try this plan and its alternatives over simulated seasons',
 		answer: json<StressSetup>('answers#/definitions/StressSetupAnswer'),
 		run: (call) => stressSetup(call.desk, adviceAt(call))
 	}),

@@ -113,7 +113,7 @@ export const yearOperations = [
 				}
 				if (rate?.stands === 'for this dressing') {
 					throw new ActionError(
-						`${method} gives one dressing, not the nitrogen of the season. Take it into the season instead.`
+						`${method} gives one application, not the nitrogen of the season. Take it into the season instead.`
 					);
 				}
 				// A curve may give no rate at the objective of before, and one at the objective that goes with this choice.
@@ -129,7 +129,7 @@ export const yearOperations = [
 		run: (call) => unchoose(call.desk.book, goalAt(call), call.params.nutrient as RateNutrient)
 	}),
 	operation('POST /api/fields/{field}/{year}/crop-tests', {
-		summary: 'Books a test in the standing crop',
+		summary: 'Records a test in the crop',
 		body: json<CropTestAction>('actions#/definitions/CropTestAction'),
 		example: { kind: 'nitrate', found: { date: '2027-06-10', nitratePpm: 14, depthIn: 12 } },
 		run: (call, { kind, found }) => {
@@ -139,7 +139,7 @@ export const yearOperations = [
 		}
 	}),
 	operation('DELETE /api/fields/{field}/{year}/crop-tests/{test}', {
-		summary: 'Removes a test in the standing crop',
+		summary: 'Removes a test in the crop',
 		run: (call) => removeCropTest(call.desk.book, goalAt(call), cropTestAt(call))
 	}),
 	operation('POST /api/fields/{field}/{year}/crop-tests/{test}/use', {

@@ -12,7 +12,7 @@ import { listCurves } from '../../stores/response-curves';
 import { listCropTests, type CropTest, type CropTestKind } from '../../stores/crop-tests';
 import { longDate } from '../../../../core/units/day-text';
 
-/** What a test in the standing crop changes: the rate of nitrogen, the passes, and in words why. */
+/** What a test in the crop changes: the rate of nitrogen, the passes, and in words why. */
 export interface AfterTest {
 	choices: Choice[];
 	change: ProgrammeChange;
@@ -21,7 +21,7 @@ export interface AfterTest {
 }
 
 /**
- * The season by a test in the standing crop.
+ * The season by a test in the crop.
  * @throws ActionError where a newer test of its kind is in use, or the test gives no rate, with the reason
  */
 export function afterTest(

@@ -27,7 +27,7 @@ export function placedProgramme(
 	const residual = mineralNitrogen(site.soil);
 	if (!residual.applies) {
 		const { reason, remedy } = residual;
-		throw new ActionError(`The factor is valid only where the nitrate in the ground is known: ${reason}. ${remedy}`);
+		throw new ActionError(`The factor is valid only where the soil nitrate is known: ${reason}. ${remedy}`);
 	}
 	const chosen = { ...context.chosen, N: p.factor * goal.yield_goal };
 	const broadcastN = proposeProgramme({ ...context, schedule, chosen })
@@ -36,7 +36,7 @@ export function placedProgramme(
 	const reduced = placedSchedule(schedule, p, broadcastN);
 	if (!reduced) {
 		const pounds = formatNumber(broadcastN, 'lb/ac');
-		throw new ActionError(`Other passes broadcast ${pounds} lb N/ac already, as much as the starter may carry.`);
+		throw new ActionError(`Other passes broadcast ${pounds} lb N/ac already, as much as the starter may supply.`);
 	}
 	return { ...proposeProgramme({ ...context, schedule: reduced, chosen }), choice: { nutrient: 'N', method } };
 }

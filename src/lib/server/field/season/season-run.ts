@@ -18,7 +18,7 @@ function termsOf({ nitrogen }: FieldYearRow): NitrogenTerms {
 	return nitrogen === null ? {} : fromJson<NitrogenTerms>(nitrogen);
 }
 
-/** The request that the command line would take for the plan of this field, in a made-up year of a kind. */
+/** The request that the command line would take for the plan of this field, in a simulated year of a kind. */
 export function seasonRequestOf(
 	season: PlannedSeason,
 	kind: YearKind,

@@ -21,7 +21,7 @@ const desk = () => new Desk(db, libraryOf(db, theLibrary()), '2026-11-23');
 const idOf = (name: string) => listFields(db).find((field) => field.name === name)!.id;
 const yearOf = (name: string) => desk().fieldYear({ field: idOf(name), year: '2027' });
 
-describe('what a worker needs to try a plan over many seasons', () => {
+describe('what a worker needs to try a plan over simulated seasons', () => {
 	it('the plan first, then other ways to put on the same nitrogen', () => {
 		const advice = yearOf('Crow Acre').advice!;
 		const { programmes, knowledge, yieldUnit, grainPrice } = stressSetup(desk(), advice);

@@ -8,7 +8,7 @@ import { pricesOn } from '../../stores/prices';
 import type { Advice } from '../field-year';
 import { seasonRequestOf } from './season-run';
 
-/** What a worker needs to try a plan and its alternatives over many seasons. */
+/** What a worker needs to try a plan and its alternatives over simulated seasons. */
 export function stressSetup({ book, library, today, settings }: Desk, advice: Advice): StressSetup {
 	const prices = pricesOn(book, today);
 	const request = seasonRequestOf(advice, 'normal', settings.units, library);

@@ -84,7 +84,7 @@ function heading({ field, crop, year, grower, issuedOn }: SheetContent, number: 
 }
 
 function passesTable({ passes, units }: SheetContent): Content {
-	const carried = `Carries, ${unitInSystem('lb/ac', units)}`;
+	const carried = `Supplies, ${unitInSystem('lb/ac', units)}`;
 	const heads = ['When', 'What', units === 'us' ? 'Per acre' : 'Per hectare', 'Where', carried, 'Whole field'];
 	const rows = passes.map((line): TableCell[] => {
 		const { pass, productName, rate, carries, wholeField, gallons } = line;
@@ -157,7 +157,7 @@ function warnings(content: SheetContent): Content[] {
 	}));
 	if (!first) return [];
 	// A heading alone at the foot of a page says nothing.
-	return [{ stack: [{ text: 'To mind', style: 'head' }, first], unbreakable: true }, ...rest];
+	return [{ stack: [{ text: 'Cautions', style: 'head' }, first], unbreakable: true }, ...rest];
 }
 
 function packsText({ packs }: SheetContent): string {

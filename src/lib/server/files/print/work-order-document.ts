@@ -61,7 +61,7 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 		...order.passes.flatMap(prescriptionTable),
 		...order.loads.flatMap(loadTable),
 		...(order.machine ? [{ text: `Machine: ${order.machine}`, margin: below(4) }] : []),
-		...list('Keep and mind', order.warnings),
+		...list('Cautions and setbacks', order.warnings),
 		...list('Cautions', order.cautions),
 		{ text: 'Done', style: 'head' },
 		{
@@ -78,7 +78,7 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 }
 
 function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
-	const heads = ['Product', units === 'us' ? 'Per acre' : 'Per hectare', 'Whole field', 'Where', 'Carries'];
+	const heads = ['Product', units === 'us' ? 'Per acre' : 'Per hectare', 'Whole field', 'Where', 'Supplies'];
 	const rows = passes.map(({ pass, productName, rate, gallons, wholeField, carries }): TableCell[] => [
 		{ text: productName, bold: true },
 		{

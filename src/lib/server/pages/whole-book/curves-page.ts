@@ -5,7 +5,7 @@ import { pricesOn, type PriceList } from '../../stores/prices';
 import { listCurves } from '../../stores/response-curves';
 import type { Desk } from '../../desk';
 
-/** The library of curves, each with its rate of most profit at today’s prices. */
+/** The library of curves, each with its rate of the economic optimum at today’s prices. */
 export function curvesPage({ book, library, today }: Desk) {
 	const { crops } = library;
 	const prices = pricesOn(book, today);
@@ -18,7 +18,7 @@ export function curvesPage({ book, library, today }: Desk) {
 	};
 }
 
-/** The rate of most profit at today's prices. */
+/** The rate of the economic optimum at today's prices. */
 function bestRate(
 	{ curve, lowestRate, highestRate, basis, source, title }: ResponseCurve,
 	{ id, yieldUnit }: { id: string; yieldUnit: string },

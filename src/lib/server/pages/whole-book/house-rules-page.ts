@@ -3,5 +3,5 @@ import type { Desk } from '../../desk';
 /** The adviser’s own rules beside the usual ceilings. */
 export function houseRulesPage({ library }: Desk) {
 	const { houseRules, seasonLimits } = library;
-	return { title: 'House rules', rules: houseRules, usual: seasonLimits.besideSeed };
+	return { title: 'My rules', rules: houseRules, usual: seasonLimits.besideSeed };
 }

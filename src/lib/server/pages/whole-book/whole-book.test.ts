@@ -161,7 +161,7 @@ describe('orders over the book', () => {
 });
 
 describe('the other pages of the whole book', () => {
-	it('curves: each with its rate of most profit, or what is missing for one', () => {
+	it('curves: each with its rate of the economic optimum, or what is missing for one', () => {
 		const { curves } = curvesPage(desk());
 		expect(curves.length).toBeGreaterThan(0);
 		for (const { best, lowestRate, highestRate } of curves) {

@@ -100,7 +100,7 @@
 					{#if row.blank}
 						left out
 					{:else if draft.leftOut.includes(row.line)}
-						left out <button type="button" class="plain" onclick={() => leaveOut(row.line, false)}>take in</button>
+						left out <button type="button" class="plain" onclick={() => leaveOut(row.line, false)}>include</button>
 					{:else}
 						<button type="button" class="plain" onclick={() => leaveOut(row.line, true)}>Leave out</button>
 					{/if}

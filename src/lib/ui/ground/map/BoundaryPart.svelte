@@ -51,7 +51,7 @@
 				kind={mode === 'mend' ? 'primary' : 'tertiary'}
 				onclick={() => setMode(mode === 'mend' ? 'look' : 'mend')}
 			>
-				{mode === 'mend' ? 'Leave off mending' : 'Mend it'}
+				{mode === 'mend' ? 'Stop editing' : 'Edit'}
 			</Button>
 			<Button size="small" kind="ghost" onclick={remove}>Take it away</Button>
 		{/if}

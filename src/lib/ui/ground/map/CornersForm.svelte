@@ -27,7 +27,7 @@
 		rows={7}
 		bind:value={corners}
 	/>
-	<Button size="small" onclick={save}>Keep the corners</Button>
+	<Button size="small" onclick={save}>Save the corners</Button>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 </div>
 

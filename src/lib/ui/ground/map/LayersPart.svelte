@@ -57,7 +57,7 @@
 	<h2>Layers</h2>
 	{#if layers.length === 0}
 		<p class="soft">
-			Nothing was measured over the field yet: take in a yield map, a canopy index, conductivity, or sample points.
+			Nothing was measured over the field yet: import a yield map, a canopy index, conductivity, or sample points.
 		</p>
 	{:else}
 		<fieldset>

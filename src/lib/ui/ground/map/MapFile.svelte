@@ -59,7 +59,7 @@
 	async function takeZones(): Promise<void> {
 		const zones = sound.map(({ name: zone, shape }) => ({ name: zone, shape: shape!, facts: {} }));
 		problem = await save('PUT /api/fields/{field}/zones', { field: fieldId }, { zones, from: file!.name });
-		if (!problem) done(`${zones.length} zones were taken in.`);
+		if (!problem) done(`${zones.length} zones were imported.`);
 	}
 
 	async function takeLayer(): Promise<void> {
@@ -143,7 +143,7 @@
 			</p>
 		{/if}
 		<Button size="small" disabled={busy || !hasBoundary || name.trim() === ''} onclick={takeLayer}
-			>Keep as a layer</Button
+			>Save as a layer</Button
 		>
 	{/if}
 {/if}

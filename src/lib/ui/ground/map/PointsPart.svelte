@@ -86,7 +86,7 @@
 		<TextInput size="sm" labelText={`Value${layer?.unit ? `, ${layer.unit}` : ''}`} inputmode="decimal" bind:value />
 	</div>
 	<div class="row">
-		<Button size="small" kind="tertiary" onclick={add}>Keep the point</Button>
+		<Button size="small" kind="tertiary" onclick={add}>Save the point</Button>
 		<Button
 			size="small"
 			kind={mode === 'point' ? 'primary' : 'ghost'}
@@ -107,7 +107,7 @@
 								type="button"
 								class="plain small"
 								aria-label={`Take point ${at + 1} out`}
-								onclick={() => keep(points.filter((_point, other) => other !== at))}>Take out</button
+								onclick={() => keep(points.filter((_point, other) => other !== at))}>Delete</button
 							>
 						{/if}
 					</li>

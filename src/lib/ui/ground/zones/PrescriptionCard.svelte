@@ -66,7 +66,7 @@
 			file,
 			{ query: { on: appliedOn }, reload: true }
 		);
-		notice = answer ? `${answer.points} logged points are booked; the pass is applied.` : failed;
+		notice = answer ? `${answer.points} logged points are recorded; the pass is applied.` : failed;
 	}
 	const amount = (answer: Answer) =>
 		answer.applies ? formatQuantity(Math.round(answer.value), answer.unit) : answer.reason;

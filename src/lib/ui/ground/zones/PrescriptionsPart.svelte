@@ -101,7 +101,7 @@
 <section class="section" aria-label="Prescriptions">
 	<h2>Prescriptions</h2>
 	{#if passes.length === 0}
-		<p class="soft">No open pass carries a nutrient with a chosen rate. Plan passes under Season.</p>
+		<p class="soft">No open pass supplies a nutrient with a chosen rate. Plan passes under Season.</p>
 	{:else if pass}
 		<div class="fields">
 			<Select

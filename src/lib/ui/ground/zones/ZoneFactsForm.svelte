@@ -91,7 +91,7 @@
 <Modal
 	bind:open
 	modalHeading={`What is known of ${name}`}
-	primaryButtonText="Keep it"
+	primaryButtonText="Save it"
 	secondaryButtonText="Cancel"
 	hasForm
 	on:click:button--secondary={close}

@@ -172,7 +172,7 @@
 	{/if}
 	{#if shown}
 		<div class="heads">
-			<h3>Second opinions by zone</h3>
+			<h3>Rates compared by zone</h3>
 			<Select
 				size="sm"
 				inline
@@ -201,7 +201,8 @@
 								>
 							{/each}
 						</tr>
-					{:else}<tr><td colspan={zones.length + 1} class="soft">No school has a rate of {shown} here.</td></tr>{/each}
+					{:else}<tr><td colspan={zones.length + 1} class="soft">No approach has a rate of {shown} here.</td></tr
+						>{/each}
 				</tbody>
 			</table>
 		</div>

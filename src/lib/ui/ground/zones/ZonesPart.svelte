@@ -136,7 +136,7 @@
 				<li class:chosen={name === chosen}>
 					{#if renaming?.from === name}
 						<TextInput size="sm" labelText="Name of the zone" bind:value={renaming.to} />
-						<Button size="small" onclick={rename}>Keep the name</Button>
+						<Button size="small" onclick={rename}>Save the name</Button>
 					{:else}
 						<button type="button" class="plain" onclick={() => choose(name)}><strong>{name}</strong></button>
 						<span class="soft">{formatNumber(areaAcres, 'ac')} ac</span>
@@ -146,11 +146,11 @@
 						<button
 							type="button"
 							class="plain small"
-							aria-label={`Mend ${name}`}
+							aria-label={`Edit ${name}`}
 							onclick={() => {
 								if (chosen !== name) choose(name);
 								setMode(mode === 'mend zone' && chosen === name ? 'look' : 'mend zone');
-							}}>{mode === 'mend zone' && chosen === name ? 'Leave off mending' : 'Mend'}</button
+							}}>{mode === 'mend zone' && chosen === name ? 'Stop editing' : 'Edit'}</button
 						>
 						<button
 							type="button"
@@ -168,7 +168,7 @@
 							type="button"
 							class="plain small"
 							onclick={() => replace(zones.filter((zone) => zone.name !== name))}
-							aria-label={`Take ${name} out`}>Take out</button
+							aria-label={`Delete ${name}`}>Delete</button
 						>
 					{/if}
 					{#if typing === name}

@@ -58,7 +58,7 @@
 	<CurveGround bind:fields />
 	<Checkbox labelText="Simulated, not measured" bind:checked={simulated} />
 	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
-	<div><Button size="small" type="submit">Put the curve into the library</Button></div>
+	<div><Button size="small" type="submit">Save the curve to the library</Button></div>
 </form>
 
 <style>

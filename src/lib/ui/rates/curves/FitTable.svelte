@@ -1,5 +1,6 @@
 <!-- Four shapes through the plots of a trial, what they call for, and how sure that is. -->
 <script lang="ts">
+	import { OBJECTIVES } from '$lib/objective-names';
 	import type { Curve, FitAnswer, Observation } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import Chart from '../../charts/Chart.svelte';
@@ -20,13 +21,7 @@
 	const plain = (value: number) => formatNumber(value, 'lb/ac');
 	const chance = (p: number) => (p < 0.001 ? 'p below 0.001' : `p ${p.toFixed(p < 0.1 ? 3 : 2)}`);
 	const objectives = $derived(
-		answer.objectives
-			? [
-					['Most yield', answer.objectives.mostYield] as const,
-					['Most profit', answer.objectives.mostProfit] as const,
-					['Least left behind', answer.objectives.leastLeft] as const
-				]
-			: []
+		answer.objectives ? OBJECTIVES.map(({ key, name }) => [name, answer.objectives![key]] as const) : []
 	);
 </script>
 
@@ -36,7 +31,7 @@
 		<p class="verdict" role="status">
 			{MODEL_NAMES[answer.best]} fits best.
 			{#if answer.eonrInterval}
-				Most profit at <strong>{plain(answer.eonr!)} lb/ac</strong>; 90 % of the samples lie from {plain(
+				Economic optimum at <strong>{plain(answer.eonr!)} lb/ac</strong>; 90 % of the samples lie from {plain(
 					answer.eonrInterval[0]!
 				)} to {plain(answer.eonrInterval[1]!)}
 				<span class="soft small">
@@ -49,7 +44,7 @@
 	{#if answer.rivals}
 		<p role="status">
 			The plots do not tell {answer.rivals.map(({ model }) => MODEL_NAMES[model].toLowerCase()).join(' from ')}:
-			{#if answer.eonrSpan}most profit lies at <strong
+			{#if answer.eonrSpan}the economic optimum lies at <strong
 					>{plain(answer.eonrSpan[0]!)} to {plain(answer.eonrSpan[1]!)} lb/ac</strong
 				>, by the shape one believes.{:else}each is shown below.{/if}
 		</p>
@@ -84,7 +79,7 @@
 			<tr>
 				<th>Shape</th>
 				<th>Coefficients, ± standard error</th>
-				<th class="num">Squares left</th>
+				<th class="num">Residual SS</th>
 				<th class="num">AICc</th>
 				<th class="num">Level from, lb/ac</th>
 			</tr>

@@ -85,7 +85,7 @@
 <section class="section" aria-label={rule.title}>
 	<h2>{rule.title}</h2>
 	<p class="soft small">
-		{rule.gives}, {rule.unit}{#if rule.school}; school: {schoolName(rule.school).toLowerCase()}{/if}; kind:
+		{rule.gives}, {rule.unit}{#if rule.school}; approach: {schoolName(rule.school).toLowerCase()}{/if}; kind:
 		{rule.kind.replaceAll('-', ' ')}{#if rule.soilTest}; soil test: {rule.soilTest.analyte} by {rule.soilTest.methods.join(
 				' or '
 			)}{/if}

@@ -9,7 +9,7 @@
 	interface Props {
 		nitrogen: NonNullable<RatesPage['nitrogen']>;
 		units: UnitSystem;
-		/** The rate of most profit at the prices shown. */
+		/** The rate of the economic optimum at the prices shown. */
 		best: Figure | undefined;
 	}
 	const { nitrogen, units, best }: Props = $props();
@@ -20,10 +20,10 @@
 		if (best === undefined || chosen === undefined || chosen <= best.value) return undefined;
 		const settled = figure({ label: 'nitrogen settled on', value: chosen, unit: 'lb/ac', basis: 'adviser' });
 		const above = figure({
-			label: 'nitrogen above the rate of most profit',
+			label: 'nitrogen above the rate of the economic optimum',
 			value: chosen - best.value,
 			unit: 'lb/ac',
-			formula: 'settled on - most profit',
+			formula: 'settled on - economic optimum',
 			inputs: [settled, best],
 			basis: best.basis,
 			citation: best.citation
@@ -34,7 +34,7 @@
 
 <dl>
 	<div>
-		<dt>Left behind by what is chosen</dt>
+		<dt>Residual N of what is chosen</dt>
 		<dd>
 			{#if nitrogen.balance.applies}<strong><Quantity answer={nitrogen.balance} /></strong> applied and not taken off at the
 				yield goal{:else}{nitrogen.balance.reason}{/if}
@@ -48,12 +48,12 @@
 		</dd>
 	</div>
 	<div>
-		<dt>Lime debt</dt>
+		<dt>Lime to offset acidity</dt>
 		<dd>
 			{#if nitrogen.limeDebt.applies}
 				<strong><Quantity answer={nitrogen.limeDebt} /></strong> of pure CaCO3{#if nitrogen.limeDebtCost.applies}, <Quantity
 						answer={nitrogen.limeDebtCost}
-					/>{/if}{#if extraDebt}; <Quantity answer={extraDebt} /> of it for nitrogen beyond most profit{/if}
+					/>{/if}{#if extraDebt}; <Quantity answer={extraDebt} /> of it for nitrogen beyond the economic optimum{/if}
 			{:else}{nitrogen.limeDebt.reason}{/if}
 		</dd>
 	</div>

@@ -8,7 +8,7 @@
 	<span><i class="return"></i>return to nitrogen</span>
 	{#if laidOver}<span><i class="other"></i>return at the other prices</span>{/if}
 	<span><i class="band"></i>within $1 and $5 an acre of the best</span>
-	<span><i class="left"></i>left behind</span>
+	<span><i class="left"></i>residual N</span>
 </div>
 
 <style>

@@ -92,7 +92,7 @@
 	</div>
 	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	<div class="row">
-		<Button size="small" kind="tertiary" type="submit">Keep these credits</Button>
+		<Button size="small" kind="tertiary" type="submit">Save these credits</Button>
 		<span class="soft small">Each guide takes only the credits it allows; each is a line on its worksheet.</span>
 	</div>
 </form>

@@ -27,7 +27,7 @@
 			<th class="num">N, {unitInSystem('lb/ac', units)}</th>
 			<th class="num">Yield, {crop.yieldUnit}</th>
 			<th class="num">Return to N, {unitInSystem('$/ac', units)}</th>
-			<th class="num">Left behind, {unitInSystem('lb/ac', units)}</th>
+			<th class="num">Residual N, {unitInSystem('lb/ac', units)}</th>
 			<th></th>
 		</tr>
 	</thead>

@@ -17,7 +17,7 @@
 			{#if miss.dollars.applies}
 				costs <strong><Quantity answer={inSystem(miss.dollars, units)} /></strong>
 				{#if miss.leftBehind.applies}
-					and leaves <strong><Quantity answer={inSystem(miss.leftBehind, units)} /></strong> {side} in the ground.
+					and leaves <strong><Quantity answer={inSystem(miss.leftBehind, units)} /></strong> {side} as residual N.
 				{/if}
 			{:else}
 				cannot be told: {miss.dollars.reason}.

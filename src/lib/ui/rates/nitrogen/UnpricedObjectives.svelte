@@ -1,4 +1,4 @@
-<!-- What a curve calls for while prices are missing: most yield stands, the others say what they need. -->
+<!-- What a curve calls for while prices are missing: maximum yield stands, the others say what they need. -->
 <script lang="ts">
 	import type { Objective } from '$core/schema-types';
 	import { inSystem, type UnitSystem } from '$core/units/rate-units';

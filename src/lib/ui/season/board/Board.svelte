@@ -1,5 +1,6 @@
 <!-- The season on one time axis: soil and rain, the crop's stages, nitrogen in the ground against what it wants, the passes. -->
 <script lang="ts">
+	import { placementName } from '$core/units/placement-name';
 	import { passNutrients } from '$core/season/plan/pass/pass-figures';
 	import { productOf } from '$core/season/plan/plan-context';
 	import type { Pass } from '$core/schema-types';
@@ -87,13 +88,13 @@
 			const amount = inSystem(pounds, units);
 			return `${amount.applies ? formatNumber(Math.round(amount.value), amount.unit) : ''} ${nutrient}`;
 		});
-		return carried.join(' ') || (pass.unit === 'short ton/ac' ? 'lime' : pass.placement);
+		return carried.join(' ') || (pass.unit === 'short ton/ac' ? 'lime' : placementName(pass.placement));
 	}
 
 	const label = $derived.by(() => {
 		const { takenUp = 0, wanted = 0, shortDays = 0 } = live.run?.balance ?? {};
 		const whole = (value: number) => formatNumber(Math.round(value), unit);
-		return `Nitrogen in the ground against what the crop wants, day by day in a ${ground.kind} made-up year: ${whole(takenUp)} of ${whole(wanted)} ${unit} taken up, ${shortDays} days short.`;
+		return `Soil mineral N against crop N demand, day by day in a ${ground.kind} simulated year: ${whole(takenUp)} of ${whole(wanted)} ${unit} taken up, ${shortDays} days short.`;
 	});
 </script>
 
@@ -101,9 +102,9 @@
 	<span><i class="warm"></i>soil at 4 in</span>
 	<span><i class="rain"></i>rain</span>
 	{#if live.run}
-		<span><i class="ground"></i>nitrogen in the ground</span>
-		<span><i class="wanted"></i>wanted by the crop</span>
-		<span><i class="taken"></i>taken up</span>
+		<span><i class="ground"></i>soil mineral N</span>
+		<span><i class="wanted"></i>crop N demand</span>
+		<span><i class="taken"></i>N uptake</span>
 	{/if}
 </div>
 <div class="board" bind:clientWidth={width} style:height={`${height}px`}>

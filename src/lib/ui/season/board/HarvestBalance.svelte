@@ -10,13 +10,13 @@
 	const rows = $derived([
 		['In the ground at the start', run.balance.atStart],
 		['Applied', run.balance.applied],
-		['Given by organic matter', run.balance.mineralised],
+		['Mineralized from organic matter', run.balance.mineralised],
 		['Taken up', run.balance.takenUp],
-		['Lost to the air as ammonia', run.balance.volatilised],
-		['Lost from wet ground', run.balance.denitrified],
-		['Washed out below 3 ft', run.balance.leached],
+		['Volatilized as ammonia', run.balance.volatilised],
+		['Denitrified', run.balance.denitrified],
+		['Leached below 3 ft', run.balance.leached],
 		...(run.balance.tiedUp > 0 ? [['Tied up by the cover crop', run.balance.tiedUp] as const] : []),
-		['Left in the ground at harvest', run.balance.leftInGround]
+		['Residual N at harvest', run.balance.leftInGround]
 	] as const);
 </script>
 

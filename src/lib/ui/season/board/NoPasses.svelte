@@ -14,11 +14,11 @@
 <div class="empty">
 	<h2>No passes yet</h2>
 	{#if !hasRates}
-		<p>Choose rates first; the program then proposes passes that put them on, split by what the ground can hold.</p>
+		<p>Choose rates first; the program then proposes passes that put them on, split by what the soil can hold.</p>
 		<Button size="small" href={rates}>To the rates</Button>
 	{:else}
 		<p>
-			The program can propose passes for the chosen rates, split by what the ground can hold. You change what you like.
+			The program can propose passes for the chosen rates, split by what the soil can hold. You change what you like.
 		</p>
 		<Button size="small" onclick={propose}>Propose passes</Button>
 	{/if}

@@ -75,7 +75,7 @@
 			<dd><Quantity answer={amount} /></dd>
 		{/each}
 		{#if room.applies}
-			<dt>Room that day</dt>
+			<dt>N capacity left that day</dt>
 			<dd><Quantity answer={room} /></dd>
 		{/if}
 		<dt>Cost</dt>

@@ -40,7 +40,7 @@
 					<th>Product</th>
 					<th class="num">Rate</th>
 					<th>Placement</th>
-					<th>Carries, {units === 'us' ? 'lb/ac' : 'kg/ha'}</th>
+					<th>Supplies, {units === 'us' ? 'lb/ac' : 'kg/ha'}</th>
 					<th class="num">Cost</th>
 					<th></th>
 				</tr>
@@ -74,7 +74,7 @@
 								<button type="button" class="plain" onclick={() => setDone(plan, true)}>Applied</button>
 							{:else}
 								<span class="small">applied {longDate(doneOn)}</span>
-								<button type="button" class="plain" onclick={() => setDone(plan, false)}>Take back</button>
+								<button type="button" class="plain" onclick={() => setDone(plan, false)}>Undo</button>
 							{/if}
 						</td>
 					</tr>

@@ -25,7 +25,7 @@
 
 <section class="section" aria-label="Programmes side by side">
 	<h2>Programmes side by side</h2>
-	<p class="soft small">The same nitrogen in other ways, in the {kind} made-up year above. Nitrogen in {unit}.</p>
+	<p class="soft small">The same nitrogen in other ways, in the {kind} simulated year above. Nitrogen in {unit}.</p>
 	<div class="scroll">
 		<table class="ledger">
 			<thead>
@@ -33,9 +33,9 @@
 					<th>Programme</th>
 					<th class="num">Trips with N</th>
 					<th class="num">Days short</th>
-					<th class="num">To the air</th>
-					<th class="num">From wet ground</th>
-					<th class="num">Washed out</th>
+					<th class="num">Volatilized</th>
+					<th class="num">Denitrified</th>
+					<th class="num">Leached</th>
 					<th class="num">Left at harvest</th>
 					<th class="num">Cost of N</th>
 					<th>Checks</th>
@@ -49,9 +49,9 @@
 						<td><strong>{name}</strong></td>
 						<td class="num">{trips}</td>
 						<td class="num">{balance.shortDays}</td>
-						<td class="num">{@render amount(`${name}, to the air`, balance.volatilised)}</td>
-						<td class="num">{@render amount(`${name}, from wet ground`, balance.denitrified)}</td>
-						<td class="num">{@render amount(`${name}, washed out`, balance.leached)}</td>
+						<td class="num">{@render amount(`${name}, volatilized`, balance.volatilised)}</td>
+						<td class="num">{@render amount(`${name}, denitrified`, balance.denitrified)}</td>
+						<td class="num">{@render amount(`${name}, leached`, balance.leached)}</td>
 						<td class="num">{@render amount(`${name}, left at harvest`, balance.leftInGround)}</td>
 						<td class="num"
 							>{#if cost.applies}<Quantity answer={cost} />{:else}<span class="soft small">no price</span>{/if}</td

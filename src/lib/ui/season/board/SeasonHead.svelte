@@ -1,4 +1,4 @@
-<!-- What is grown, what the ground can hold on one day, and the made-up year that the board shows. -->
+<!-- What is grown, what the soil can hold on one day, and the simulated year that the board shows. -->
 <script lang="ts">
 	import { Select, SelectItem } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
@@ -13,7 +13,7 @@
 	<div>
 		<h1>The season of {season.cropName.toLowerCase()}</h1>
 		<p class="soft">
-			{#if !season.ground.context.crop.perennial}Planting {longDate(season.plantingDate)}.{/if} On one day the ground takes
+			{#if !season.ground.context.crop.perennial}Planting {longDate(season.plantingDate)}.{/if} On one day the soil can hold
 			{#if season.ceiling.applies}<Quantity answer={season.ceiling} /> of nitrogen.{:else}an unknown amount of nitrogen,
 				because
 				{season.ceiling.reason}.{/if}
@@ -23,7 +23,7 @@
 	<Select
 		size="sm"
 		inline
-		labelText="in a made-up year that is"
+		labelText="in a simulated year that is"
 		selected={season.ground.kind}
 		on:update={({ detail }) => void goto(`?weather=${detail}`, { noScroll: true, keepFocus: true })}
 	>

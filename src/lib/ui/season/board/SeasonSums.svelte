@@ -1,4 +1,4 @@
-<!-- What the passes carry against what was chosen, the lime they cost, and the forms of their nitrogen. -->
+<!-- What the passes supply against what was chosen, the lime they cost, and the forms of their nitrogen. -->
 <script lang="ts">
 	import type { Answer, Figure } from '$core/figure/figure';
 	import type { FormShares } from '$core/season/plan/nitrogen-forms';

@@ -6,7 +6,7 @@ export function modelled(label: string, value: number, unit: string, kind: strin
 		label,
 		value,
 		unit,
-		formula: `daily model of nitrogen and water, a ${kind} made-up year`,
+		formula: `daily model of nitrogen and water, a ${kind} simulated year`,
 		basis: 'memory',
 		citation: 'Screening model: nitrification by an extension table, losses by extension and common practice',
 		cautions: ['It shows which way things go, not what will be measured.']

@@ -1,4 +1,4 @@
-<!-- The rain of the next days: a made-up outlook until the adviser gives one. -->
+<!-- The rain of the next days: a assumed outlook until the adviser gives one. -->
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
@@ -62,7 +62,7 @@
 	<p class="soft">
 		{own
 			? 'Your own outlook. The season’s rules ask it whether rain washes urea in and how the ground will be.'
-			: 'A made-up outlook stands here until you type in what your forecast says. The season’s rules ask it whether rain washes urea in and how the ground will be.'}
+			: 'A assumed outlook stands here until you type in what your forecast says. The season’s rules ask it whether rain washes urea in and how the ground will be.'}
 	</p>
 	<div class="row">
 		<div class="from"><TextInput size="sm" type="date" labelText="From" bind:value={from} /></div>
@@ -82,8 +82,8 @@
 	<p class="soft small">Rain of each day, {unit}.</p>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	<div class="row">
-		<Button size="small" onclick={keep}>Keep this outlook</Button>
-		{#if own}<Button size="small" kind="ghost" onclick={back}>Back to the made-up outlook</Button>{/if}
+		<Button size="small" onclick={keep}>Save this outlook</Button>
+		{#if own}<Button size="small" kind="ghost" onclick={back}>Back to the assumed outlook</Button>{/if}
 	</div>
 </section>
 

@@ -38,12 +38,12 @@
 		const { answer, problem: failed } = await call('POST /api/weather', {}, body);
 		busy = false;
 		problem = failed ?? '';
-		if (answer) notice = `${answer.added} days taken in, ${answer.replaced} replaced. ${body.name} is in use now.`;
+		if (answer) notice = `${answer.added} days imported, ${answer.replaced} replaced. ${body.name} is in use now.`;
 	}
 </script>
 
 <section class="section" aria-label="Weather file">
-	<h2>Take in a daily weather file</h2>
+	<h2>Import a daily weather file</h2>
 	<p class="soft">
 		A CSV file with a heading and a line a day: date (2027-05-01), lowest and highest temperature, rain. Days of a
 		station that is known already are added to it.

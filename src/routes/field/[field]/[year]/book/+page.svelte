@@ -43,21 +43,23 @@
 			<div class="yield">
 				<TextInput size="sm" labelText={`Harvested, ${data.goal.unit}`} inputmode="decimal" bind:value={harvest} />
 			</div>
-			<Button size="small" kind="tertiary" type="submit">Book the harvest</Button>
+			<Button size="small" kind="tertiary" type="submit">Save the harvest</Button>
 		</form>
 		<p>
-			<a href={`/field/${data.fieldId}/${data.year}/walk`}>Count tillers, book a nitrate test or reference strips</a>
+			<a href={`/field/${data.fieldId}/${data.year}/walk`}
+				>Count tillers, record a nitrate test or N-rich and zero-N strips</a
+			>
 		</p>
 		<section class="section">
 			<h2>Passes, planned and applied</h2>
 			{#if data.passes.length === 0}
-				<p class="soft">No pass is planned or booked for this year.</p>
+				<p class="soft">No pass is planned or recorded for this year.</p>
 			{:else}
 				<table class="ledger">
 					<thead
 						><tr
-							><th>Planned</th><th>Pass</th><th>Product</th><th class="num">Rate</th><th>Carries</th><th>Applied</th><th
-							></th></tr
+							><th>Planned</th><th>Pass</th><th>Product</th><th class="num">Rate</th><th>Supplies</th><th>Applied</th
+							><th></th></tr
 						></thead
 					>
 					<tbody>
@@ -75,7 +77,7 @@
 								<td>{doneOn ? longDate(doneOn) : 'not yet'}</td>
 								<td>
 									{#if doneOn}
-										<button type="button" class="plain" onclick={() => setDone(plan, null)}>Take back</button>
+										<button type="button" class="plain" onclick={() => setDone(plan, null)}>Undo</button>
 									{:else}
 										<button type="button" class="plain" onclick={() => setDone(plan, plan.date)}
 											>Applied as planned</button

@@ -126,7 +126,7 @@
 							<SelectItem value="" text="Not known" />
 							{#each DRAINAGE as drainage (drainage)}<SelectItem value={drainage} text={drainage} />{/each}
 						</Select>
-						<Select size="sm" labelText="Held" bind:selected={form.tenure}>
+						<Select size="sm" labelText="Tenure" bind:selected={form.tenure}>
 							<SelectItem value="" text="Not known" />
 							{#each TENURES as tenure (tenure)}<SelectItem value={tenure} text={tenure} />{/each}
 						</Select>
@@ -136,7 +136,7 @@
 					<TextArea labelText="Note" rows={3} bind:value={form.note} />
 					{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 					<div class="row">
-						<Button size="small" type="submit">Keep the facts</Button>
+						<Button size="small" type="submit">Save the facts</Button>
 						<Button size="small" kind="ghost" onclick={() => (editing = false)}>Cancel</Button>
 					</div>
 				</form>
@@ -159,7 +159,7 @@
 						<dd>{data.field.slope_percent === null ? 'not known' : `${data.field.slope_percent} %`}</dd>
 					</div>
 					<div>
-						<dt>Held</dt>
+						<dt>Tenure</dt>
 						<dd>{data.field.tenure ?? 'not known'}</dd>
 					</div>
 					<div>

@@ -1,16 +1,16 @@
 <script lang="ts">
 	import { formatNumber } from '$core/units/display';
-	import { CM_PER_IN } from '$core/units/factors';
 	import Chart from '$lib/ui/charts/Chart.svelte';
 	import { phStrip } from '$lib/ui/charts/ph-strip';
-	import { profileChart } from '$lib/ui/charts/profile';
 	import { trendChart } from '$lib/ui/charts/trend';
 	import { longDate } from '$core/units/day-text';
+	import Cations from '$lib/ui/reading/Cations.svelte';
 	import Findings from '$lib/ui/reading/Findings.svelte';
 	import GoalForm from '$lib/ui/rates/GoalForm.svelte';
 	import HoldingBar from '$lib/ui/reading/HoldingBar.svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import NutrientReading from '$lib/ui/reading/NutrientReading.svelte';
+	import PhByDepth from '$lib/ui/reading/PhByDepth.svelte';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import { unitText } from '$lib/ui/figure/unit-text';
 	import type { PageData } from './$types';
@@ -18,6 +18,9 @@
 	const { data }: { data: PageData } = $props();
 	const reading = $derived(data.reading);
 	const limeGiven = $derived(reading?.ph.lime.filter(({ answer }) => answer.applies) ?? []);
+	/** What has to be looked at before a curve is read. */
+	const pressing = $derived(reading?.findings.filter(({ severity }) => severity !== 'note') ?? []);
+	const rest = $derived(reading?.findings.filter(({ severity }) => severity === 'note') ?? []);
 	const limeSilent = $derived(reading?.ph.lime.filter(({ answer }) => !answer.applies) ?? []);
 </script>
 
@@ -85,55 +88,31 @@
 					</p>
 				{:else}
 					<p>
-						No school gives a rate. {limeSilent[0] && !limeSilent[0].answer.applies ? limeSilent[0].answer.remedy : ''}
+						No approach gives a rate. {limeSilent[0] && !limeSilent[0].answer.applies
+							? limeSilent[0].answer.remedy
+							: ''}
 					</p>
 				{/each}
 				{#if limeSilent.length > 0}
 					<p class="soft small">
-						Silent here: {limeSilent.map(({ school, guide }) => `${school.toLowerCase()} (${guide})`).join(', ')}; Rates
-						says why.
+						No rate here: {limeSilent.map(({ school, guide }) => `${school.toLowerCase()} (${guide})`).join(', ')};
+						Rates says why.
 					</p>
 				{/if}
 			</div>
 		</section>
 
-		{#if reading.profile.layers.length > 1}
-			<section class="section two">
-				<div>
-					<h2>pH by depth</h2>
-					<Chart
-						label={`pH in ${reading.profile.scaleName} by depth: ${reading.profile.layers.map(({ ph, depthText }) => `${formatNumber(ph, 'pH')} at ${depthText}`).join(', ')}`}
-						option={profileChart({
-							layers: reading.profile.layers,
-							lines: reading.profile.lines,
-							scaleName: reading.profile.scaleName,
-							unit: reading.inCm ? 'cm' : 'in',
-							perInch: reading.inCm ? CM_PER_IN : 1
-						})}
-						height="300px"
-					/>
-				</div>
-				<div class="facts">
-					{#if reading.profile.hidden.length > 0}
-						<p class="band">
-							▲ An acid band lies hidden under the surface: {reading.profile.hidden
-								.map(({ ph, depthText }) => `${formatNumber(ph, 'pH')} at ${depthText}`)
-								.join(', ')}.
-						</p>
-						<p>A sample of the surface alone ({formatNumber(reading.profile.layers[0]!.ph, 'pH')}) does not show it.</p>
-					{:else}
-						<p>No acid band lies under the surface.</p>
-					{/if}
-					<p class="soft">
-						On the {reading.profile.scaleName} scale, aluminium is likely below {reading.profile.lines.aluminium}, and
-						ground is limed below {reading.profile.lines.acid} (common practice). Lime is summed layer by layer.
-					</p>
-				</div>
+		{#if pressing.length > 0}
+			<section class="section" aria-label="Look at this first">
+				<h2>Look at this first</h2>
+				<Findings findings={pressing} />
 			</section>
 		{/if}
 
+		{#if reading.profile.layers.length > 1}<PhByDepth profile={reading.profile} inCm={reading.inCm} />{/if}
+
 		<section class="section">
-			<h2>What the ground can hold</h2>
+			<h2>N the soil can hold</h2>
 			<HoldingBar {...reading.holding} />
 		</section>
 
@@ -143,40 +122,7 @@
 			{/each}
 		</section>
 
-		<section class="section">
-			<h2>Cations on the exchange</h2>
-			{#if reading.cations.length === 0}
-				<p class="soft">The report gives no cations with a CEC to hold them against.</p>
-			{:else}
-				<div class="exchange" aria-hidden="true">
-					{#each reading.cations as { cation, share } (cation)}
-						{#if share.applies}<div
-								style:width={`${Math.min(100, share.value)}%`}
-								style:background={`var(--cation-${cation.toLowerCase()})`}
-							>
-								{share.value > 6 ? cation : ''}
-							</div>{/if}
-					{/each}
-				</div>
-				<table class="ledger cations">
-					<thead><tr><th>Cation</th><th class="num">ppm</th><th class="num">share of CEC</th></tr></thead>
-					<tbody>
-						{#each reading.cations as { name, share, ppm } (name)}
-							<tr>
-								<td>{name}</td>
-								<td class="num"
-									>{#if ppm.applies}<Quantity answer={ppm} bare />{/if}</td
-								>
-								<td class="num"><Quantity answer={share} /></td>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
-				<p class="small soft">
-					The rest is acidity, or was not measured. See Rates for what the balancing schools make of it.
-				</p>
-			{/if}
-		</section>
+		<Cations cations={reading.cations} />
 
 		{#if reading.others.length > 0}
 			<section class="section">
@@ -189,15 +135,17 @@
 			</section>
 		{/if}
 
-		<section class="section">
-			<h2>What stands out, and what the report lacks</h2>
-			<Findings findings={reading.findings} />
-		</section>
+		{#if rest.length > 0 || pressing.length === 0}
+			<section class="section">
+				<h2>{pressing.length > 0 ? 'Also noticed' : 'What stands out, and what the report lacks'}</h2>
+				<Findings findings={rest} />
+			</section>
+		{/if}
 
 		{#if reading.trends.length > 0}
 			<section class="section">
 				<h2>Over the years</h2>
-				<p class="soft small">Only like is held against like: the same method in the same layer.</p>
+				<p class="soft small">Only like is compared with like: the same method in the same layer.</p>
 				<div class="trends">
 					{#each reading.trends as trend (trend.label)}
 						<figure>
@@ -258,28 +206,6 @@
 	}
 	.reading {
 		font-size: 1.3rem;
-	}
-	.band {
-		color: var(--accent-ink);
-		font-weight: 600;
-	}
-	.exchange {
-		display: flex;
-		max-width: 44rem;
-		height: 1.5rem;
-		border: 1px solid var(--rule-strong);
-		background: var(--sheet);
-		margin-bottom: 0.6rem;
-	}
-	.exchange div {
-		color: #fff;
-		font-size: 0.82rem;
-		font-weight: 600;
-		padding-left: 0.35rem;
-		overflow: hidden;
-	}
-	.cations {
-		max-width: 28rem;
 	}
 	.trends {
 		display: grid;

@@ -67,7 +67,7 @@
 	const nameOf = (id: string) => records.find(({ plan }) => plan.id === id)?.plan.label;
 	const room = $derived.by(() => {
 		if (!season || !chosenPass || !chosen?.nutrients.some(({ nutrient }) => nutrient === 'N'))
-			return notApplicable('room', 'it carries no nitrogen', '');
+			return notApplicable('room', 'it supplies no nitrogen', '');
 		const { context } = season.ground;
 		const stabilised = isStabilised(chosenPass, productOf(chosenPass, context.products));
 		return inSystem(nitrogenRoom(context)(chosenPass.date, stabilised, shown), data.units);
@@ -145,9 +145,7 @@
 				<p class="soft small">
 					A screening model: it shows which way things go. Weather of
 					<a href="/weather">{season.station.name}</a>, not of your farm; measured and expected days stand in it.
-					{#if live.run && live.run.assumed.length > 0}Taken because it is not known: {live.run.assumed.join(
-							'; '
-						)}.{/if}
+					{#if live.run && live.run.assumed.length > 0}Assumed, not measured: {live.run.assumed.join('; ')}.{/if}
 				</p>
 				<div class="row">
 					<Button size="small" kind="tertiary" onclick={() => (editing = {})}>Add a pass</Button>
@@ -191,7 +189,7 @@
 					<section class="others" aria-label="Checks of the rest of the plan">
 						<h3>The rest of the plan</h3>
 						{#if live.checks.length === 0}
-							<p>Nothing against this plan.</p>
+							<p>No problem found by the rules checked.</p>
 						{:else if others.length === 0}
 							<p class="soft">Nothing else against this plan.</p>
 						{/if}

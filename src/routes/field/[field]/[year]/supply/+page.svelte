@@ -217,7 +217,7 @@
 			</p>
 		{/if}
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-		<Button size="small" type="submit" disabled={changed === 0}>Keep the prices</Button>
+		<Button size="small" type="submit" disabled={changed === 0}>Save the prices</Button>
 	</form>
 </div>
 

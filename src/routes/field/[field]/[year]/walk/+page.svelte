@@ -12,7 +12,7 @@
 	const { data }: { data: PageData } = $props();
 	let problem = $state('');
 	let notes = $state<string[]>([]);
-	/** What was taken into the season, so that the way there can be shown. */
+	/** What was importedto the season, so that the way there can be shown. */
 	let taken = $state('');
 
 	const HEADS = {
@@ -21,11 +21,11 @@
 			how: 'Stems with three or more leaves in 12 in of row, at several typical spots, late January to early February.'
 		},
 		nitrate: {
-			name: 'Nitrate in the standing crop',
+			name: 'Pre-sidedress nitrate test',
 			how: 'Soil from 0 to 12 in when the corn is 6 to 12 in tall, away from fresh bands.'
 		},
 		strips: {
-			name: 'Reference strips',
+			name: 'N-rich and zero-N strips',
 			how: 'In each zone a strip without nitrogen and one with plenty: their yields, or how they look to the sensor.'
 		}
 	} as const;
@@ -51,7 +51,7 @@
 </script>
 
 <div class="page walk">
-	<h1>In the standing crop</h1>
+	<h1>Tests in the crop</h1>
 	{#if !data.hasSample}
 		<NeedsSample />
 	{:else if !data.walk}
@@ -85,7 +85,7 @@
 					/>
 				{/if}
 				<details open={tests.length === 0}>
-					<summary>{tests.length === 0 ? 'Book one' : 'Book another'}</summary>
+					<summary>{tests.length === 0 ? 'Record one' : 'Record another'}</summary>
 					<p class="soft small">{how}</p>
 					{#if kind === 'tillers'}
 						<TillerForm today={data.today} rowSpacingIn={walk.rowSpacingIn} {book} />

@@ -198,7 +198,7 @@
 				{place}
 				made={(name) => (layerId = data.layers.find((one) => one.name === name)?.id)}
 			/>
-			<section aria-label="Take in a map file">
+			<section aria-label="Import a map file">
 				<h2>From a file</h2>
 				<MapFile fieldId={data.fieldId} hasBoundary={data.boundary !== undefined} />
 			</section>
