@@ -66,6 +66,7 @@ function opinionOf(rate: Rate, beside: readonly Rate[], advice: Advice, units: U
 		school: schoolName(rate.school),
 		/** What tells it from the others of the row. */
 		name: nameBeside(rate, beside, objective),
+		title: rate.worksheet.label,
 		guide: rate.packTitle,
 		answer: inSystem(rate.worksheet, units),
 		/** Its guide has nothing on this crop; curves of the adviser's own are found by what they are of. */
