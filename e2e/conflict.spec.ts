@@ -95,7 +95,7 @@ test('goal, pass and prices of a stale window are asked about, not written', asy
 	});
 	await test.step('prices', async () => {
 		const other = await twoTabs(page, async (tab) => {
-			await tab.goto(`${origin}/field/${id}/2027/supply`);
+			await tab.goto(`${origin}/prices`);
 			await hydrated(tab);
 		});
 		await page.getByLabel('Price of Urea 46-0-0').fill('555');

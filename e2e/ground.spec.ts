@@ -139,7 +139,7 @@ test('on the strip field nitrogen is low, high and low again from the knob to th
 	await app.openField('Brick Kiln', 'zones', 2026);
 	const rates = region(page, 'Rates by zone');
 	await rates.getByLabel('of', { exact: true }).selectOption('N');
-	const row = rates.getByRole('row', { name: /reference strip/i });
+	const row = rates.getByRole('row', { name: /N-rich and zero-N strips/ });
 	const cells = await row.getByRole('cell').allTextContents();
 	const [knob, slope, bottom] = cells.slice(1).map((text) => Number.parseFloat(text));
 	expect(slope).toBeGreaterThan(knob! * 1.3);
@@ -171,7 +171,7 @@ test('drawn with the mouse: a zone is cut by the boundary, a corner is moved, a 
 	const item = region(page, 'Zones').getByRole('listitem').filter({ hasText: 'Zone 1' });
 	await expect(item).toContainText(/[789]\.?\d* ac/);
 	await page.getByRole('button', { name: 'Leave off drawing zones' }).click();
-	await item.getByRole('button', { name: 'Take Zone 1 out' }).click();
+	await item.getByRole('button', { name: 'Delete Zone 1' }).click();
 	await expect(item).toHaveCount(0);
 	await page.keyboard.press('Control+z');
 	await expect(item).toHaveCount(1);
@@ -206,7 +206,7 @@ test('drawn with the mouse: a zone is cut by the boundary, a corner is moved, a 
 	await points.getByRole('button', { name: 'Save the point' }).click();
 	await expect(region(page, 'Layers')).toContainText('K by hand, 2 points');
 	await points.getByText('Points of K by hand').click();
-	await points.getByRole('button', { name: 'Take point 1 out' }).click();
+	await points.getByRole('button', { name: 'Delete point 1' }).click();
 	await expect(region(page, 'Layers')).toContainText('K by hand, 1 points');
 });
 

@@ -54,7 +54,7 @@ test('prices move the optimum at once, without a page load; two years of prices 
 	await expect(page.getByRole('link', { name: /^Rates N 138 / })).toBeVisible();
 	await page.reload();
 	await hydrated(page);
-	await expect(nitrogen).toContainText('lowest residual N');
+	await expect(nitrogen).toContainText('Lowest residual N');
 	await expect(page.getByRole('link', { name: /^Rates N 138 / })).toBeVisible();
 	await page.keyboard.press('Control+z');
 	await expect(page.getByRole('link', { name: /^Rates N 161 / })).toBeVisible();
@@ -109,7 +109,7 @@ test('the placed factor is grey on one broadcast pass, and live on the banded pr
 	await expect(page.getByRole('link', { name: /^Rates N 75 / })).toBeVisible();
 	await app.openField('Crow Acre', 'season');
 	await expect(page.getByRole('cell', { name: '2x2 band' })).toBeVisible();
-	await expect(page.getByRole('cell', { name: 'row-base stream' }).first()).toBeVisible();
+	await expect(page.getByRole('cell', { name: 'drop-nozzle band at the row base' }).first()).toBeVisible();
 });
 
 test.describe('on a phone', () => {
@@ -156,7 +156,7 @@ test.describe('on a phone', () => {
 test('a nitrate test changes the season, in one action that says why and can be undone', async ({ page, app }) => {
 	await app.openField('Kingfisher Bend', 'season');
 	await page.getByRole('button', { name: 'Propose passes' }).click();
-	await expect(page.getByRole('cell', { name: 'row-base stream' })).toBeVisible();
+	await expect(page.getByRole('cell', { name: 'drop-nozzle band at the row base' })).toBeVisible();
 	await app.openField('Kingfisher Bend', 'walk');
 	const nitrate = page.getByRole('region', { name: 'Pre-sidedress nitrate test' });
 	await nitrate.getByLabel('Day').fill('2027-06-04');
@@ -164,7 +164,7 @@ test('a nitrate test changes the season, in one action that says why and can be 
 	await nitrate.getByLabel('Taken from').selectOption('leaf');
 	await nitrate.getByRole('button', { name: 'Save the test' }).click();
 	await expect(nitrate.getByText(/a leaf test tells what the plant has/)).toBeVisible();
-	await nitrate.getByRole('button', { name: 'Undo' }).click();
+	await nitrate.getByRole('button', { name: 'Delete' }).click();
 	await nitrate.getByLabel('Day').fill('2027-06-04');
 	await nitrate.getByLabel('Nitrate-N, ppm').fill('14');
 	await nitrate.getByLabel('Taken from').selectOption('soil');

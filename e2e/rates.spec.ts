@@ -135,7 +135,7 @@ test('what was applied and harvested goes into the book, with every change on th
 		.getByRole('button', { name: 'Applied as planned' })
 		.click();
 	await expect(
-		page.getByRole('row', { name: /P before planting/ }).getByRole('button', { name: 'Undo' })
+		page.getByRole('row', { name: /P before planting/ }).getByRole('button', { name: 'Not applied' })
 	).toBeVisible();
 	await page.getByLabel('Harvested, bu/ac').fill('1310');
 	await page.getByRole('button', { name: 'Save the harvest' }).click();
@@ -155,10 +155,12 @@ test('what was applied and harvested goes into the book, with every change on th
 });
 
 test('new prices change the costs at once', async ({ page, app }) => {
-	await app.openField('Kingfisher Bend', 'supply');
+	await page.goto(`${app.server.origin}/prices`);
+	await hydrated(page);
 	await page.getByLabel('Price of N', { exact: true }).fill('0.80');
 	await page.getByRole('button', { name: 'Save the prices' }).click();
-	await page.getByRole('link', { name: /^Rates/ }).click();
+	await expect(page.getByRole('button', { name: 'Save the prices' })).toBeDisabled();
+	await app.openField('Kingfisher Bend', 'rates');
 	await expect(page.getByRole('region', { name: 'Nitrogen' })).toContainText('$128.48/ac');
 });
 

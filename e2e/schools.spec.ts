@@ -34,7 +34,7 @@ test('the hidden acid band shows, lime is summed by layer, and a surface sample 
 test('six years on, the next crop, and both years in one pass', async ({ page, app }) => {
 	await app.openField('Crow Acre', 'rates');
 	const phosphate = page.getByRole('region', { name: 'Phosphate' });
-	await expect(page.getByText('Rented by the year: feed the crop')).toBeVisible();
+	await expect(page.getByText('Rented by the year: sufficiency rates')).toBeVisible();
 	await phosphate.getByRole('button', { name: 'Six years on' }).click();
 	await expect(phosphate.getByRole('img', { name: /Soil test over 6 years by 3 approaches/ })).toBeVisible();
 	// Removal replaced keeps the test where it is; build and maintain raises it.

@@ -38,7 +38,7 @@ test('a pass dragged by the mouse: stage, room, curves and checks follow before 
 	await expect(panel(page)).toContainText('10 Jun 2027');
 	const balance = page
 		.getByRole('region', { name: 'By harvest' })
-		.getByRole('row', { name: /^Taken up|^Washed|^Lost/ });
+		.getByRole('row', { name: /^N uptake|^Leached|^Denitrified|^Volatilized/ });
 	const before = await balance.allTextContents();
 	await expect(panel(page)).not.toContainText('it is a rescue by high clearance or air');
 	const box = (await side.boundingBox())!;
@@ -289,7 +289,7 @@ test('a daily weather file: faults are named and nothing is kept, then it is imp
 	await page.goto(`${app.server.origin}/weather`);
 	await hydrated(page);
 	const form = page.getByRole('region', { name: 'Weather file' });
-	const take = form.getByRole('button', { name: 'Take it in' });
+	const take = form.getByRole('button', { name: 'Import', exact: true });
 	const file = (csv: string | Buffer) =>
 		form
 			.getByLabel('File', { exact: true })

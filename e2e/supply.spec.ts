@@ -109,7 +109,7 @@ test('own products are typed in or come as CSV, whole or not at all, and the cat
 	await own.getByLabel('Name of the product').fill('Liquid 9-18-9');
 	await own.getByLabel('State').selectOption('liquid');
 	await own.getByLabel('N, %', { exact: true }).fill('9');
-	await own.getByLabel('row-base stream').check({ force: true });
+	await own.getByLabel('drop-nozzle band at the row base').check({ force: true });
 	await own.getByRole('button', { name: 'Save the product' }).click();
 	await expect(own.getByRole('alert')).toHaveText('A liquid needs its density, lb/gal.');
 	await own.getByLabel('Density, lb/gal').fill('11.1');
@@ -268,16 +268,19 @@ test('liquids go by the gallon, with what goes into each tank on the order; tank
 	await expect(row).toContainText('209.1');
 	// 746.9 lb at $365 a ton and $6.50 for the inhibitor.
 	await expect(row).toContainText('$142.81');
-	await app.openField('Crow Acre', 'supply');
+	await page.goto(`${app.server.origin}/prices`);
+	await hydrated(page);
 	await page.getByLabel('Price of Urease inhibitor').fill('8.5');
 	await page.getByRole('button', { name: 'Save the prices' }).click();
 	await expect(page.getByRole('button', { name: 'Save the prices' })).toBeDisabled();
+	await page.reload();
+	await expect(page.getByLabel('Price of Urease inhibitor')).toHaveValue('8.5');
+	await app.openField('Crow Acre', 'supply');
 	await page.getByLabel('The tank holds, gal').fill('700');
 	const kept = page.waitForResponse(/\/api\/settings$/);
 	await page.getByLabel('The tank holds, gal').blur();
 	expect((await kept).ok()).toBe(true);
 	await page.reload();
-	await expect(page.getByLabel('Price of Urease inhibitor')).toHaveValue('8.5');
 	await expect(page.getByLabel('The tank holds, gal')).toHaveValue('700');
 	const id = await app.fieldId('Crow Acre');
 	const sheet = (await (await app.post(`/api/fields/${id}/2027/sheets`, {})).json()) as { id: string };

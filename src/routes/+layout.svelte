@@ -92,6 +92,7 @@
 		<summary>More</summary>
 		<nav aria-label="More">
 			<a href="/map">Map of all fields</a>
+			<a href="/prices">Prices</a>
 			<a href="/products">Products</a>
 			<a href="/calibration">Calibration</a>
 			<a href="/weather">Weather</a>

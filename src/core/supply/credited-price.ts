@@ -18,7 +18,7 @@ export function creditedPrice(
 ): Answer {
 	const label = `${nutrient} from ${product.name}`;
 	if (pricePerShortTon === undefined) {
-		return notApplicable(label, `no price for ${product.name} is known`, 'Enter its price under Supply.');
+		return notApplicable(label, `no price for ${product.name} is known`, 'Enter its price under Prices.');
 	}
 	const content = nutrientContent(product, nutrient);
 	if (content.value === 0) return notApplicable(label, `it holds no ${nutrient}`, '');

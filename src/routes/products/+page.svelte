@@ -109,7 +109,7 @@
 				{/each}
 			</tbody>
 		</table>
-		<p class="soft small">Common practice. Their prices stand with the others under Supply, by the treated acre.</p>
+		<p class="soft small">Common practice. Their prices stand with the others under Prices, by the treated acre.</p>
 	</section>
 	<ProductForm placements={data.placements} hazards={data.hazards} />
 	<ManureForm kinds={data.kinds} handling={data.handling} />

@@ -47,7 +47,7 @@ export function costOverFlat(
 	if (!flat.applies) return notApplicable(label, flat.reason, flat.remedy);
 	if (perShortTon === undefined) {
 		const reason = `no price for ${prescription.product.name} is known`;
-		return notApplicable(label, reason, 'Enter its price under Supply.');
+		return notApplicable(label, reason, 'Enter its price under Prices.');
 	}
 	const perUnit = { 'short ton/ac': LB_PER_SHORT_TON, 'lb/ac': 1, 'gal/ac': product?.densityLbPerGal }[unit];
 	if (perUnit === undefined) {

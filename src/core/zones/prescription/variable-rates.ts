@@ -85,7 +85,7 @@ function acresFigure(label: string, value: number): Figure {
 function difference(nutrient: RateNutrient, variable: Answer, flat: Figure, price: number | undefined): Answer {
 	const label = `cost of ${nutrient} by zone against one rate`;
 	if (!variable.applies) return notApplicable(label, variable.reason, variable.remedy);
-	if (price === undefined) return notApplicable(label, `no price of ${nutrient} is known`, 'Enter it under Supply.');
+	if (price === undefined) return notApplicable(label, `no price of ${nutrient} is known`, 'Enter it under Prices.');
 	return figure({
 		label,
 		value: (variable.value - flat.value) * price,

@@ -260,7 +260,6 @@ describe('the page of supply', () => {
 		expect(
 			page.open.every(({ id }) => desk.fieldYear(at('Crow Acre')).advice!.passes.some((p) => p.plan.id === id))
 		).toBe(true);
-		expect(page.grain).toMatchObject({ item: 'grain:corn-grain', unit: 'bu', price: 4.6 });
 	});
 
 	it('sets sources side by side, the cheapest pound first', () => {

@@ -1,5 +1,6 @@
 <!-- A product of the adviser's own: its card as the label gives it. -->
 <script lang="ts">
+	import { placementName } from '$core/units/placement-name';
 	import { messageOf } from '$core/check/message-of';
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
@@ -132,7 +133,7 @@
 	{/if}
 	<fieldset>
 		<legend>Where it may go</legend>
-		{#each placements as one (one)}<Checkbox labelText={one} bind:checked={form.placed[one]} />{/each}
+		{#each placements as one (one)}<Checkbox labelText={placementName(one)} bind:checked={form.placed[one]} />{/each}
 	</fieldset>
 	<fieldset class="wide">
 		<legend>Cautions that go with it</legend>

@@ -21,7 +21,7 @@
 
 <p class="found">
 	{longDate(test.found.date ?? '')}: {foundText(test)}
-	<button type="button" class="plain small" onclick={() => remove(test.id)}>Undo</button>
+	<button type="button" class="plain small" onclick={() => remove(test.id)}>Delete</button>
 </p>
 {#if answer.applies}
 	<p class="rate" role="status">
@@ -58,7 +58,7 @@
 		{#each others as other (other.id)}
 			<span class="other">
 				{longDate(other.found.date ?? '')}, {foundText(other)}
-				<button type="button" class="plain" onclick={() => remove(other.id)}>Undo</button>
+				<button type="button" class="plain" onclick={() => remove(other.id)}>Delete</button>
 			</span>
 		{/each}
 	</p>

@@ -11,12 +11,12 @@ export function passCost(pass: Pass, product: Product, priceOf: PriceOf): Answer
 	const label = `cost of ${pass.label}`;
 	const perShortTon = priceOf(`product:${product.id}`);
 	if (perShortTon === undefined) {
-		return notApplicable(label, `no price for ${product.name} is known`, 'Enter its price under Supply.');
+		return notApplicable(label, `no price for ${product.name} is known`, 'Enter its price under Prices.');
 	}
 	const treated = additivesOf(pass).map((name) => ({ name, price: priceOf(`additive:${name}`) }));
 	const unpriced = treated.find(({ price }) => price === undefined);
 	if (unpriced) {
-		return notApplicable(label, `no price for the ${unpriced.name} is known`, 'Enter its price under Supply.');
+		return notApplicable(label, `no price for the ${unpriced.name} is known`, 'Enter its price under Prices.');
 	}
 	const tons = tonsOf(pass, product);
 	const price = figure({
@@ -65,7 +65,7 @@ export function planCost(costs: readonly Answer[]): Answer {
 	const missing = costs.filter((cost) => !cost.applies);
 	if (missing.length > 0) {
 		const reasons = [...new Set(missing.map((cost) => cost.reason))].join('; ');
-		return notApplicable(label, reasons, 'Enter the prices under Supply.');
+		return notApplicable(label, reasons, 'Enter the prices under Prices.');
 	}
 	const known = costs.filter((cost) => cost.applies);
 	return figure({

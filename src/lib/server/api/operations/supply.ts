@@ -4,8 +4,10 @@ import type {
 	AppliedAnswer,
 	CreatedAnswer,
 	DealerAction,
+	EnteredPrices,
 	ManureAction,
 	MixAction,
+	PriceFileAction,
 	PricesAction,
 	ProductAction,
 	ProductFileAction,
@@ -15,9 +17,10 @@ import type {
 import type { CommonBlend } from '../../../../core/supply/blend/common-blend';
 import { checkAnalysis } from '../../../../core/supply/catalogue/check-analysis';
 import { readProductCsv } from '../../../../core/supply/catalogue/product-csv';
+import { readPriceCsv } from '../../../../core/supply/price-csv';
 import { manureProduct } from '../../../../core/supply/manure/manure-product';
 import { prescriptionDifferences } from '../../../../core/zones/prescription/prescription-differences';
-import { checkPriceItem } from '../../field/supply/price-items';
+import { checkPriceItem, priceItemFault } from '../../field/supply/price-items';
 import { mixForFields } from '../../field/supply/mix-for-fields';
 import { readAsApplied } from '../../files/prescription-file/read-as-applied';
 import { readPrescription } from '../../files/prescription-file/read-prescription';
@@ -25,7 +28,7 @@ import { theLibrary } from '../../knowledge';
 import { setDealer } from '../../stores/dealers';
 import { keepOwnProducts, listOwnProducts, removeOwnProduct } from '../../stores/own-products';
 import { addAsApplied, findPrescription, type PrescriptionRecord } from '../../stores/prescriptions';
-import { pricesOn, setPrices } from '../../stores/prices';
+import { enterPrices, pricesOn, setPrices } from '../../stores/prices';
 import { EXAMPLE_IDS, json, MAP_FILE, operation, type Call } from '../operation';
 
 export const supplyOperations = [
@@ -40,6 +43,17 @@ export const supplyOperations = [
 		run: ({ desk }, { prices }) => {
 			for (const item of Object.keys(prices)) checkPriceItem(item, desk.library);
 			setPrices(desk.book, desk.today, new Map(Object.entries(prices)));
+		}
+	}),
+	operation('POST /api/prices/file', {
+		summary: 'Imports prices from CSV, each from its own day on: all of them, or none',
+		body: json<PriceFileAction>('actions#/definitions/PriceFileAction'),
+		answer: json<EnteredPrices>('answers#/definitions/EnteredPrices'),
+		example: { csv: 'item,price,since\nproduct:urea,540,2026-01-10\n' },
+		run: ({ desk }, { csv }) => {
+			const prices = readPriceCsv(csv, desk.today, (item) => priceItemFault(item, desk.library));
+			enterPrices(desk.book, prices);
+			return { entered: prices.length };
 		}
 	}),
 	operation('POST /api/products', {

@@ -3,11 +3,8 @@ import { NUTRIENTS } from '../../../../core/season/plan/pass/pass-nutrients';
 import { TRIP_KINDS } from '../../../../core/season/plan/pass/trip-cost';
 import type { Library } from '../../knowledge';
 
-/**
- * Whether something of a price list is known: `grain:<crop>`, `product:<product>`, `nutrient:<nutrient>` and so on.
- * @throws InputError with what is known
- */
-export function checkPriceItem(item: string, { crops, products, additives }: Library): void {
+/** What is wrong with an item of a price list: `grain:<crop>`, `product:<product>`, `nutrient:<nutrient>` and so on. */
+export function priceItemFault(item: string, { crops, products, additives }: Library): string | undefined {
 	const [kind = '', name = ''] = item.split(':');
 	const known: Partial<Record<string, readonly string[]>> = {
 		grain: crops.map(({ id }) => id),
@@ -17,7 +14,14 @@ export function checkPriceItem(item: string, { crops, products, additives }: Lib
 		trip: TRIP_KINDS.map(({ id }) => id)
 	};
 	const names = known[kind] ?? [];
-	if (!names.includes(name)) {
-		throw new InputError([{ path: `/prices/${item}`, message: `is no ${kind}; known: ${names.join(', ')}` }]);
-	}
+	return names.includes(name) ? undefined : `“${item}” is no ${kind || 'item'}; known: ${names.join(', ')}`;
+}
+
+/**
+ * The same for a body.
+ * @throws InputError with what is known
+ */
+export function checkPriceItem(item: string, library: Library): void {
+	const message = priceItemFault(item, library);
+	if (message !== undefined) throw new InputError([{ path: `/prices/${item}`, message }]);
 }

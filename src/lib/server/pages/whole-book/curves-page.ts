@@ -27,7 +27,7 @@ function bestRate(
 	const price = (item: string, unit: string): Answer => {
 		const value = prices.get(item);
 		return value === undefined
-			? notApplicable(item, 'prices are missing', 'Enter them under Supply.')
+			? notApplicable(item, 'prices are missing', 'Enter them under Prices.')
 			: figure({
 					label: item === 'nutrient:N' ? 'price of nitrogen' : 'price of grain',
 					value,

@@ -1,3 +1,5 @@
+import { priceItemFault } from '../../field/supply/price-items';
+import { pricesPage } from './prices-page';
 import { readFileSync } from 'node:fs';
 import type { Database } from 'better-sqlite3';
 import { beforeEach, describe, expect, it } from 'vitest';
@@ -157,6 +159,37 @@ describe('orders over the book', () => {
 		expect(treated().cost).toBeCloseTo(treated().acres * 3, 9);
 		db.exec('DELETE FROM price');
 		expect(treated().cost).toBeUndefined();
+	});
+});
+
+describe('the page of prices', () => {
+	const item = (name: string) => pricesPage(desk()).items.find((one) => one.item === name)!;
+
+	it('shows what holds today, since when, and how it moved', () => {
+		setPrices(db, '2026-02-01', new Map([['product:urea', 400]]));
+		setPrices(db, '2026-11-01', new Map([['product:urea', 500]]));
+		setPrices(db, '2099-01-01', new Map([['product:urea', 900]]));
+		const urea = item('product:urea');
+		expect(urea).toMatchObject({ group: 'Product', unit: '$ per short ton', price: 500, since: '2026-11-01' });
+		expect(urea.change).toMatchObject({ unit: '%', value: expect.closeTo(25, 9) as number });
+		// 500 / 2000 / 0.46
+		expect(urea.perPound!.value).toBeCloseTo(0.5435, 4);
+		expect(urea.history.map(({ since }) => since).slice(0, 3)).toEqual(['2099-01-01', '2026-11-01', '2026-02-01']);
+	});
+
+	it('lists everything that may have a price, and invents none', () => {
+		db.exec('DELETE FROM price');
+		const { items } = pricesPage(desk());
+		expect(new Set(items.map(({ group }) => group))).toEqual(
+			new Set(['Crop', 'Nutrient', 'Product', 'Additive', 'Trip'])
+		);
+		for (const one of items) {
+			expect(priceItemFault(one.item, theLibrary()), one.item).toBeUndefined();
+			expect([one.price, one.since, one.change, one.perPound]).toEqual([undefined, undefined, undefined, undefined]);
+		}
+		setPrices(db, '2026-03-01', new Map([['trip:spray', 0]]));
+		setPrices(db, '2026-04-01', new Map([['trip:spray', 9]]));
+		expect(item('trip:spray').change).toBeUndefined();
 	});
 });
 

@@ -106,7 +106,7 @@
 							<button
 								type="button"
 								class="plain small"
-								aria-label={`Take point ${at + 1} out`}
+								aria-label={`Delete point ${at + 1}`}
 								onclick={() => keep(points.filter((_point, other) => other !== at))}>Delete</button
 							>
 						{/if}

@@ -138,7 +138,7 @@
 {:else if unpriced || !now || !option}
 	<p>
 		The economic optimum needs the price of {nitrogen.crop.name.toLowerCase()} and of nitrogen.
-		<a href={`/field/${page.fieldId}/${page.year}/supply`}>Enter prices under Supply</a>.
+		<a href="/prices">Enter prices</a>.
 	</p>
 	<UnpricedObjectives {source} objectives={OBJECTIVES} {units} choose={(objective) => void choose(objective)} />
 {:else}

@@ -8,10 +8,10 @@
 	const { run, kind }: { run: RunAnswer; kind: string } = $props();
 
 	const rows = $derived([
-		['In the ground at the start', run.balance.atStart],
+		['Soil mineral N at the start', run.balance.atStart],
 		['Applied', run.balance.applied],
 		['Mineralized from organic matter', run.balance.mineralised],
-		['Taken up', run.balance.takenUp],
+		['N uptake', run.balance.takenUp],
 		['Volatilized as ammonia', run.balance.volatilised],
 		['Denitrified', run.balance.denitrified],
 		['Leached below 3 ft', run.balance.leached],

@@ -74,7 +74,7 @@
 								<button type="button" class="plain" onclick={() => setDone(plan, true)}>Applied</button>
 							{:else}
 								<span class="small">applied {longDate(doneOn)}</span>
-								<button type="button" class="plain" onclick={() => setDone(plan, false)}>Undo</button>
+								<button type="button" class="plain" onclick={() => setDone(plan, false)}>Not applied</button>
 							{/if}
 						</td>
 					</tr>

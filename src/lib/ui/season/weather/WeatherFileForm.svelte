@@ -66,7 +66,7 @@
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if notice}<p role="status">{notice}</p>{/if}
-	<Button size="small" disabled={busy} onclick={take}>Take it in</Button>
+	<Button size="small" disabled={busy} onclick={take}>Import</Button>
 </section>
 
 <style>

@@ -77,7 +77,7 @@
 								<td>{doneOn ? longDate(doneOn) : 'not yet'}</td>
 								<td>
 									{#if doneOn}
-										<button type="button" class="plain" onclick={() => setDone(plan, null)}>Undo</button>
+										<button type="button" class="plain" onclick={() => setDone(plan, null)}>Not applied</button>
 									{:else}
 										<button type="button" class="plain" onclick={() => setDone(plan, plan.date)}
 											>Applied as planned</button

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Button, TextInput } from 'carbon-components-svelte';
+	import { TextInput } from 'carbon-components-svelte';
 	import { loadsFor } from '$core/supply/loads';
 	import { formatNumber } from '$core/units/display';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
@@ -13,11 +13,6 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
-	let typed = $state<Record<string, string>>({});
-	/** What stood in a field before it was typed over. */
-	const shownBefore: Record<string, number | null> = {};
-	let problem = $state('');
-
 	let tank = $state(untrack(() => String(data.loads.tankGal)));
 	let box = $state(untrack(() => String(data.loads.boxLb)));
 	let loadProblem = $state('');
@@ -42,53 +37,13 @@
 		return count === 1 ? '1 load' : `${count} loads, ${formatNumber(acresPerLoad, 'ac')} ac each`;
 	}
 
-	/** Products with a price, or all of them. */
-	let allProducts = $state(false);
-	const shownProducts = $derived(
-		allProducts ? data.products : data.products.filter(({ item, price }) => price !== undefined || item in typed)
-	);
 	const address = $derived({ field: data.fieldId, year: data.year });
 	/** Dry goods that carry nutrients: what a mix may take the place of. */
 	function isDryFeed(id: string): boolean {
 		const product = data.catalogue.find((one) => one.id === id);
 		return product !== undefined && product.state === 'dry' && !product.lime && !product.manure;
 	}
-
-	const changed = $derived(Object.keys(typed).length);
-
-	function shown(item: string, price: number | undefined): string {
-		return typed[item] ?? (price === undefined ? '' : String(price));
-	}
-
-	function type(item: string, text: string, price: number | undefined): void {
-		if (!(item in typed)) shownBefore[item] = price ?? null;
-		typed[item] = text;
-	}
-
-	async function savePrices(event: SubmitEvent): Promise<void> {
-		event.preventDefault();
-		const prices: Record<string, number> = {};
-		for (const [item, text] of Object.entries(typed)) {
-			if (text.trim() === '') continue;
-			const amount = numberOrUndefined(text);
-			if (amount === undefined || amount < 0)
-				return void (problem = `The price “${text}” must be a number, 0 or more.`);
-			prices[item] = amount;
-		}
-		const seen = Object.fromEntries(Object.keys(prices).map((item) => [item, shownBefore[item] ?? null]));
-		problem = await save('PATCH /api/prices', {}, { prices, seen });
-		if (problem === '') typed = {};
-	}
 </script>
-
-{#snippet priceCell(item: string, name: string, price: number | undefined)}
-	<input
-		aria-label={`Price of ${name}`}
-		inputmode="decimal"
-		value={shown(item, price)}
-		oninput={(event) => type(item, event.currentTarget.value, price)}
-	/>
-{/snippet}
 
 <div class="page">
 	<h1>Supply</h1>
@@ -163,83 +118,12 @@
 	{/if}
 	<PricePerPound compared={data.compared} />
 
-	<form class="section" onsubmit={savePrices}>
-		<h2>Prices</h2>
-		<p class="soft">They hold for the whole book from today on; older ones are kept by date.</p>
-		<div class="two">
-			<table class="ledger">
-				<thead><tr><th>Crop, nutrients, additives, trips</th><th>Price</th><th></th></tr></thead>
-				<tbody>
-					{#if data.grain}
-						<tr>
-							<td>{data.grain.name}</td>
-							<td>{@render priceCell(data.grain.item, data.grain.name, data.grain.price)}</td>
-							<td class="soft">$ per {data.grain.unit}</td>
-						</tr>
-					{/if}
-					{#each data.nutrients as { item, name, price } (item)}
-						<tr
-							><td>{name}</td><td>{@render priceCell(item, name, price)}</td><td class="soft">$ per lb of {name}</td
-							></tr
-						>
-					{/each}
-					{#each data.additives as { item, name, price } (item)}
-						<tr
-							><td>{name}</td><td>{@render priceCell(item, name, price)}</td><td class="soft">$ per treated acre</td
-							></tr
-						>
-					{/each}
-					{#each data.trips as { item, name, price } (item)}
-						<tr><td>{name}</td><td>{@render priceCell(item, name, price)}</td><td class="soft">$ per acre</td></tr>
-					{/each}
-				</tbody>
-			</table>
-			<table class="ledger">
-				<thead><tr><th>Product</th><th>Price</th><th></th></tr></thead>
-				<tbody>
-					{#each shownProducts as { item, name, price, perPound } (item)}
-						<tr>
-							<td>{name}</td>
-							<td>{@render priceCell(item, name, price)}</td>
-							<td class="soft"
-								>$ per short ton {#if perPound}<span class="small"><Quantity answer={perPound} /></span>{/if}</td
-							>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
-		{#if !allProducts && shownProducts.length < data.products.length}
-			<p>
-				<button type="button" class="plain" onclick={() => (allProducts = true)}
-					>Show {data.products.length - shownProducts.length} products without a price</button
-				>
-			</p>
-		{/if}
-		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-		<Button size="small" type="submit" disabled={changed === 0}>Save the prices</Button>
-	</form>
+	<p class="section">
+		<a href="/prices">The prices of the whole book</a> <span class="soft">stand on a page of their own.</span>
+	</p>
 </div>
 
 <style>
-	.two {
-		display: grid;
-		grid-template-columns: 1fr 1.5fr;
-		gap: 2.5rem;
-		margin-bottom: 1rem;
-		align-items: start;
-	}
-	input {
-		width: 5.5rem;
-		border: 1px solid var(--rule-strong);
-		background: var(--sheet);
-		padding: 0.2rem 0.4rem;
-		text-align: right;
-		font-size: 0.92rem;
-	}
-	td {
-		vertical-align: middle;
-	}
 	.capacity {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
@@ -252,10 +136,5 @@
 	}
 	.problem {
 		color: var(--stop);
-	}
-	@media (max-width: 800px) {
-		.two {
-			grid-template-columns: 1fr;
-		}
 	}
 </style>

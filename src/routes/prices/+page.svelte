@@ -1,0 +1,165 @@
+<!-- Every price of the book: what holds now, since when, and what it was before. -->
+<script lang="ts">
+	import {
+		Button,
+		DataTable,
+		FileUploaderButton,
+		InlineNotification,
+		Toggle,
+		Toolbar,
+		ToolbarContent,
+		ToolbarSearch
+	} from 'carbon-components-svelte';
+	import { formatNumber } from '$core/units/display';
+	import { longDate } from '$core/units/day-text';
+	import Quantity from '$lib/ui/figure/Quantity.svelte';
+	import { call, save } from '$lib/ui/forms/call';
+	import { numberOrUndefined } from '$lib/ui/forms/numbers';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+
+	const HEADERS = [
+		{ key: 'group', value: 'Of' },
+		{ key: 'name', value: 'Item' },
+		{ key: 'price', value: 'Price' },
+		{ key: 'unit', value: 'In' },
+		{ key: 'since', value: 'Since' },
+		{ key: 'change', value: 'Against before' }
+	] as const;
+
+	let typed = $state<Record<string, string>>({});
+	/** What stood in a field before it was typed over. */
+	const shownBefore: Record<string, number | null> = {};
+	let problem = $state('');
+	let notice = $state('');
+	let everything = $state(false);
+	let words = $state('');
+
+	const byItem = $derived(new Map(data.items.map((one) => [one.item, one])));
+	const rows = $derived(
+		data.items
+			.filter(({ item, group, price }) => everything || price !== undefined || item in typed || group === 'Nutrient')
+			.filter(({ name, group }) => `${group} ${name}`.toLowerCase().includes(words.trim().toLowerCase()))
+			.map(({ item, change, ...one }) => ({
+				id: item,
+				...one,
+				price: one.price ?? -1,
+				since: one.since ?? '',
+				change: change?.applies ? change.value : 0
+			}))
+	);
+	const changed = $derived(Object.values(typed).filter((text) => text.trim() !== '').length);
+
+	function type(item: string, text: string): void {
+		if (!(item in typed)) shownBefore[item] = byItem.get(item)?.price ?? null;
+		typed[item] = text;
+	}
+
+	async function savePrices(): Promise<void> {
+		notice = '';
+		const prices: Record<string, number> = {};
+		for (const [item, text] of Object.entries(typed)) {
+			if (text.trim() === '') continue;
+			const amount = numberOrUndefined(text);
+			if (amount === undefined || amount < 0) {
+				problem = `The price “${text}” of ${byItem.get(item)?.name} must be a number, 0 or more.`;
+				return;
+			}
+			prices[item] = amount;
+		}
+		const seen = Object.fromEntries(Object.keys(prices).map((item) => [item, shownBefore[item] ?? null]));
+		problem = await save('PATCH /api/prices', {}, { prices, seen });
+		if (problem === '') typed = {};
+	}
+
+	async function importFile(file: File | undefined): Promise<void> {
+		if (!file) return;
+		notice = '';
+		const csv = (await file.text()).slice(0, 500_000) || ' ';
+		const { answer, problem: failed } = await call('POST /api/prices/file', {}, { csv });
+		problem = failed ?? '';
+		if (answer) notice = answer.entered === 1 ? '1 price was imported.' : `${answer.entered} prices were imported.`;
+	}
+</script>
+
+<div class="page">
+	<h1>Prices</h1>
+	<p class="soft">
+		They hold for the whole book from today on; older ones are kept by date. Open a row to see what a price was before.
+	</p>
+	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+	{#if notice}<p role="status">{notice}</p>{/if}
+	<DataTable size="short" headers={HEADERS} {rows} sortable expandable stickyHeader={false}>
+		<Toolbar size="sm">
+			<ToolbarContent>
+				<ToolbarSearch persistent placeholder="Find an item" bind:value={words} />
+				<Toggle
+					size="sm"
+					hideLabel
+					labelText="Show items without a price"
+					labelA="priced"
+					labelB="all"
+					bind:toggled={everything}
+				/>
+				<Button size="small" kind="ghost" href="/prices/file" download>As CSV</Button>
+				<FileUploaderButton
+					size="small"
+					kind="ghost"
+					disableLabelChanges
+					accept={['.csv', 'text/csv']}
+					labelText="Import from CSV"
+					on:change={({ detail }) => void importFile(detail[0])}
+				/>
+				<Button size="small" disabled={changed === 0} on:click={() => void savePrices()}>Save the prices</Button>
+			</ToolbarContent>
+		</Toolbar>
+		<svelte:fragment slot="cell" let:row let:cell>
+			{@const one = byItem.get(row.id)}
+			{#if one}
+				{#if cell.key === 'price'}
+					<input
+						aria-label={`Price of ${one.name}`}
+						inputmode="decimal"
+						value={typed[one.item] ?? (one.price === undefined ? '' : String(one.price))}
+						oninput={(event) => type(one.item, event.currentTarget.value)}
+					/>
+				{:else if cell.key === 'unit'}
+					{one.unit}{#if one.perPound}, <Quantity answer={one.perPound} />{/if}
+				{:else if cell.key === 'since'}
+					{one.since ? longDate(one.since) : ''}
+				{:else if cell.key === 'change'}
+					{#if one.change?.applies}{one.change.value > 0 ? '+' : ''}<Quantity answer={one.change} />{/if}
+				{:else}
+					{cell.value}
+				{/if}
+			{/if}
+		</svelte:fragment>
+		<svelte:fragment slot="expandedRow" let:row>
+			{@const one = byItem.get(row.id)}
+			{#if one && one.history.length > 0}
+				<ul>
+					{#each one.history as { since, amount } (since)}
+						<li>{longDate(since)}: {formatNumber(amount, '$')} {one.unit.replace('$ ', '$ ')}</li>
+					{/each}
+				</ul>
+			{:else}<p class="soft">No price was ever entered.</p>{/if}
+		</svelte:fragment>
+	</DataTable>
+</div>
+
+<style>
+	input {
+		width: 5.5rem;
+		border: 1px solid var(--rule-strong);
+		background: var(--sheet);
+		padding: 0.2rem 0.4rem;
+		text-align: right;
+		font-size: 0.92rem;
+	}
+	ul {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+	}
+</style>
