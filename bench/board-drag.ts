@@ -20,7 +20,7 @@ try {
 	await page.locator('body[data-ready]').waitFor({ state: 'attached' });
 	const board = page.getByRole('region', { name: 'The board' });
 	const card = board.getByRole('button', { name: /^Side-dress at V5 to V7 on/ });
-	const chart = board.getByRole('img', { name: /Nitrogen in the ground/ });
+	const chart = board.getByRole('img', { name: /Soil mineral N/ });
 	await chart.locator('canvas').waitFor();
 	const session = await page.context().newCDPSession(page);
 	const days = new Set<string>();

@@ -20,6 +20,9 @@ const MOST_KRIGE_MS = 2000;
 const MOST_PAGE_MS = 300;
 const MOST_RESIDENT_MB = 500;
 const LEAST_FRAMES = 30;
+/** kB over the wire at a first visit, by page. */
+const MOST_FIRST_LOAD_KB = { roster: 130, rates: 220, season: 350, zones: 330 };
+const MOST_FIRST_PAINT_MS = 400;
 
 function median(values: number[]): number {
 	return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
@@ -192,6 +195,15 @@ function benchBigBook(): boolean[] {
 	];
 }
 
+function benchFirstLoad(): boolean[] {
+	const text = execFileSync('npx', ['--no-install', 'tsx', 'bench/first-load.ts'], { encoding: 'utf8' });
+	const loads = JSON.parse(text) as Record<keyof typeof MOST_FIRST_LOAD_KB, { kb: number; firstPaintMs: number }>;
+	return (['roster', 'rates', 'season', 'zones'] as const).flatMap((page) => [
+		report(`first load of ${page}`, loads[page].kb, 'kB', MOST_FIRST_LOAD_KB[page]),
+		report(`first paint of ${page}`, loads[page].firstPaintMs, 'ms', MOST_FIRST_PAINT_MS)
+	]);
+}
+
 const advise = measure('npx', '--no-install', 'tsx', 'bench/advise.ts');
 const met = [
 	report('one advise with all methods', advise.ms, 'ms median', MOST_ADVISE_MS),
@@ -203,6 +215,7 @@ const met = [
 	...benchSeason(),
 	...benchSupply(),
 	...benchGround(),
-	...benchBigBook()
+	...benchBigBook(),
+	...benchFirstLoad()
 ];
 process.exitCode = met.every(Boolean) ? 0 : 1;

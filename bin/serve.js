@@ -1,9 +1,28 @@
 #!/usr/bin/env node
-// Starts the built app. Only this machine can reach it unless HOST says otherwise.
+// Starts the built app, its answers compressed. Only this machine can reach it unless HOST says otherwise.
+import http from 'node:http';
+import compression from 'compression';
+
 process.env.HOST ??= '127.0.0.1';
 process.env.PORT ??= '4173';
 process.env.ORIGIN ??= `http://${process.env.HOST}:${process.env.PORT}`;
 // A map file may be 20 MB; the routes hold lab files and JSON to less.
 process.env.BODY_SIZE_LIMIT ??= '21M';
-await import('../build/index.js');
-console.log(`Cosecha: ${process.env.ORIGIN}`);
+
+// Read once it is known where the app runs.
+const { handler } = await import('../build/handler.js');
+const compressed = compression();
+const server = http.createServer((request, response) =>
+	compressed(request, response, () => handler(request, response))
+);
+server.on('error', (error) => {
+	console.error(`Cosecha cannot start at ${process.env.ORIGIN}: ${error.message}`);
+	process.exit(1);
+});
+server.listen(Number(process.env.PORT), process.env.HOST, () => console.log(`Cosecha: ${process.env.ORIGIN}`));
+for (const signal of ['SIGINT', 'SIGTERM']) {
+	process.once(signal, () => {
+		server.close(() => process.exit(0));
+		server.closeIdleConnections();
+	});
+}

@@ -34,8 +34,9 @@ test('a newcomer goes from the roster to the grower’s sheet, and a reload lose
 	await expect(page.getByText('Corn 180 bu/ac')).toBeVisible();
 
 	// Rates by one guide; the worksheet opens behind the number.
-	await page.getByRole('button', { name: 'Tri-state guide 1995', exact: true }).click();
-	await expect(page.getByText('✓ chosen')).toHaveCount(4);
+	await page.getByRole('button', { name: 'Follow one guide' }).click();
+	await page.getByRole('menuitem', { name: 'Tri-state guide 1995', exact: true }).click();
+	await expect(page.getByRole('radio', { checked: true })).toHaveCount(4);
 	await page
 		.getByRole('button', { name: 'Nitrogen by Tri-state guide 1995: N by yield goal: 187.8 lb/ac; open the worksheet' })
 		.click();

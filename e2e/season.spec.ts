@@ -203,7 +203,7 @@ test('ammonia on CEC 6 in autumn, and a side-dressing at V10, are stopped and qu
 	await app.post(`/api/fields/${light}/2027/passes`, { removed: [], added: [pass] });
 	await app.openField('Heronry', 'season');
 	await expect(
-		page.getByText(/No nitrogen in autumn on light ground \((CEC [\d.]+|sandy ground)\): it washes out/)
+		page.getByText(/No nitrogen in autumn on light ground \((CEC [\d.]+|sandy ground)\): it leaches over winter/)
 	).toBeVisible();
 	await app.openField('Crow Acre', 'season');
 	await card(page, 'Side-dress at V5 to V7').focus();

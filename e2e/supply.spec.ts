@@ -100,7 +100,7 @@ test('own products are typed in or come as CSV, whole or not at all, and the cat
 	await file('id,name,state,placements,N\nown-mix,House mix 20-10-10,solid,broadcast,20\n');
 	await expect(page.getByRole('alert')).toContainText('must be one of dry, liquid, gas');
 	await file('id,name,state,placements,N,P2O5\nown-mix,House mix 20-10,dry,broadcast,20,10\n');
-	await expect(page.getByRole('status')).toContainText('1 taken in');
+	await expect(page.getByRole('status')).toContainText('1 imported');
 	await expect(page.getByRole('row', { name: /^House mix 20-10 your own 20 10/ })).toBeVisible();
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'The catalogue as CSV' }).click();

@@ -2,13 +2,11 @@
 <script lang="ts">
 	import {
 		Button,
+		Checkbox,
 		DataTable,
 		FileUploaderButton,
 		InlineNotification,
-		Toggle,
-		Toolbar,
-		ToolbarContent,
-		ToolbarSearch
+		Search
 	} from 'carbon-components-svelte';
 	import { formatNumber } from '$core/units/display';
 	import { longDate } from '$core/units/day-text';
@@ -90,30 +88,22 @@
 	</p>
 	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	{#if notice}<p role="status">{notice}</p>{/if}
-	<DataTable size="short" headers={HEADERS} {rows} sortable expandable stickyHeader={false}>
-		<Toolbar size="sm">
-			<ToolbarContent>
-				<ToolbarSearch persistent placeholder="Find an item" bind:value={words} />
-				<Toggle
-					size="sm"
-					hideLabel
-					labelText="Show items without a price"
-					labelA="priced"
-					labelB="all"
-					bind:toggled={everything}
-				/>
-				<Button size="small" kind="ghost" href="/prices/file" download>As CSV</Button>
-				<FileUploaderButton
-					size="small"
-					kind="ghost"
-					disableLabelChanges
-					accept={['.csv', 'text/csv']}
-					labelText="Import from CSV"
-					on:change={({ detail }) => void importFile(detail[0])}
-				/>
-				<Button size="small" disabled={changed === 0} on:click={() => void savePrices()}>Save the prices</Button>
-			</ToolbarContent>
-		</Toolbar>
+	<div class="row bar">
+		<div class="words"><Search size="sm" labelText="Find an item" placeholder="Find an item" bind:value={words} /></div>
+		<Checkbox labelText="Items without a price too" bind:checked={everything} />
+		<span class="grow"></span>
+		<Button size="small" kind="ghost" href="/prices/file" download>As CSV</Button>
+		<FileUploaderButton
+			size="small"
+			kind="ghost"
+			disableLabelChanges
+			accept={['.csv', 'text/csv']}
+			labelText="Import from CSV"
+			on:change={({ detail }) => void importFile(detail[0])}
+		/>
+		<Button size="small" disabled={changed === 0} on:click={() => void savePrices()}>Save the prices</Button>
+	</div>
+	<DataTable size="short" headers={HEADERS} {rows} sortable expandable>
 		<svelte:fragment slot="cell" let:row let:cell>
 			{@const one = byItem.get(row.id)}
 			{#if one}
@@ -149,6 +139,18 @@
 </div>
 
 <style>
+	.bar {
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.4rem 1.2rem;
+		margin-bottom: 0.8rem;
+	}
+	.words {
+		flex: 0 1 20rem;
+	}
+	.grow {
+		flex: 1;
+	}
 	input {
 		width: 5.5rem;
 		border: 1px solid var(--rule-strong);

@@ -21,9 +21,10 @@
 		CEC <strong><Quantity answer={cec} /></strong>: at one time it can hold
 		<strong><Quantity answer={limit} /></strong> of nitrogen.
 		{#if room.applies}
-			In it now <strong><Quantity answer={inGround} /></strong>; room for <strong><Quantity answer={room} /></strong>.
+			Soil mineral N now <strong><Quantity answer={inGround} /></strong>; capacity left
+			<strong><Quantity answer={room} /></strong>.
 		{:else}
-			What is in it now is not known: {room.reason}. {room.remedy}
+			Soil mineral N is not known: {room.reason}. {room.remedy}
 		{/if}
 	</p>
 {:else}

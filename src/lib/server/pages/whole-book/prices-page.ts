@@ -74,7 +74,7 @@ function changeOf({ name }: PriceItem, now: number, before: { since: string; amo
 	if (before.amount === 0) return undefined;
 	const price = (label: string, value: number) => figure({ label, value, unit: '$', basis: 'adviser' });
 	return figure({
-		label: `change in the price of ${name}`,
+		label: `${name}, change against before`,
 		value: (now / before.amount - 1) * 100,
 		unit: '%',
 		formula: '(now / before - 1) x 100',

@@ -191,7 +191,7 @@
 						{#if live.checks.length === 0}
 							<p>No problem found by the rules checked.</p>
 						{:else if others.length === 0}
-							<p class="soft">Nothing else against this plan.</p>
+							<p class="soft">No other problem found.</p>
 						{/if}
 						<CheckList checks={others} {nameOf} choose={(id) => (chosenId = id)} apply={applyRemedy} />
 					</section>

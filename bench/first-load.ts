@@ -1,0 +1,38 @@
+// What a first visit brings over the wire, all requests of a page as they are sent (compressed), kB, and the first paint.
+// Prints JSON.
+import { chromium } from '@playwright/test';
+import { CHROMIUM_ARGUMENTS, findChromium } from '../e2e/find-chromium';
+import { bookFolder, startServer } from '../e2e/server';
+
+const book = bookFolder();
+const server = await startServer(book.file, { COSECHA_DEMO: 'demo/district.json' });
+const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_ARGUMENTS });
+try {
+	const [field] = (await (await fetch(`${server.origin}/api/fields?find=Crow+Acre`)).json()) as { id: string }[];
+	const pages = {
+		roster: '/',
+		...Object.fromEntries(['rates', 'season', 'zones'].map((word) => [word, `/field/${field!.id}/2027/${word}`]))
+	};
+	const loads: Record<string, { kb: number; firstPaintMs: number }> = {};
+	for (const [name, path] of Object.entries(pages)) {
+		// A context of its own has an empty cache.
+		const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+		const page = await context.newPage();
+		const session = await context.newCDPSession(page);
+		await session.send('Network.enable');
+		let bytes = 0;
+		session.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
+		await page.goto(server.origin + path, { waitUntil: 'networkidle' });
+		await page.locator('body[data-ready]').waitFor({ state: 'attached' });
+		const firstPaintMs = await page.evaluate(
+			() => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? Infinity
+		);
+		loads[name] = { kb: bytes / 1000, firstPaintMs };
+		await context.close();
+	}
+	console.log(JSON.stringify(loads));
+} finally {
+	await browser.close();
+	await server.stop();
+	book.remove();
+}
