@@ -67,8 +67,6 @@ export function pricesPage({ book, library, today }: Desk) {
 	};
 }
 
-export type PricesPage = ReturnType<typeof pricesPage>;
-
 /** What an item costs more than before, in percent of it; none where it cost nothing before. */
 function changeOf({ name }: PriceItem, now: number, before: { since: string; amount: number }): Answer | undefined {
 	if (before.amount === 0) return undefined;
