@@ -28,7 +28,7 @@ const REPLACED: readonly { then: string; now: RegExp }[] = [
 	{ then: 'pre-sidedress nitrate test', now: /nitrate(-N| test)? in the standing crop/i },
 	{ then: 'N-rich and zero-N strips', now: /reference strips?/i },
 	{ then: 'drop-nozzle band at the row base', now: /row-base stream/i },
-	{ then: 'application', now: /\bdressings?\b(?!-)/i },
+	{ then: 'application', now: /(?<!side-|top-)\bdressings?\b(?!-)/i },
 	{ then: 'supplies', now: /\bcarries\b/i },
 	{ then: 'effective neutralizing value', now: /that acts to/i },
 	{ then: 'lime to offset acidity', now: /lime debt/i },
@@ -52,7 +52,7 @@ const ALLOWED: readonly RegExp[] = [
 	/^row-base stream$/,
 	/^(from now on|for this dressing)$/,
 	/^(feed-the-crop|build-and-maintain|placed-and-timed|balance-cations)$/,
-	/^\.{0,2}[\w/$.-]*$/
+	/^(\.{0,2}\/)?[a-z][\w/$.-]*$/
 ];
 
 /** The texts of a TypeScript source: literals and the fixed parts of templates. */
@@ -115,7 +115,11 @@ describe('the words of the trade', () => {
 	it.each([
 		['code', filesUnder('src', /\.ts$/), (file: string) => textsOfScript(read(file), file)],
 		['screens', filesUnder('src', /\.svelte$/), (file: string) => textsOfScreen(read(file))],
-		['packs', filesUnder('packs', /\.json$/), (file: string) => textsOfJson(JSON.parse(read(file)))],
+		[
+			'packs',
+			[...filesUnder('packs', /\.json$/), ...filesUnder('demo', /\.json$/)],
+			(file: string) => textsOfJson(JSON.parse(read(file)))
+		],
 		[
 			'docs',
 			[...filesUnder('docs', /\.md$/), 'README.md'],

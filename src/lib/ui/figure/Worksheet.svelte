@@ -40,7 +40,7 @@
 				{#each answer.wouldChange as change (change)}<p class="change">{change}</p>{/each}
 			{/if}
 			{#if cautions.length > 0}
-				<h3>Mind</h3>
+				<h3>Cautions</h3>
 				<ul>
 					{#each cautions as caution (caution)}<li>{caution}</li>{/each}
 				</ul>

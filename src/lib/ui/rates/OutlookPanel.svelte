@@ -57,7 +57,7 @@
 		<table class="ledger">
 			<thead>
 				<tr>
-					<th>School</th><th class="num">now</th><th class="num">in {years} years</th><th class="num"
+					<th>Approach</th><th class="num">now</th><th class="num">in {years} years</th><th class="num"
 						>{rateUnit} over {years} years</th
 					>
 				</tr>

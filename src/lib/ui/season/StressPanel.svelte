@@ -92,7 +92,7 @@
 					<th colspan="3" class="group">Days short</th>
 					<th colspan="3" class="group">Short of N demand, {unit}</th>
 					<th colspan="3" class="group">Lost, {unit}</th>
-					<th colspan="3" class="group">Left at harvest, {unit}</th>
+					<th colspan="3" class="group">Residual N, {unit}</th>
 					<th colspan="3" class="group">Yield, {yieldUnit}</th>
 					<th colspan="3" class="group">Return over N, $/ac</th>
 				</tr>

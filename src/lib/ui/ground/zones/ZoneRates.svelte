@@ -187,7 +187,7 @@
 			<table class="ledger">
 				<thead
 					><tr
-						><th>School</th>{#each zones as { name } (name)}<th class="num">{name}</th>{/each}</tr
+						><th>Approach</th>{#each zones as { name } (name)}<th class="num">{name}</th>{/each}</tr
 					></thead
 				>
 				<tbody>
