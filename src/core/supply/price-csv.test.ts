@@ -3,8 +3,7 @@ import { InputError } from '../check/problem';
 import { priceRows, readPriceCsv } from './price-csv';
 
 const TODAY = '2026-11-27';
-const known = (item: string) =>
-	item === 'product:urea' || item === 'nutrient:N' ? undefined : `“${item}” is not known`;
+const known = (item: string) => (item === 'product:urea' || item === 'nutrient:N' ? undefined : 'is not known');
 const read = (text: string) => readPriceCsv(text, TODAY, known);
 
 function faultsOf(text: string): [string, string][] {

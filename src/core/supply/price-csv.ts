@@ -32,7 +32,7 @@ export function priceRows(
 /**
  * Prices of a CSV file with the columns item and price, and since where they do not hold from today on. Rows without a
  * price are passed over, so that a list sent out may come back half filled.
- * @param faultOf what is wrong with an item; undefined where it is known
+ * @param faultOf what is wrong with an item ("is no product"); undefined where it is known
  * @throws InputError naming line, value and what would be right; a file with a fault gives nothing
  */
 export function readPriceCsv(text: string, today: string, faultOf: (item: string) => string | undefined): DatedPrice[] {
@@ -43,13 +43,17 @@ export function readPriceCsv(text: string, today: string, faultOf: (item: string
 	if (missing) {
 		throw new InputError([{ path: 'line 1', message: `has no column “${missing}”; it needs ${COLUMNS.join(', ')}` }]);
 	}
+	const itemFault = (item: string) => {
+		const fault = faultOf(item);
+		return fault === undefined ? undefined : `“${item}” ${fault}`;
+	};
 	const problems: Problem[] = [];
 	const prices = rows.flatMap((cells, index): DatedPrice[] => {
 		const [item = '', price = '', since = ''] = [cells[at('item')], cells[at('price')], cells[at('since')]];
 		if (price === '') return [];
 		const amount = Number(price);
 		const fault =
-			faultOf(item) ??
+			itemFault(item) ??
 			(amount >= 0 && amount <= MOST ? undefined : `the price “${price}” must be a number from 0 to ${MOST}`) ??
 			(since === '' || isDay(since) ? undefined : `the day “${since}” must be written as 2027-05-01`) ??
 			(since > today ? `${longDate(since)} is still to come; a price holds from a day that was` : undefined);

@@ -56,7 +56,7 @@ describe('six years on', () => {
 
 	it('says why where a guide is silent on the next crop, or the test was not made', () => {
 		const silent = outlook('tri-state-1995/phosphorus', { nextCrop: { id: 'canola', yieldGoal: 2000 } });
-		expect(silent.reason).toContain('says nothing about canola');
+		expect(silent.reason).toContain('has no rate for canola');
 		const bare = outlook('tri-state-1995/phosphorus', {}, cornRequestWith({ P: undefined }));
 		expect(bare.reason).toContain('the report gives no phosphorus');
 	});

@@ -14,7 +14,7 @@ export function priceItemFault(item: string, { crops, products, additives }: Lib
 		trip: TRIP_KINDS.map(({ id }) => id)
 	};
 	const names = known[kind] ?? [];
-	return names.includes(name) ? undefined : `“${item}” is no ${kind || 'item'}; known: ${names.join(', ')}`;
+	return names.includes(name) ? undefined : `is no ${kind || 'item'}; known: ${names.join(', ')}`;
 }
 
 /**

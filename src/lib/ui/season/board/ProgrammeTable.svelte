@@ -36,7 +36,7 @@
 					<th class="num">Volatilized</th>
 					<th class="num">Denitrified</th>
 					<th class="num">Leached</th>
-					<th class="num">Left at harvest</th>
+					<th class="num">Residual N</th>
 					<th class="num">Cost of N</th>
 					<th>Checks</th>
 					<th></th>
