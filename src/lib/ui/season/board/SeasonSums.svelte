@@ -16,8 +16,8 @@
 	const percent = (share: number) => Math.round(share * 100);
 </script>
 
-<section aria-label="Carried against chosen">
-	<h2>Carried against chosen</h2>
+<section aria-label="Supplied against chosen">
+	<h2>Supplied against chosen</h2>
 	<table class="ledger sums">
 		<thead><tr><th>Nutrient</th><th class="num">Chosen</th><th class="num">Carried</th></tr></thead>
 		<tbody>

@@ -45,7 +45,7 @@
 		<h1>Rates compared</h1>
 		<GoalForm page={data.goalPage} />
 		{#if data.hasSample && data.goalPage.goal && data.guides.length > 0}
-			<MenuButton size="sm" kind="ghost" labelText="Follow one guide">
+			<MenuButton size="sm" kind="ghost" intrinsicAlign="end" labelText="Follow one guide">
 				{#each data.guides as guide (guide)}
 					<MenuItem labelText={guide} on:click={() => void chooseGuide(guide)} />
 				{/each}
