@@ -40,7 +40,7 @@ test('weather, my rules, products, orders, calibration and the maps can be used 
 
 test('every main view can be used by everyone (axe, WCAG 2 A and AA) and fits the window', async ({ page, app }) => {
 	test.setTimeout(600_000);
-	for (const path of ['/', '/import', '/guides', '/curves', '/curves/fit', '/guides/wheat-sulfur']) {
+	for (const path of ['/', '/prices', '/import', '/guides', '/curves', '/curves/fit', '/guides/wheat-sulfur']) {
 		await page.goto(app.server.origin + path);
 		await hydrated(page);
 		expect(await violations(page), path).toEqual([]);
@@ -106,15 +106,50 @@ test.describe('in a narrow window', () => {
 	test('the pages do not run off the side', async ({ page, app }) => {
 		await page.goto(app.server.origin);
 		await hydrated(page);
-		for (const word of ['reading', 'rates', 'book']) {
+		expect(await violations(page), 'roster').toEqual([]);
+		for (const word of ['reading', 'rates', 'season', 'supply', 'sheet', 'book']) {
 			await app.openField('Heronry', word);
 			expect(await overflow(page), word).toBe(false);
+			expect(await violations(page), word).toEqual([]);
 		}
+		await page.goto(`${app.server.origin}/prices`);
+		await hydrated(page);
+		expect(await violations(page), 'prices').toEqual([]);
 		await page.goto(`${app.server.origin}/guides/tri-state-2020`);
 		await hydrated(page);
 		await page.getByRole('button', { name: 'Copy it to change' }).click();
 		await expect(page.getByText('worked examples come out')).toBeVisible();
 		expect(await overflow(page), 'a guide being changed').toBe(false);
+	});
+
+	test('name, field and menu stand in one bar; the open word is in sight; the roster is cards', async ({
+		page,
+		app
+	}) => {
+		await app.openField('Heronry', 'sheet');
+		const bar = page.getByRole('banner');
+		const tops = await Promise.all(
+			[bar.getByRole('link', { name: 'Cosecha' }), bar.getByRole('combobox'), bar.getByText('Menu')].map(
+				async (part) => (await part.boundingBox())!
+			)
+		);
+		const middles = tops.map(({ y, height }) => y + height / 2);
+		expect(Math.max(...middles) - Math.min(...middles)).toBeLessThan(8);
+		await expect(bar.getByRole('link', { name: 'Guides' })).toBeHidden();
+		await expect(page.locator('nav.work [aria-current=page]')).toBeInViewport({ ratio: 1 });
+
+		await bar.getByText('Menu').click();
+		await bar.getByRole('link', { name: 'Prices' }).click();
+		await expect(page.getByRole('heading', { name: 'Prices' })).toBeVisible();
+		expect(await overflow(page), 'prices').toBe(false);
+
+		await bar.getByRole('link', { name: 'Cosecha' }).click();
+		const card = page.getByRole('row').filter({ hasText: 'Heronry' });
+		await card.scrollIntoViewIfNeeded();
+		for (const text of ['Heronry', 'Quillet Bros', 'Corn 140 bu', 'sheet to issue']) {
+			await expect(card.getByText(text)).toBeInViewport({ ratio: 1 });
+		}
+		expect(await overflow(page), 'roster').toBe(false);
 	});
 });
 

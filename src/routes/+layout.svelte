@@ -16,6 +16,14 @@
 
 	const { data, children }: { data: LayoutData; children: Snippet } = $props();
 
+	/** Pages of the whole book that stand in the bar where there is room, else in its menu. */
+	const OFTEN = [
+		{ href: '/import', name: 'Import a lab file' },
+		{ href: '/guides', name: 'Guides' },
+		{ href: '/curves', name: 'Curves' },
+		{ href: '/orders', name: 'Orders' }
+	];
+
 	let finder = $state<FieldFinder>();
 	let keysOpen = $state(false);
 	let more = $state<HTMLDetailsElement>();
@@ -84,13 +92,11 @@
 			<button type="button" class="plain" aria-label={`Year ${year + 1}`} onclick={() => openYear(year + 1)}>›</button>
 		</div>
 	{/if}
-	<a href="/import">Import a lab file</a>
-	<a href="/guides">Guides</a>
-	<a href="/curves">Curves</a>
-	<a href="/orders">Orders</a>
+	{#each OFTEN as { href, name } (href)}<a class="wide" {href}>{name}</a>{/each}
 	<details class="more" bind:this={more}>
-		<summary>More</summary>
+		<summary><span class="wide">More</span><span class="narrow">Menu</span></summary>
 		<nav aria-label="More">
+			{#each OFTEN as { href, name } (href)}<a class="narrow" {href}>{name}</a>{/each}
 			<a href="/map">Map of all fields</a>
 			<a href="/prices">Prices</a>
 			<a href="/products">Products</a>
@@ -203,11 +209,44 @@
 			max-width: 11rem;
 		}
 	}
+	.narrow {
+		display: none;
+	}
+	/* On a phone: name, field and menu in one bar; the year and what is open in a thin line under it. */
 	@media (max-width: 700px) {
+		.wide {
+			display: none;
+		}
+		.narrow {
+			display: inline;
+		}
+		.top {
+			display: grid;
+			grid-template-columns: auto minmax(0, 1fr) auto;
+			gap: 0.4rem 0.8rem;
+			padding: 0.4rem 1rem;
+		}
+		.more {
+			grid-column: 3;
+			grid-row: 1;
+		}
+		.more nav {
+			left: auto;
+			right: 0;
+		}
+		.year {
+			grid-column: 1;
+			grid-row: 2;
+		}
 		.right {
-			flex-wrap: wrap;
+			grid-column: 2 / -1;
+			grid-row: 2;
+			justify-content: flex-end;
 			gap: 0.3rem 0.9rem;
-			margin-left: 0;
+			min-width: 0;
+		}
+		.undo {
+			max-width: 8.5rem;
 		}
 	}
 	@media (min-width: 1100px) {

@@ -224,4 +224,53 @@
 	tbody tr {
 		cursor: pointer;
 	}
+	/* On a phone each field is a card: name and acres, grower and what is open, crop and sample, what is next. */
+	@media (max-width: 700px) {
+		.heading {
+			flex-wrap: wrap;
+		}
+		.ledger,
+		.ledger tbody {
+			display: block;
+		}
+		.ledger thead {
+			display: none;
+		}
+		.ledger tbody tr {
+			display: grid;
+			grid-template-columns: 1fr auto;
+			gap: 0.1rem 0.8rem;
+			margin-bottom: 0.6rem;
+			padding: 0.7rem 0.9rem;
+			border: 1px solid var(--rule);
+			background: var(--sheet);
+		}
+		.ledger td {
+			padding: 0;
+			border: 0;
+		}
+		.ledger td:nth-child(1) {
+			font-size: 1.1rem;
+			font-weight: 650;
+		}
+		.ledger td:nth-child(3) {
+			grid-area: 1 / 2;
+		}
+		.ledger td:nth-child(3):not(:empty)::after {
+			content: ' ac';
+		}
+		.ledger td:nth-child(2) {
+			color: var(--ink-soft);
+		}
+		.ledger td:nth-child(8) {
+			grid-area: 2 / 2;
+			text-align: right;
+		}
+		.ledger td:nth-child(5)::before {
+			content: 'sample ';
+		}
+		.ledger td:nth-child(7) {
+			grid-column: 1 / -1;
+		}
+	}
 </style>

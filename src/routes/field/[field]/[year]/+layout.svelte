@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { afterNavigate } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Snippet } from 'svelte';
 	import { WORDS } from '$lib/ui/frame/words';
@@ -8,9 +9,16 @@
 	const base = $derived(`/field/${page.params.field}/${page.params.year}`);
 	/** The walk belongs to the last word, zones to the first. */
 	const at = $derived(page.url.pathname.split('/')[4]?.replace('walk', 'book').replace('zones', 'ground'));
+	let line = $state<HTMLElement>();
+
+	/** Where the line is wider than the window, the open word is scrolled into sight; the page itself stays. */
+	afterNavigate(() => {
+		const open = line?.querySelector<HTMLElement>('[aria-current=page]');
+		if (line && open) line.scrollLeft = open.offsetLeft - (line.clientWidth - open.offsetWidth) / 2;
+	});
 </script>
 
-<nav class="work no-print" aria-label="The work on this field">
+<nav class="work no-print" aria-label="The work on this field" bind:this={line}>
 	{#each WORDS as { path, name } (path)}
 		<a href={`${base}/${path}`} class:here={at === path} aria-current={at === path ? 'page' : undefined}>
 			<strong>{name}</strong>
@@ -22,6 +30,7 @@
 
 <style>
 	.work {
+		position: relative;
 		display: flex;
 		background: var(--paper-deep);
 		border-bottom: 1px solid var(--rule);
