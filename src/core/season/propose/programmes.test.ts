@@ -7,6 +7,7 @@ import { compareProgrammes, nitrogenPasses } from './compare-programmes';
 import { planContext } from '../plan/plan-context.test-help';
 import { proposeProgramme, usualPlantingDate } from './propose-programme';
 import { tripCount, tripOf } from '../plan/trips';
+import { shiftDate } from '../weather/season-weather';
 
 const CROPS: readonly [CropId, number, number][] = [
 	['corn-grain', 180, 160],
@@ -64,6 +65,22 @@ describe('programmes side by side', () => {
 		expect(by('This plan').cost).toMatchObject({ applies: true, value: 81.5 });
 		expect(by('All before planting').minds).toBeGreaterThan(0);
 		expect(by('Spoon-fed').minds).toBeLessThan(by('All before planting').minds + by('All before planting').stops);
+	});
+	it('split between the first trip that the crop has and its main one', () => {
+		const split = (cropId: CropId) => {
+			const of = planContext({ cropId });
+			const [main] = of.schedule!.nitrogen;
+			const plan = alternativesTo([{ ...urea, date: shiftDate(of.plantingDate, 20) }], of);
+			const passes = plan.find(({ name }) => name === 'Split')!.passes;
+			return { ids: passes.map(({ id }) => id), main: main!.id };
+		};
+		const corn = split('corn-grain');
+		expect(corn.ids).toContain(corn.main);
+		expect(new Set(corn.ids).size).toBe(2);
+		// Where the main trip is the first one, a third goes on before it.
+		const first = split('sunflower');
+		expect(first.ids[1]).toBe(first.main);
+		expect(first.ids[0]).not.toBe(first.main);
 	});
 	it('lose less when they wait for the crop, in a wet year on sandy ground', () => {
 		const lost = (name: string) => {

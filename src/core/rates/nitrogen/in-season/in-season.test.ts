@@ -65,6 +65,14 @@ describe('the nitrate test in the crop', () => {
 		expect(rate.reason).toContain(reason);
 	});
 
+	it('cautions of the height only outside of what the test was made for', () => {
+		const cautionsAt = (cropHeightIn: number) => {
+			const { worksheet } = rateOf(corn({ nitrate: { ...test, cropHeightIn } }), NITRATE);
+			return worksheet.applies ? allCautions(worksheet).filter((text) => text.includes('in tall')).length : NaN;
+		};
+		expect([5.9, 6, 9, 12, 12.1].map(cautionsAt)).toEqual([1, 0, 0, 0, 1]);
+	});
+
 	it('cautions of a crop that is too tall, and says what to do without a test', () => {
 		const { worksheet } = rateOf(corn({ nitrate: { ...test, cropHeightIn: 20 } }), NITRATE);
 		expect(worksheet.applies && allCautions(worksheet).join()).toContain('made for 6 to 12 in');

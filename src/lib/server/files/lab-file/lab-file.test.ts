@@ -98,12 +98,17 @@ describe('reading a file', () => {
 		['letter.csv', bytes('Dear grower,\nthank you\n'), 'holds no table'],
 		['bare.csv', bytes('Field,pH,K\n'), 'no rows under them'],
 		['picture.png', new Uint8Array([0x89, 0x50, 0, 0, 1, 2]), 'neither a CSV nor an .xlsx'],
-		['quotes.csv', bytes('a,b,c\n"never closed,1,2\n'), 'do not close'],
+		['quotes.csv', bytes('a,b,c\n"never closed,1,2\n'), 'quotes in line 2 do not close'],
 		['broken.xlsx', new Uint8Array([0x50, 0x4b, 3, 4, 9, 9, 9]), 'damaged'],
 		['other.zip', zipSync({ 'a.txt': bytes('hello') }), 'cannot be read|not an .xlsx|holds no'],
 		['long.csv', bytes(`a,b,c\n${'1,2,3\n'.repeat(20_001)}`), 'at most 20000']
 	])('refuses %s with a sentence', async (name, content, message) => {
 		await expect(readLabFile(name, content)).rejects.toThrow(new RegExp(message));
+	});
+
+	it('takes no CSV for a workbook because of its first letter', async () => {
+		const grid = await readLabFile('p.csv', bytes('Plot,pH,K\nNorth,5.6,120\n'));
+		expect(grid.headers).toEqual(['Plot', 'pH', 'K']);
 	});
 
 	it('refuses an .xlsx that would unpack to a hundred megabytes, unread', async () => {
