@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Button, TextInput } from 'carbon-components-svelte';
+	import { Button, FileUploaderButton, TextInput } from 'carbon-components-svelte';
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import { formatNumber } from '$core/units/display';
 	import ProductForm from '$lib/ui/supply/ProductForm.svelte';
@@ -48,14 +48,14 @@
 	<div class="row bar">
 		<div class="words"><TextInput size="sm" labelText="Find by name" bind:value={words} /></div>
 		<Button size="small" kind="tertiary" href="/products/file" download>The catalogue as CSV</Button>
-		<label class="file"
-			><span class="bx--label">Take own products in (CSV, the same columns)</span>
-			<input
-				type="file"
-				accept=".csv,text/csv"
-				onchange={({ currentTarget }) => void take(currentTarget.files?.[0])}
-			/></label
-		>
+		<FileUploaderButton
+			size="small"
+			kind="tertiary"
+			disableLabelChanges
+			accept={['.csv', 'text/csv']}
+			labelText="Import own products (CSV, the same columns)"
+			on:change={({ detail }) => void take(detail[0])}
+		/>
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if notice}<p role="status">{notice}</p>{/if}
@@ -122,9 +122,6 @@
 	}
 	.words {
 		width: 16rem;
-	}
-	.file {
-		display: block;
 	}
 	.additives {
 		max-width: 64rem;

@@ -59,5 +59,5 @@ export function knownDaysFrom(weather: KnownWeather, from: string, most: number)
 /** Where the days from one on come from, in words. */
 export function sourceOfDays({ outlookFrom, madeUp }: KnownWeather, from: string, count: number): string {
 	if (shiftDate(from, count - 1) < outlookFrom) return 'as measured';
-	return madeUp ? 'by a assumed outlook' : 'by your outlook';
+	return madeUp ? 'by an assumed outlook' : 'by your outlook';
 }

@@ -70,7 +70,7 @@ describe('what is known', () => {
 		expect(known.days.get('2026-11-23')!.rainMm).toBe(8);
 		expect(knownWeather(station, measured, undefined, '2026-11-23')).toEqual(known);
 		expect(sourceOfDays(known, '2026-11-21', 2)).toBe('as measured');
-		expect(sourceOfDays(known, '2026-11-21', 5)).toBe('by a assumed outlook');
+		expect(sourceOfDays(known, '2026-11-21', 5)).toBe('by an assumed outlook');
 	});
 	it('takes the adviser’s own outlook in place of the made-up one', () => {
 		const known = knownWeather(station, [], { from: '2027-06-05', rainMm: [0, 5] }, '2026-11-23');

@@ -65,7 +65,7 @@ export function useStation(db: Database, { id, name }: { id: string; name: strin
 	act(db, { label: `Chose the weather of ${name}` }, (writer) => writer.put('setting', { id: 'station', value: id }));
 }
 
-/** The rain that the adviser expects; undefined where a assumed outlook stands in. */
+/** The rain that the adviser expects; undefined where an assumed outlook stands in. */
 export function readOutlook(db: Database): RainOutlook | undefined {
 	return JSON.parse(settingOf(db, 'outlook') ?? 'null') ?? undefined;
 }

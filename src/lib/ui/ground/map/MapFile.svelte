@@ -1,6 +1,6 @@
 <!-- A map file: looked at first, then taken as boundary, as zones or as layers. -->
 <script lang="ts">
-	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, FileUploaderDropContainer, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { LayerQuantity, LookedAt } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
@@ -82,14 +82,12 @@
 	}
 </script>
 
-<label class="file">
-	<span class="bx--label">A map file: GeoJSON, KML, zipped Shapefile, GeoTIFF, or CSV with longitude and latitude</span>
-	<input
-		type="file"
-		accept=".geojson,.json,.kml,.kmz,.zip,.tif,.tiff,.csv,.txt"
-		onchange={({ currentTarget }) => void look(currentTarget.files?.[0])}
-	/>
-</label>
+<FileUploaderDropContainer
+	labelText="Drop a map file here, or choose one: GeoJSON, KML, zipped Shapefile, GeoTIFF, or CSV with longitude and latitude"
+	accept={['.geojson', '.json', '.kml', '.kmz', '.zip', '.tif', '.tiff', '.csv', '.txt']}
+	validateFiles={(files) => files}
+	on:change={({ detail }) => void look(detail[0])}
+/>
 {#if busy}<p role="status">Reading…</p>{/if}
 {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 {#each notice as text (text)}<p role="status">{text}</p>{/each}
@@ -149,10 +147,6 @@
 {/if}
 
 <style>
-	.file {
-		display: block;
-		margin-bottom: 0.6rem;
-	}
 	.fields {
 		display: grid;
 		grid-template-columns: repeat(auto-fit, minmax(8rem, 1fr));

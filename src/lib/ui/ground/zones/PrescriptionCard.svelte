@@ -15,7 +15,7 @@
 </script>
 
 <script lang="ts">
-	import { TextInput } from 'carbon-components-svelte';
+	import { FileUploaderButton, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
@@ -128,19 +128,21 @@
 		<button type="button" class="plain" onclick={show}>{shown ? 'Take it off the map' : 'Show it on the map'}</button>
 	</p>
 	<div class="back">
-		<label class="file"
-			><span class="bx--label">Read a file back, to see that it says the same</span><input
-				type="file"
-				onchange={({ currentTarget }) => void readBack(currentTarget.files?.[0])}
-			/></label
-		>
+		<FileUploaderButton
+			size="small"
+			kind="tertiary"
+			disableLabelChanges
+			labelText="Read a file back, to see that it says the same"
+			on:change={({ detail }) => void readBack(detail[0])}
+		/>
 		<TextInput size="sm" type="date" labelText="Applied on" bind:value={appliedOn} />
-		<label class="file"
-			><span class="bx--label">The monitor’s log (CSV or GeoJSON with “rate”)</span><input
-				type="file"
-				onchange={({ currentTarget }) => void takeApplied(currentTarget.files?.[0])}
-			/></label
-		>
+		<FileUploaderButton
+			size="small"
+			kind="tertiary"
+			disableLabelChanges
+			labelText="The monitor’s log (CSV or GeoJSON with “rate”)"
+			on:change={({ detail }) => void takeApplied(detail[0])}
+		/>
 	</div>
 	{#if notice}<p role="status">{notice}</p>{/if}
 	{#each content.cautions as caution (caution)}<p class="caution small">▲ {caution}</p>{/each}

@@ -1,4 +1,4 @@
-<!-- The rain of the next days: a assumed outlook until the adviser gives one. -->
+<!-- The rain of the next days: an assumed outlook until the adviser gives one. -->
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
@@ -62,7 +62,7 @@
 	<p class="soft">
 		{own
 			? 'Your own outlook. The season’s rules ask it whether rain washes urea in and how the ground will be.'
-			: 'A assumed outlook stands here until you type in what your forecast says. The season’s rules ask it whether rain washes urea in and how the ground will be.'}
+			: 'An assumed outlook stands here until you type in what your forecast says. The season’s rules ask it whether rain washes urea in and how the ground will be.'}
 	</p>
 	<div class="row">
 		<div class="from"><TextInput size="sm" type="date" labelText="From" bind:value={from} /></div>

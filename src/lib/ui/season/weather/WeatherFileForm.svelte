@@ -1,6 +1,6 @@
 <!-- A daily weather file of a station, taken in whole or not at all. -->
 <script lang="ts">
-	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, FileUploaderButton, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { WeatherFile } from '$core/schema-types';
 	import type { UnitSystem } from '$core/units/rate-units';
@@ -55,14 +55,17 @@
 			<SelectItem value="us" text="F and inches" />
 			<SelectItem value="metric" text="C and mm" />
 		</Select>
-		<label class="file">
+		<div class="file">
 			<span class="bx--label">File</span>
-			<input
-				type="file"
-				accept=".csv,.txt,text/csv"
-				onchange={({ currentTarget }) => (file = currentTarget.files?.[0])}
+			<FileUploaderButton
+				size="small"
+				kind="tertiary"
+				disableLabelChanges
+				accept={['.csv', '.txt', 'text/csv']}
+				labelText={file ? file.name : 'Choose the file'}
+				on:change={({ detail }) => (file = detail[0])}
 			/>
-		</label>
+		</div>
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if notice}<p role="status">{notice}</p>{/if}
@@ -70,6 +73,10 @@
 </section>
 
 <style>
+	.file {
+		display: grid;
+		justify-items: start;
+	}
 	.fields {
 		display: grid;
 		grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
@@ -77,9 +84,6 @@
 		max-width: 60rem;
 		margin-bottom: 0.8rem;
 		align-items: end;
-	}
-	.file {
-		display: block;
 	}
 	.problem {
 		color: var(--stop);
