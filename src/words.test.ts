@@ -37,7 +37,7 @@ const REPLACED: readonly { then: string; now: RegExp }[] = [
 	{ then: 'setbacks', now: /distances? to keep/i },
 	{ then: 'scouting and records', now: /walk and book/i },
 	{ then: 'save, record', now: /\bbook (the|a) (count|test|strips|harvest)|\bbooked\b/i },
-	{ then: 'undo, delete, import', now: /\b(take|took|taken) (back|out|away)\b|\b(take|took|taken) in\b(?!to)/i },
+	{ then: 'undo, delete, import', now: /\b(take|took|taken) (it )?(back|out|away)\b|\b(take|took|taken) in\b(?!to)/i },
 	{ then: 'edit', now: /\bmend(ing|ed|s)?\b/i },
 	{ then: 'save', now: /\bkeep (it|the (goal|facts|prices|product|pass|sample|point|corners|name))\b/i },
 	{ then: 'no problem found by the rules checked', now: /nothing against this plan/i },

@@ -53,7 +53,7 @@
 			>
 				{mode === 'mend' ? 'Stop editing' : 'Edit'}
 			</Button>
-			<Button size="small" kind="ghost" onclick={remove}>Take it away</Button>
+			<Button size="small" kind="ghost" onclick={remove}>Delete the boundary</Button>
 		{/if}
 		<Button size="small" kind="ghost" onclick={() => (typing = !typing)}>
 			{typing ? 'Leave off typing' : 'Type its corners'}
