@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { FileUploaderButton, InlineNotification, Toggle } from 'carbon-components-svelte';
+	import { InlineNotification, Toggle } from 'carbon-components-svelte';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { goto } from '$app/navigation';
 	import ProblemList from '$lib/ui/rates/guide/ProblemList.svelte';
 	import { sendGuide, type GuideProblem } from '$lib/ui/rates/guide/send-guide';
@@ -34,14 +35,7 @@
 		its numbers, or import a file. Guides set aside do not show under Rates.
 	</p>
 	<div class="row head">
-		<FileUploaderButton
-			size="small"
-			kind="tertiary"
-			labelText="Import a guide file"
-			disableLabelChanges
-			accept={['.json']}
-			on:change={({ detail }) => take(detail)}
-		/>
+		<FileButton label="Import a guide file" accept={['.json']} take={(picked) => take(picked ? [picked] : [])} />
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	</div>
 	{#if problems.length > 0}

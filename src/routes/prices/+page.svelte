@@ -1,13 +1,7 @@
 <!-- Every price of the book: what holds now, since when, and what it was before. -->
 <script lang="ts">
-	import {
-		Button,
-		Checkbox,
-		DataTable,
-		FileUploaderButton,
-		InlineNotification,
-		Search
-	} from 'carbon-components-svelte';
+	import { Button, Checkbox, DataTable, InlineNotification, Search } from 'carbon-components-svelte';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { formatNumber } from '$core/units/display';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
@@ -93,13 +87,11 @@
 		<Checkbox labelText="Items without a price too" bind:checked={everything} />
 		<span class="grow"></span>
 		<Button size="small" kind="ghost" href="/prices/file" download>As CSV</Button>
-		<FileUploaderButton
-			size="small"
+		<FileButton
+			label="Import from CSV"
 			kind="ghost"
-			disableLabelChanges
 			accept={['.csv', 'text/csv']}
-			labelText="Import from CSV"
-			on:change={({ detail }) => void importFile(detail[0])}
+			take={(picked) => void importFile(picked)}
 		/>
 		<Button size="small" disabled={changed === 0} on:click={() => void savePrices()}>Save the prices</Button>
 	</div>

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { Button, FileUploaderButton, TextInput } from 'carbon-components-svelte';
+	import { Button, TextInput } from 'carbon-components-svelte';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import { formatNumber } from '$core/units/display';
 	import ProductForm from '$lib/ui/supply/ProductForm.svelte';
@@ -48,13 +49,10 @@
 	<div class="row bar">
 		<div class="words"><TextInput size="sm" labelText="Find by name" bind:value={words} /></div>
 		<Button size="small" kind="tertiary" href="/products/file" download>The catalogue as CSV</Button>
-		<FileUploaderButton
-			size="small"
-			kind="tertiary"
-			disableLabelChanges
+		<FileButton
+			label="Import own products (CSV, the same columns)"
 			accept={['.csv', 'text/csv']}
-			labelText="Import own products (CSV, the same columns)"
-			on:change={({ detail }) => void take(detail[0])}
+			take={(picked) => void take(picked)}
 		/>
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}

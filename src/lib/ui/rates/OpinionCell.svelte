@@ -3,6 +3,7 @@
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { capital } from '$lib/objective-names';
 	import Quantity from '../figure/Quantity.svelte';
+	import RateCard from './RateCard.svelte';
 
 	interface Props {
 		opinion: RatesPage['rows'][number]['opinions'][number];
@@ -18,11 +19,11 @@
 	const { opinion, nutrientName, chosen, suits, walk, choose }: Props = $props();
 </script>
 
-<div class="cell" class:chosen={chosen !== undefined}>
-	<div class="school">
-		{opinion.objective ? capital(opinion.objective) : opinion.school}
-		<span class="soft">{opinion.guide}</span>
-	</div>
+<RateCard
+	look={chosen === undefined ? 'plain' : 'chosen'}
+	heading={opinion.objective ? capital(opinion.objective) : opinion.school}
+	guide={opinion.guide}
+>
 	<div class="rate">
 		{#if opinion.none}<span>none</span>{/if}
 		<Quantity answer={opinion.answer} bare label={`${nutrientName} by ${opinion.guide}: ${opinion.title}`} />
@@ -35,7 +36,9 @@
 	{#if opinion.objective}<div class="small soft">{opinion.curve}</div>{/if}
 	{#if opinion.stands}
 		<div class="small soft">
-			{opinion.stands}{#if opinion.total?.applies && opinion.answer.applies && opinion.total.value !== opinion.answer.value},
+			{opinion.stands === 'for this dressing'
+				? 'for this application'
+				: opinion.stands}{#if opinion.total?.applies && opinion.answer.applies && opinion.total.value !== opinion.answer.value},
 				<Quantity answer={opinion.total} /> with what was applied{/if}
 		</div>
 	{/if}
@@ -46,7 +49,7 @@
 	{#if opinion.name === opinion.title}<div class="small soft">{opinion.title}</div>{/if}
 	{#if opinion.approximate}<div class="small mark-about">≈ approximate: {opinion.approximate}</div>{/if}
 	{#if suits}<div class="small mark-suits">{suits}</div>{/if}
-	<div class="pick">
+	{#snippet pick()}
 		{#if chosen === 'this year'}
 			<span class="mark">✓ chosen</span>
 		{:else if opinion.stands === 'for this dressing'}
@@ -59,46 +62,22 @@
 				onclick={() => choose(false)}>Choose</button
 			>
 		{/if}
-	</div>
-	{#if opinion.bothYears?.applies}
-		<div class="both small">
-			Both years in one pass: <strong><Quantity answer={opinion.bothYears} bare /></strong>
-			{#if chosen === 'both years'}<span class="mark">✓ chosen</span>{:else}<button
-					type="button"
-					class="plain"
-					onclick={() => choose(true)}>Choose both years</button
-				>{/if}
-		</div>
-	{/if}
-</div>
+		{#if opinion.bothYears?.applies}
+			<div class="both small">
+				Both years in one pass: <strong><Quantity answer={opinion.bothYears} bare /></strong>
+				{#if chosen === 'both years'}<span class="mark">✓ chosen</span>{:else}<button
+						type="button"
+						class="plain"
+						onclick={() => choose(true)}>Choose both years</button
+					>{/if}
+			</div>
+		{/if}
+	{/snippet}
+</RateCard>
 
 <style>
-	.cell {
-		background: var(--sheet);
-		border: 1px solid var(--rule);
-		padding: 0.6rem 0.8rem 0.7rem;
-		display: flex;
-		flex-direction: column;
-		gap: 0.15rem;
-	}
-	.chosen {
-		border: 2px solid var(--action);
-		background: var(--action-wash);
-		padding: calc(0.6rem - 1px) calc(0.8rem - 1px) calc(0.7rem - 1px);
-	}
-	.school {
-		font-weight: 600;
-		font-size: 0.88rem;
-	}
-	.school .soft {
-		font-weight: 400;
-	}
-	.rate {
-		font-size: 1.5rem;
-		font-weight: 650;
-		line-height: 1.25;
-	}
 	.both {
+		flex: 1 0 100%;
 		border-top: 1px solid var(--rule);
 		margin-top: 0.35rem;
 		padding-top: 0.35rem;
@@ -108,15 +87,5 @@
 	}
 	.mark-suits {
 		color: var(--action);
-	}
-	.pick {
-		margin-top: auto;
-		padding-top: 0.3rem;
-		display: flex;
-		gap: 1rem;
-	}
-	.mark {
-		color: var(--action);
-		font-weight: 650;
 	}
 </style>

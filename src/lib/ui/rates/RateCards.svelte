@@ -4,6 +4,8 @@
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import Quantity from '../figure/Quantity.svelte';
 	import OpinionCell from './OpinionCell.svelte';
+	import RateCard from './RateCard.svelte';
+	import { lackingIn } from './lacking';
 
 	type Row = RatesPage['rows'][number];
 
@@ -21,7 +23,7 @@
 	const { row, suits, walk, choose, planSo, leaveOpen }: Props = $props();
 
 	const giving = $derived(row.opinions.filter(({ answer }) => answer.applies));
-	const others = $derived(row.opinions.filter(({ answer, notForCrop }) => !answer.applies && !notForCrop));
+	const others = $derived(lackingIn(row));
 	/** Rules that hold for one kind of programme only: shown grey while the plan is another. */
 	const waiting = $derived(others.filter(({ schoolId }) => isForProgramme(schoolId)));
 	/** Approaches that lack something here, those with the same reason together. */
@@ -52,24 +54,22 @@
 		/>
 	{/each}
 	{#if row.own?.applies}
-		<div class="cell own">
-			<div class="school">Your own</div>
+		<RateCard look="chosen" heading="Your own">
 			<div class="rate"><Quantity answer={row.own} bare label={`${row.name}, your own`} /></div>
 			<div class="small soft">because: {row.choice?.reason}</div>
-			<div class="pick mark">✓ chosen</div>
-		</div>
+			{#snippet pick()}<span class="mark">✓ chosen</span>{/snippet}
+		</RateCard>
 	{/if}
 	{#each waiting as { method, school, guide, answer } (method)}
-		<div class="cell waiting">
-			<div class="school">{school} <span class="soft">{guide}</span></div>
+		<RateCard look="waiting" heading={school} {guide}>
 			{#if !answer.applies}
 				<div class="small"><strong>Not on this programme:</strong> {answer.reason}.</div>
 				<div class="small">{answer.remedy}</div>
 			{/if}
-			<div class="pick">
+			{#snippet pick()}
 				<button type="button" class="plain" onclick={() => planSo(method)}>Plan the passes so</button>
-			</div>
-		</div>
+			{/snippet}
+		</RateCard>
 	{/each}
 </div>
 {#if row.choice}<p class="small">
@@ -90,32 +90,6 @@
 		grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
 		gap: 0.5rem;
 	}
-	.cell {
-		background: var(--sheet);
-		border: 1px solid var(--rule);
-		padding: 0.6rem 0.8rem 0.7rem;
-		display: flex;
-		flex-direction: column;
-		gap: 0.15rem;
-	}
-	.own {
-		border: 2px solid var(--action);
-		background: var(--action-wash);
-	}
-	.waiting {
-		background: var(--paper-deep);
-		border-style: dashed;
-		color: var(--ink-soft);
-	}
-	.school {
-		font-weight: 600;
-		font-size: 0.88rem;
-	}
-	.rate {
-		font-size: 1.5rem;
-		font-weight: 650;
-		line-height: 1.25;
-	}
 	.lacking {
 		list-style: none;
 		margin: 0.4rem 0 0;
@@ -125,13 +99,5 @@
 	}
 	.lacking strong {
 		font-weight: 600;
-	}
-	.pick {
-		margin-top: auto;
-		padding-top: 0.3rem;
-	}
-	.mark {
-		color: var(--action);
-		font-weight: 650;
 	}
 </style>

@@ -8,6 +8,7 @@
 	import Quantity from '../figure/Quantity.svelte';
 	import { remove, save, type YearAddress } from '../forms/call';
 	import OwnRate from './OwnRate.svelte';
+	import { lackingIn } from './lacking';
 	import RateCards from './RateCards.svelte';
 	import SimulatedConfirm from './SimulatedConfirm.svelte';
 	import RateStrip from './strip/RateStrip.svelte';
@@ -42,9 +43,7 @@
 	});
 	/** What would let another approach speak, each once. */
 	const lacks = $derived([
-		...new Set(
-			row.opinions.flatMap(({ answer, notForCrop }) => (!answer.applies && !notForCrop ? (answer.lacks ?? []) : []))
-		)
+		...new Set(lackingIn(row).flatMap(({ answer }) => (answer.applies ? [] : (answer.lacks ?? []))))
 	]);
 	/** Where every approach says none: why the first one does. */
 	const none = $derived(

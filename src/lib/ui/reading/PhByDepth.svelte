@@ -13,7 +13,7 @@
 	const { profile, inCm }: Props = $props();
 </script>
 
-<section class="section two">
+<section class="section columns">
 	<div>
 		<h2>pH by depth</h2>
 		<Chart
@@ -28,7 +28,7 @@
 			height="300px"
 		/>
 	</div>
-	<div class="facts">
+	<div class="beside-chart">
 		{#if profile.hidden.length > 0}
 			<p class="band">
 				▲ An acid band lies hidden under the surface: {profile.hidden
@@ -47,17 +47,6 @@
 </section>
 
 <style>
-	.two {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
-		gap: 1.5rem 2.5rem;
-	}
-	.two > * {
-		min-width: 0;
-	}
-	.facts {
-		padding-top: 1.6rem;
-	}
 	.band {
 		color: var(--accent-ink);
 		font-weight: 600;

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import {
 		Button,
-		FileUploaderButton,
 		InlineNotification,
 		ProgressBar,
 		Select,
@@ -9,6 +8,7 @@
 		TextArea,
 		TextInput
 	} from 'carbon-components-svelte';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { onDestroy, onMount, untrack } from 'svelte';
 	import { readObservations } from '$core/rates/nitrogen/response/read-observations';
 	import CurveForm from '$lib/ui/rates/curves/CurveForm.svelte';
@@ -78,13 +78,10 @@
 		<div>
 			<TextArea labelText="Plots" rows={12} placeholder={EXAMPLE} bind:value={text} />
 			<div class="row file">
-				<FileUploaderButton
-					size="small"
-					kind="tertiary"
-					labelText="Take them from a CSV file"
-					disableLabelChanges
+				<FileButton
+					label="Take them from a CSV file"
 					accept={['.csv', '.txt', '.tsv']}
-					on:change={({ detail }) => take(detail)}
+					take={(picked) => take(picked ? [picked] : [])}
 				/>
 				<span class="soft small" role="status">
 					{read.observations.length}

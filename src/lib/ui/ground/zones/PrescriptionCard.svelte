@@ -15,7 +15,8 @@
 </script>
 
 <script lang="ts">
-	import { FileUploaderButton, TextInput } from 'carbon-components-svelte';
+	import { TextInput } from 'carbon-components-svelte';
+	import FileButton from '../../forms/FileButton.svelte';
 	import { untrack } from 'svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
@@ -128,21 +129,9 @@
 		<button type="button" class="plain" onclick={show}>{shown ? 'Take it off the map' : 'Show it on the map'}</button>
 	</p>
 	<div class="back">
-		<FileUploaderButton
-			size="small"
-			kind="tertiary"
-			disableLabelChanges
-			labelText="Read a file back, to see that it says the same"
-			on:change={({ detail }) => void readBack(detail[0])}
-		/>
+		<FileButton label="Read a file back, to see that it says the same" take={(picked) => void readBack(picked)} />
 		<TextInput size="sm" type="date" labelText="Applied on" bind:value={appliedOn} />
-		<FileUploaderButton
-			size="small"
-			kind="tertiary"
-			disableLabelChanges
-			labelText="The monitor’s log (CSV or GeoJSON with “rate”)"
-			on:change={({ detail }) => void takeApplied(detail[0])}
-		/>
+		<FileButton label="The monitor’s log (CSV or GeoJSON with “rate”)" take={(picked) => void takeApplied(picked)} />
 	</div>
 	{#if notice}<p role="status">{notice}</p>{/if}
 	{#each content.cautions as caution (caution)}<p class="caution small">▲ {caution}</p>{/each}

@@ -4,6 +4,7 @@
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { nutrientColor } from '../../figure/nutrient-color';
 	import Quantity from '../../figure/Quantity.svelte';
+	import { lackingIn } from '../lacking';
 	import { placeLabels, spreadMarks } from './place-labels';
 	import { ticksOver } from './scale';
 
@@ -19,7 +20,7 @@
 
 	/** Px at both ends: for marks that stand side by side, and for the ends of the scale. */
 	const PAD = 30;
-	const END = 44;
+	const END = 52;
 	const MARK = 17;
 	const LANE = 17;
 	/** Px a letter takes at most: labels are placed before their widths are known, on the server. */
@@ -31,8 +32,7 @@
 			.sort((a, b) => a.answer.value - b.answer.value)
 	);
 	const own = $derived(row.own?.applies ? row.own : undefined);
-	/** Approaches of guides that know the crop, but lack something here. */
-	const lacking = $derived(row.opinions.filter(({ answer, notForCrop }) => !answer.applies && !notForCrop));
+	const lacking = $derived(lackingIn(row));
 
 	const marks = $derived(
 		[
@@ -92,8 +92,10 @@
 				<span class="tick" style:left={`${xOf(tick)}px`} style:top={`${line - 3}px`}></span>
 			{/each}
 			{#if xs[0]! > PAD - 5}<span class="end" style:left="0" style:top={`${line - 7}px`}>0</span>{/if}
-			<span class="end" style:left={`${PAD + across + 10}px`} style:top={`${line - 7}px`}
-				>{ticks[ticks.length - 1]}</span
+			<span
+				class="end"
+				style:left={`${Math.max(PAD + across + 10, xs[xs.length - 1]! + 12)}px`}
+				style:top={`${line - 7}px`}>{ticks[ticks.length - 1]}</span
 			>
 			{#if giving.length > 1}
 				{@const from = xOf(giving[0]!.answer.value)}

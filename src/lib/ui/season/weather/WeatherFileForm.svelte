@@ -1,6 +1,7 @@
 <!-- A daily weather file of a station, taken in whole or not at all. -->
 <script lang="ts">
-	import { Button, FileUploaderButton, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import FileButton from '../../forms/FileButton.svelte';
 	import { untrack } from 'svelte';
 	import type { WeatherFile } from '$core/schema-types';
 	import type { UnitSystem } from '$core/units/rate-units';
@@ -57,13 +58,10 @@
 		</Select>
 		<div class="file">
 			<span class="bx--label">File</span>
-			<FileUploaderButton
-				size="small"
-				kind="tertiary"
-				disableLabelChanges
+			<FileButton
+				label={file ? file.name : 'Choose the file'}
 				accept={['.csv', '.txt', 'text/csv']}
-				labelText={file ? file.name : 'Choose the file'}
-				on:change={({ detail }) => (file = detail[0])}
+				take={(picked) => (file = picked)}
 			/>
 		</div>
 	</div>

@@ -38,7 +38,7 @@
 				: ''}, for {reading.cropName.toLowerCase()}.
 		</p>
 
-		<section class="section two">
+		<section class="section columns">
 			<div>
 				<h2>pH first: nothing else pays while it is wrong</h2>
 				{#if reading.ph.soilPh.applies && reading.ph.points.length > 0}
@@ -63,7 +63,7 @@
 					<p class="empty">{reading.ph.soilPh.reason}. {reading.ph.soilPh.remedy}</p>
 				{/if}
 			</div>
-			<div class="facts">
+			<div class="beside-chart">
 				{#if reading.ph.soilPh.applies}
 					<p>
 						Soil pH <strong><Quantity answer={reading.ph.soilPh} bare /></strong>{#if reading.ph.band}; {reading.cropName.toLowerCase()}
@@ -116,7 +116,7 @@
 			<HoldingBar {...reading.holding} />
 		</section>
 
-		<section class="section two">
+		<section class="section columns">
 			{#each reading.nutrients as nutrient (nutrient.analyte)}
 				<NutrientReading {nutrient} cropName={reading.cropName} />
 			{/each}
@@ -193,17 +193,6 @@
 </div>
 
 <style>
-	.two {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
-		gap: 1.5rem 2.5rem;
-	}
-	.two > * {
-		min-width: 0;
-	}
-	.facts {
-		padding-top: 1.6rem;
-	}
 	.reading {
 		font-size: 1.3rem;
 	}
