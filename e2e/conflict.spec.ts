@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, hydrated, test } from './app';
+import { act } from './row-menu';
 
 const HEADING = 'Changed in the book meanwhile';
 
@@ -118,10 +119,7 @@ test('zones of a stale window are asked about, and undo brings back what the oth
 	const edit = async (tab: Page) => {
 		await tab.goto(`${app.server.origin}/field/${id}/2027/zones`);
 		await hydrated(tab);
-		await tab
-			.getByRole('button', { name: /^What is known of/ })
-			.first()
-			.click();
+		await act(tab.getByRole('listitem').filter({ hasText: 'Sand knob' }), 'What is known');
 	};
 	const other = await twoTabs(page, edit);
 	await page.getByLabel('Yield goal').fill('140');

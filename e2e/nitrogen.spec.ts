@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { expect, hydrated, test } from './app';
+import { act } from './row-menu';
 
 const trial = (name: string) => readFileSync(`demo/trials/${name}.csv`, 'utf8');
 
@@ -41,7 +42,7 @@ test('prices move the optimum at once, without a page load; two years of prices 
 	await expect(nitrogen).toContainText(/\$30\.32\/ac\s+more now, though nitrogen is dearer/);
 
 	await best.getByRole('button', { name: /Economic optimum: 157\.5/ }).click();
-	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText('the next pound just pays');
+	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('the next pound just pays');
 	await page.keyboard.press('Escape');
 	const choose = nitrogen.getByRole('button', { name: 'Choose lowest residual N' });
 	const sure = page.getByRole('dialog', { name: 'Go by a simulated curve?' });
@@ -72,7 +73,7 @@ test('credits stand on the worksheet, and the account of what is chosen under th
 	await nitrogen.getByLabel('From manure of this year, lb/ac N').fill('25');
 	await nitrogen.getByRole('button', { name: 'Save these credits' }).click();
 	await nitrogen.getByRole('button', { name: /Tri-state guide 1995.*: 135\.6/ }).click();
-	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText('manure of this year');
+	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('manure of this year');
 });
 
 test('the placed factor is grey on one broadcast pass, and live on the banded programme', async ({ page, app }) => {
@@ -89,10 +90,10 @@ test('the placed factor is grey on one broadcast pass, and live on the banded pr
 		reason: ''
 	};
 	await app.openField('Crow Acre', 'season');
-	const remove = page.getByRole('region', { name: 'All passes' }).getByRole('button', { name: 'Remove', exact: true });
-	for (let left = await remove.count(); left > 0; left--) {
-		await remove.first().click();
-		await expect(remove).toHaveCount(left - 1);
+	const rows = page.getByRole('region', { name: 'All passes' }).locator('tbody tr');
+	for (let left = await rows.count(); left > 0; left--) {
+		await act(rows.first(), 'Remove');
+		await expect(rows).toHaveCount(left - 1);
 		await expect(page.getByRole('button', { name: /^Undo: Removed/ })).toBeVisible();
 	}
 	await app.post(passes, { removed: [], added: [broadcast] });
@@ -121,7 +122,7 @@ test.describe('on a phone', () => {
 	}) => {
 		await app.openField('Long Meadow', 'walk');
 		const count = page.getByRole('region', { name: 'Tiller count' });
-		await count.getByLabel('Day').fill('2027-02-03');
+		await count.getByLabel('Day', { exact: true }).fill('2027-02-03');
 		await count.getByLabel('Row spacing, in').fill('6');
 		await count.getByLabel('Spot 1, stems').fill('4b');
 		await count.getByRole('button', { name: 'Save the count' }).click();
@@ -133,7 +134,7 @@ test.describe('on a phone', () => {
 		await expect(page.getByText('Tiller count is in the season now.')).toBeVisible();
 
 		await count.getByText('Record another').click();
-		await count.getByLabel('Day').fill('2027-02-05');
+		await count.getByLabel('Day', { exact: true }).fill('2027-02-05');
 		await count.getByLabel('Row spacing, in').fill('7.5');
 		for (const [spot, stems] of [14, 17, 12].entries()) {
 			await count.getByLabel(`Spot ${spot + 1}, stems`).fill(String(stems));
@@ -159,13 +160,13 @@ test('a nitrate test changes the season, in one action that says why and can be 
 	await expect(page.getByRole('cell', { name: 'drop-nozzle band at the row base' })).toBeVisible();
 	await app.openField('Kingfisher Bend', 'walk');
 	const nitrate = page.getByRole('region', { name: 'Pre-sidedress nitrate test' });
-	await nitrate.getByLabel('Day').fill('2027-06-04');
+	await nitrate.getByLabel('Day', { exact: true }).fill('2027-06-04');
 	await nitrate.getByLabel('Nitrate-N, ppm').fill('14');
 	await nitrate.getByLabel('Taken from').selectOption('leaf');
 	await nitrate.getByRole('button', { name: 'Save the test' }).click();
 	await expect(nitrate.getByText(/a leaf test tells what the plant has/)).toBeVisible();
 	await nitrate.getByRole('button', { name: 'Delete' }).click();
-	await nitrate.getByLabel('Day').fill('2027-06-04');
+	await nitrate.getByLabel('Day', { exact: true }).fill('2027-06-04');
 	await nitrate.getByLabel('Nitrate-N, ppm').fill('14');
 	await nitrate.getByLabel('Taken from').selectOption('soil');
 	await nitrate.getByRole('button', { name: 'Save the test' }).click();
@@ -285,7 +286,7 @@ test('without prices maximum yield stands and can be chosen; the others say that
 	await nitrogen.getByRole('button', { name: 'Yield and return' }).click();
 	await expect(nitrogen.getByText(/Economic optimum: does not apply: .*price/)).toBeVisible();
 	await expect(nitrogen.getByText(/Lowest residual N: does not apply: .*price/)).toBeVisible();
-	await expect(nitrogen).toContainText('By Corn after soybean, ▲ simulated, not measured');
+	await expect(nitrogen).toContainText(/By Corn after soybean,\s*simulated, not measured/);
 	await nitrogen.getByRole('button', { name: 'Choose maximum yield' }).click();
 	await page.getByRole('button', { name: 'Choose it all the same' }).click();
 	await expect(page.getByRole('link', { name: /^Rates N 181 / })).toBeVisible();

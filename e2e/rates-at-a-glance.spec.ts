@@ -37,7 +37,7 @@ test('by keyboard alone: a mark is chosen, a number explained, an own rate writt
 	await expect(marks.nth(1)).toBeChecked();
 	await phosphate.getByRole('button', { name: /by Crop removal.*worksheet/ }).focus();
 	await page.keyboard.press('Enter');
-	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText('removal x yield goal');
+	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('removal x yield goal');
 	await page.keyboard.press('Escape');
 
 	await phosphate.getByRole('button', { name: 'Own rate' }).focus();

@@ -1,4 +1,5 @@
 import { expect, hydrated, test } from './app';
+import { act } from './row-menu';
 
 test('choosing, overruling with a reason, undo and reload keep the state', async ({ page, app }) => {
 	await app.openField('Old Orchard Piece', 'rates');
@@ -63,10 +64,9 @@ test('a goal that is no number is named, and what was typed stays', async ({ pag
 
 test('a pass over the holding limit is stopped, and its remedy clears it', async ({ page, app }) => {
 	await app.openField('Heronry', 'season');
-	await page
-		.getByRole('row', { name: /Side-dress at V5/ })
-		.getByRole('button', { name: 'Change' })
-		.click();
+	const sideDress = page.getByRole('row', { name: /Side-dress at V5/ });
+	await expect(sideDress).toContainText(/\d Jun 2027\s*about V\d/);
+	await act(sideDress, 'Change');
 	await page.getByLabel('Product rate, lb/ac').fill('150');
 	await page.getByRole('button', { name: 'Save the pass' }).click();
 	await expect(

@@ -40,7 +40,7 @@ test('a newcomer goes from the roster to the grower’s sheet, and a reload lose
 	await page
 		.getByRole('button', { name: 'Nitrogen by Tri-state guide 1995: N by yield goal: 187.8 lb/ac; open the worksheet' })
 		.click();
-	const worksheet = page.getByRole('complementary', { name: 'Worksheet' });
+	const worksheet = page.getByRole('dialog', { name: 'Worksheet' });
 	await expect(worksheet).toContainText('-27 + 1.36 x yield goal');
 	await expect(worksheet).toContainText('after soybean');
 	await expect(worksheet).toContainText('Value written from memory');

@@ -12,7 +12,7 @@ test('the hidden acid band shows, lime is summed by layer, and a surface sample 
 	const lime = page.getByRole('region', { name: 'Lime' });
 	// 1.14213 t/ha of pure CaCO3 by hand, / 2.2417 / 0.8303 of the fine lime in use
 	await lime.getByRole('button', { name: /Acid soils, pH in CaCl2.*: 0.61 short ton/ }).click();
-	const worksheet = page.getByRole('complementary', { name: 'Worksheet' });
+	const worksheet = page.getByRole('dialog', { name: 'Worksheet' });
 	await expect(worksheet).toContainText('sum of the layers');
 	for (const layer of ['0-5 cm', '5-10 cm', '10-15 cm', '15-20 cm']) await expect(worksheet).toContainText(layer);
 	await lime.getByRole('button', { name: 'Details' }).click();
@@ -40,7 +40,7 @@ test('six years on, the next crop, and both years in one pass', async ({ page, a
 	// Removal replaced keeps the test where it is; build and maintain raises it.
 	const replaced = phosphate.getByRole('row').filter({ hasText: 'Replace removal, Crop removal' });
 	await replaced.getByRole('button', { name: 'soil test after 6 years: 8 ppm' }).click();
-	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText('year 6, corn grain: taken off');
+	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('year 6, corn grain: taken off');
 	await page.keyboard.press('Escape');
 	await phosphate.getByLabel('Crop in 2028').selectOption('soybean');
 	await phosphate.getByLabel('Its goal, bu/ac').fill('50');

@@ -93,10 +93,8 @@ test('the worksheet takes the focus and gives it back', async ({ page, app }) =>
 	const number = page.getByRole('button', { name: /Phosphate by Tri-state/ });
 	await number.focus();
 	await page.keyboard.press('Enter');
-	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toBeFocused();
-	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText(
-		'1 ppm more on the test: 5 lb/ac less.'
-	);
+	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toBeFocused();
+	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('1 ppm more on the test: 5 lb/ac less.');
 	await page.keyboard.press('Escape');
 	await expect(number).toBeFocused();
 });
@@ -129,18 +127,20 @@ test.describe('in a narrow window', () => {
 		await app.openField('Heronry', 'sheet');
 		const bar = page.getByRole('banner');
 		const tops = await Promise.all(
-			[bar.getByRole('link', { name: 'Cosecha' }), bar.getByRole('combobox'), bar.getByText('Menu')].map(
-				async (part) => (await part.boundingBox())!
-			)
+			[
+				bar.getByRole('link', { name: 'Cosecha' }),
+				bar.getByRole('combobox'),
+				bar.getByRole('button', { name: 'Menu' })
+			].map(async (part) => (await part.boundingBox())!)
 		);
 		const middles = tops.map(({ y, height }) => y + height / 2);
 		expect(Math.max(...middles) - Math.min(...middles)).toBeLessThan(8);
 		await expect(bar.getByRole('link', { name: 'Guides' })).toBeHidden();
 		await expect(page.locator('nav.work [aria-current=page]')).toBeInViewport({ ratio: 1 });
 
-		await bar.getByText('Menu').click();
-		await bar.getByRole('link', { name: 'Prices' }).click();
-		await expect(page.getByRole('heading', { name: 'Prices' })).toBeVisible();
+		await bar.getByRole('button', { name: 'Menu' }).click();
+		await page.getByRole('menuitem', { name: 'Prices' }).click();
+		await expect(page.getByRole('heading', { name: 'Prices', level: 1 })).toBeVisible();
 		expect(await overflow(page), 'prices').toBe(false);
 
 		await bar.getByRole('link', { name: 'Cosecha' }).click();

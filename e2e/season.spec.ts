@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, hydrated, test } from './app';
+import { act } from './row-menu';
 
 const card = (page: Page, label: string) =>
 	page.getByRole('region', { name: 'The board' }).getByRole('button', { name: new RegExp(`^${label} on `) });
@@ -22,9 +23,7 @@ test('the board shows the year that is chosen, with stages, and where the nitrog
 	await page.goBack();
 	await expect(washedOut(page)).toHaveText(normal);
 	await washedOut(page).getByRole('button').click();
-	await expect(page.getByRole('complementary', { name: 'Worksheet' })).toContainText(
-		'daily model of nitrogen and water'
-	);
+	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('daily model of nitrogen and water');
 });
 
 test('a pass dragged by the mouse: stage, room, curves and checks follow before it is kept; undo brings it back', async ({
@@ -226,7 +225,7 @@ test('the low factor on one broadcast pass is stopped, and a remedy places it', 
 		'High-clearance pass at V12'
 	]) {
 		const row = passes.getByRole('row', { name: new RegExp(label) });
-		if ((await row.count()) > 0) await row.getByRole('button', { name: 'Remove' }).click();
+		if ((await row.count()) > 0) await act(row, 'Remove');
 		await expect(row).toHaveCount(0);
 	}
 	const urea = {

@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { PurgeCSS } from 'purgecss';
 import type { Plugin } from 'vite';
@@ -24,9 +24,7 @@ export function carbonStyles(): Plugin {
 
 async function usedStyles(css: string): Promise<string> {
 	const ours = sourcesIn('src');
-	const text = [...ours, ...partsUsedBy(ours).flatMap((part) => sourcesIn(path.join(CARBON, part))), ...scripts()].join(
-		'\n'
-	);
+	const text = [...ours, ...partsUsedBy(ours), ...SET_BY_SCRIPT.map((file) => readFileSync(file, 'utf8'))].join('\n');
 	// "bx--btn--${kind}" is the head of classes whose ends are not in the text.
 	const heads = new Set(text.match(/\bbx--[\w-]+(?:--|__)(?=\$\{)/g));
 	const [purged] = await new PurgeCSS().purge({
@@ -38,42 +36,45 @@ async function usedStyles(css: string): Promise<string> {
 	return purged.css;
 }
 
-/** Carbon's folders that these sources stand on, directly and through one another. */
+/** The sources of Carbon's parts that these sources stand on, directly and through one another, file by file. */
 function partsUsedBy(sources: readonly string[]): string[] {
+	const fileOf = new Map(
+		folders().flatMap((folder) =>
+			[
+				...readFileSync(path.join(CARBON, folder, 'index.js'), 'utf8').matchAll(
+					/default as (\w+) } from "\.\/([^"]+)"/g
+				)
+			].map(([, name = '', file = '']) => [name, path.join(CARBON, folder, file)] as const)
+		)
+	);
 	const named = sources.flatMap((source) =>
 		[...source.matchAll(/import \{([^}]*)\} from 'carbon-components-svelte'/g)].flatMap(([, names = '']) =>
 			names.split(',').map((name) => name.trim())
 		)
 	);
-	const folders = new Set(
-		readdirSync(CARBON, { withFileTypes: true })
-			.filter((one) => one.isDirectory())
-			.map(({ name }) => name)
-	);
-	const exported = new Map(
-		[...folders].flatMap((folder) =>
-			sourcesIn(path.join(CARBON, folder)).flatMap((source) =>
-				[...source.matchAll(/default as (\w+)/g)].map(([, name = '']) => [name, folder] as const)
-			)
-		)
-	);
-	const used = new Set<string>();
-	const open = named.flatMap((name) => exported.get(name) ?? []);
-	for (let part = open.pop(); part !== undefined; part = open.pop()) {
-		if (used.has(part)) continue;
-		used.add(part);
-		for (const source of sourcesIn(path.join(CARBON, part)))
-			for (const [, other = ''] of source.matchAll(/from "\.\.\/(\w+)/g)) if (folders.has(other)) open.push(other);
+	const used = new Map<string, string>();
+	const open = named.flatMap((name) => fileOf.get(name) ?? []);
+	for (let file = open.pop(); file !== undefined; file = open.pop()) {
+		if (used.has(file)) continue;
+		const source = readFileSync(file, 'utf8');
+		used.set(file, source);
+		for (const [, other = ''] of source.matchAll(/from "(\.[^"]*)"/g)) {
+			const imported = path.join(path.dirname(file), other);
+			const ends = ['', '.js', '/index.js'].map((end) => imported + end);
+			open.push(...ends.filter((one) => existsSync(one) && statSync(one).isFile()));
+		}
 	}
-	return [...used];
+	return [...used.values()];
+}
+
+function folders(): string[] {
+	return readdirSync(CARBON, { withFileTypes: true })
+		.filter((one) => one.isDirectory() && existsSync(path.join(CARBON, one.name, 'index.js')))
+		.map(({ name }) => name);
 }
 
 function sourcesIn(folder: string): string[] {
 	return readdirSync(folder, { recursive: true, withFileTypes: true })
 		.filter((entry) => entry.isFile() && /\.(svelte|js|ts|css|html)$/.test(entry.name) && !entry.name.endsWith('.d.ts'))
 		.map(({ parentPath, name }) => readFileSync(path.join(parentPath, name), 'utf8'));
-}
-
-function scripts(): string[] {
-	return SET_BY_SCRIPT.map((file) => readFileSync(file, 'utf8'));
 }

@@ -1,7 +1,13 @@
 <script lang="ts">
+	import ChevronLeft from 'carbon-icons-svelte/lib/ChevronLeft.svelte';
+	import ChevronRight from 'carbon-icons-svelte/lib/ChevronRight.svelte';
+	import Mark from '$lib/ui/figure/Mark.svelte';
 	import '@fontsource-variable/atkinson-hyperlegible-next';
 	import 'carbon-components-svelte/css/all.css';
 	import '../app.css';
+	import '$lib/ui/tables/list-table.css';
+	import { MenuButton, MenuItem } from 'carbon-components-svelte';
+	import { MediaQuery } from 'svelte/reactivity';
 	import { goto, beforeNavigate } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, type Snippet } from 'svelte';
@@ -24,9 +30,18 @@
 		{ href: '/orders', name: 'Orders' }
 	];
 
+	const SELDOM = [
+		{ href: '/map', name: 'Map of all fields' },
+		{ href: '/prices', name: 'Prices' },
+		{ href: '/products', name: 'Products' },
+		{ href: '/calibration', name: 'Calibration' },
+		{ href: '/weather', name: 'Weather' },
+		{ href: '/house-rules', name: 'My rules' }
+	];
+	const phone = new MediaQuery('(max-width: 700px)');
+
 	let finder = $state<FieldFinder>();
 	let keysOpen = $state(false);
-	let more = $state<HTMLDetailsElement>();
 	let message = $state('');
 
 	const field = $derived(page.params.field);
@@ -34,10 +49,7 @@
 	const title = $derived(page.data.title as string | undefined);
 	const findings = $derived((page.data.openCautions as number | undefined) ?? 0);
 
-	beforeNavigate(() => {
-		worksheet.close();
-		if (more) more.open = false;
-	});
+	beforeNavigate(() => worksheet.close());
 	onMount(() => (document.body.dataset.ready = ''));
 
 	async function undo(): Promise<void> {
@@ -87,24 +99,28 @@
 	<FieldFinder bind:this={finder} {year} current={page.data.fieldTitle as string | undefined} />
 	{#if field}
 		<div class="year">
-			<button type="button" class="plain" aria-label={`Year ${year - 1}`} onclick={() => openYear(year - 1)}>‹</button>
+			<button type="button" class="plain" aria-label={`Year ${year - 1}`} onclick={() => openYear(year - 1)}
+				><ChevronLeft /></button
+			>
 			<span>{year}</span>
-			<button type="button" class="plain" aria-label={`Year ${year + 1}`} onclick={() => openYear(year + 1)}>›</button>
+			<button type="button" class="plain" aria-label={`Year ${year + 1}`} onclick={() => openYear(year + 1)}
+				><ChevronRight /></button
+			>
 		</div>
 	{/if}
 	{#each OFTEN as { href, name } (href)}<a class="wide" {href}>{name}</a>{/each}
-	<details class="more" bind:this={more}>
-		<summary><span class="wide">More</span><span class="narrow">Menu</span></summary>
-		<nav aria-label="More">
-			{#each OFTEN as { href, name } (href)}<a class="narrow" {href}>{name}</a>{/each}
-			<a href="/map">Map of all fields</a>
-			<a href="/prices">Prices</a>
-			<a href="/products">Products</a>
-			<a href="/calibration">Calibration</a>
-			<a href="/weather">Weather</a>
-			<a href="/house-rules">My rules</a>
-		</nav>
-	</details>
+	<div class="more">
+		<MenuButton
+			size="sm"
+			kind="ghost"
+			labelText={phone.current ? 'Menu' : 'More'}
+			intrinsicAlign={phone.current ? 'end' : 'start'}
+		>
+			{#each phone.current ? [...OFTEN, ...SELDOM] : SELDOM as { href, name } (href)}
+				<MenuItem labelText={name} on:click={() => void goto(href)} />
+			{/each}
+		</MenuButton>
+	</div>
 	<div class="right">
 		{#if message}<span class="soft small" role="status">{message}</span>{/if}
 		{#if data.undoable}
@@ -116,7 +132,8 @@
 			{data.settings.units === 'us' ? 'lb/ac' : 'kg/ha'}
 		</button>
 		{#if field && findings > 0}
-			<a class="cautions" href={`/field/${field}/${year}/${page.data.cautionsAt as string}`}>▲ {findings} open</a>
+			<a class="cautions" href={`/field/${field}/${year}/${page.data.cautionsAt as string}`}><Mark /> {findings} open</a
+			>
 		{/if}
 		<button type="button" class="plain" aria-label="Keys" onclick={() => (keysOpen = true)}>?</button>
 	</div>
@@ -146,6 +163,7 @@
 	}
 	.year {
 		display: flex;
+		align-items: center;
 		gap: 0.5rem;
 		font-weight: 600;
 	}
@@ -153,25 +171,6 @@
 		text-decoration: none;
 		font-size: 1.1rem;
 		padding: 0 0.25rem;
-	}
-	.more {
-		position: relative;
-	}
-	.more summary {
-		cursor: pointer;
-		color: var(--action);
-	}
-	.more nav {
-		position: absolute;
-		z-index: 50;
-		top: 1.8rem;
-		left: 0;
-		display: grid;
-		gap: 0.6rem;
-		padding: 0.7rem 1rem;
-		background: var(--sheet);
-		border: 1px solid var(--rule-strong);
-		white-space: nowrap;
 	}
 	.right {
 		margin-left: auto;
@@ -209,16 +208,10 @@
 			max-width: 11rem;
 		}
 	}
-	.narrow {
-		display: none;
-	}
 	/* On a phone: name, field and menu in one bar; the year and what is open in a thin line under it. */
 	@media (max-width: 700px) {
 		.wide {
 			display: none;
-		}
-		.narrow {
-			display: inline;
 		}
 		.top {
 			display: grid;
@@ -229,10 +222,6 @@
 		.more {
 			grid-column: 3;
 			grid-row: 1;
-		}
-		.more nav {
-			left: auto;
-			right: 0;
 		}
 		.year {
 			grid-column: 1;

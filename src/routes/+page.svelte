@@ -1,42 +1,51 @@
 <script lang="ts">
-	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Search } from 'carbon-components-svelte';
+	import { MediaQuery } from 'svelte/reactivity';
 	import { goto } from '$app/navigation';
 	import { formatNumber } from '$core/units/display';
 	import { shortDate } from '$core/units/day-text';
 	import { ageText } from '$lib/ui/forms/dates';
 	import Severity from '$lib/ui/figure/Severity.svelte';
 	import NewField from '$lib/ui/frame/NewField.svelte';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
+	import { nextToDo, WORK } from '$lib/next-to-do';
 	import { question } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 
 	type Row = PageData['rows'][number];
-	const SORTS = {
-		grower: (a: Row, b: Row) => a.grower.localeCompare(b.grower) || a.name.localeCompare(b.name),
-		field: (a: Row, b: Row) => a.name.localeCompare(b.name),
-		crop: (a: Row, b: Row) => (a.cropName ?? '~').localeCompare(b.cropName ?? '~') || a.name.localeCompare(b.name),
-		'oldest sample': (a: Row, b: Row) => (a.sampledOn ?? '').localeCompare(b.sampledOn ?? ''),
-		'next date': (a: Row, b: Row) => (a.nextPass ?? '9').localeCompare(b.nextPass ?? '9')
-	};
-	const STEP = 300;
 	const OPEN_AT_ONCE = 50;
 
 	let words = $state('');
-	let sort = $state<keyof typeof SORTS>('grower');
-	let shown = $state(STEP);
 	let adding = $state(false);
 	/** What is open by field; worked out for the rows on show only, so that a long roster comes at once. */
 	let open = $state<Record<string, { stop: number; mind: number }>>({});
 
-	const filtered = $derived(data.rows.filter((row) => matches(row, words)).sort(SORTS[sort]));
-	const onShow = $derived(filtered.slice(0, shown));
+	const phone = new MediaQuery('(max-width: 700px)');
+	const filtered = $derived(
+		data.rows
+			.filter((row) => matches(row, words))
+			.sort((a, b) => a.grower.localeCompare(b.grower) || a.name.localeCompare(b.name))
+	);
 	const growers = $derived(new Set(data.rows.map(({ grower }) => grower)).size);
 
-	$effect(() => {
-		const missing = onShow.map(({ id }) => id).filter((id) => !(id in open));
-		if (missing.length > 0) void findOpen(missing.slice(0, OPEN_AT_ONCE));
-	});
+	const asked: Record<string, true> = {};
+	let waiting: string[] = [];
+
+	/** A row that comes into view asks once what is open on its field; rows that come together ask together. */
+	function inView(_row: HTMLElement, id: string): void {
+		if (asked[id]) return;
+		asked[id] = true;
+		waiting.push(id);
+		if (waiting.length === 1) setTimeout(askForThoseWaiting);
+	}
+
+	function askForThoseWaiting(): void {
+		const fields = waiting;
+		waiting = [];
+		for (let at = 0; at < fields.length; at += OPEN_AT_ONCE) void findOpen(fields.slice(at, at + OPEN_AT_ONCE));
+	}
 
 	async function findOpen(fields: string[]): Promise<void> {
 		const { answer } = await question('GET /api/cautions', {}, { year: String(data.year), field: fields });
@@ -51,15 +60,30 @@
 			.every((word) => hay.includes(word));
 	}
 
-	/** The first thing still to be done, in the order of the work. */
-	function stands({ samples, crop, choices, passes, sheets }: Row): { word: string; text: string } {
-		if (samples === 0) return { word: 'ground', text: 'needs a soil sample' };
-		if (crop === null) return { word: 'rates', text: 'needs a crop and goal' };
-		if (choices === 0) return { word: 'rates', text: 'rates to choose' };
-		if (passes === 0) return { word: 'season', text: 'passes to plan' };
-		return sheets === 0 ? { word: 'sheet', text: 'sheet to issue' } : { word: 'sheet', text: 'sheet issued' };
-	}
+	const stands = (row: Row) => WORK[nextToDo(row)];
 </script>
+
+{#snippet nameCell(row: Row)}<a href={`/field/${row.id}/${data.year}/ground`}>{row.name}</a>{/snippet}
+{#snippet areaCell({ areaAc }: Row)}{areaAc === null ? '' : formatNumber(areaAc, 'ac')}{/snippet}
+{#snippet cropCell({ cropName, yieldGoal, yieldUnit }: Row)}
+	{#if cropName && yieldGoal !== null}{cropName} {formatNumber(yieldGoal, 'yield')} {yieldUnit}{/if}
+{/snippet}
+{#snippet sampleCell({ sampledOn, samples }: Row)}
+	{#if sampledOn}{ageText(sampledOn, data.today)} old{:else if samples > 0}no date{:else}none{/if}
+{/snippet}
+{#snippet nextCell(row: Row)}
+	{@const next = stands(row)}
+	<a href={`/field/${row.id}/${data.year}/${next.word}`}>{next.text}</a>
+{/snippet}
+{#snippet passCell({ nextPass, nextLabel }: Row)}
+	{#if nextPass}{shortDate(nextPass)} <span class="soft">{nextLabel}</span>{/if}
+{/snippet}
+{#snippet openCell({ id }: Row)}
+	<span class="nowrap" use:inView={id}>
+		{#if open[id]?.stop}<Severity severity="stop" /> {open[id]?.stop}{/if}
+		{#if open[id]?.mind}<Severity severity="mind" /> {open[id]?.mind}{/if}
+	</span>
+{/snippet}
 
 <div class="page">
 	<section class="fortnight">
@@ -114,75 +138,34 @@
 		{:else}
 			<div class="row filters">
 				<div class="words">
-					<TextInput
+					<Search
 						size="sm"
 						labelText="Filter by field, grower, crop or what is to do"
+						placeholder="Filter by field, grower, crop or what is to do"
 						bind:value={words}
-						oninput={() => (shown = STEP)}
 					/>
 				</div>
-				<div class="sort">
-					<Select size="sm" labelText="Sort by" bind:selected={sort}>
-						{#each Object.keys(SORTS) as name (name)}<SelectItem value={name} text={name} />{/each}
-					</Select>
-				</div>
 			</div>
-			<table class="ledger">
-				<thead>
-					<tr>
-						<th>Field</th>
-						<th>Grower</th>
-						<th class="num">Acres</th>
-						<th>Crop and goal</th>
-						<th>Sample</th>
-						<th>Next to do</th>
-						<th>Next pass</th>
-						<th>Open</th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each onShow as row (row.id)}
-						{@const next = stands(row)}
-						<tr onclick={() => void goto(`/field/${row.id}/${data.year}/${next.word}`)}>
-							<td
-								><a href={`/field/${row.id}/${data.year}/ground`} onclick={(e) => e.stopPropagation()}>{row.name}</a
-								></td
-							>
-							<td>{row.grower}</td>
-							<td class="num">{row.areaAc === null ? '' : formatNumber(row.areaAc, 'ac')}</td>
-							<td>
-								{#if row.cropName && row.yieldGoal !== null}
-									{row.cropName} {formatNumber(row.yieldGoal, 'yield')} {row.yieldUnit}
-								{/if}
-							</td>
-							<td>
-								{#if row.sampledOn}{ageText(row.sampledOn, data.today)} old{:else if row.samples > 0}no date{:else}none{/if}
-							</td>
-							<td>
-								<a href={`/field/${row.id}/${data.year}/${next.word}`} onclick={(e) => e.stopPropagation()}
-									>{next.text}</a
-								>
-							</td>
-							<td
-								>{#if row.nextPass}{shortDate(row.nextPass)} <span class="soft">{row.nextLabel}</span>{/if}</td
-							>
-							<td class="nowrap">
-								{#if open[row.id]?.stop}<Severity severity="stop" /> {open[row.id]?.stop}{/if}
-								{#if open[row.id]?.mind}<Severity severity="mind" /> {open[row.id]?.mind}{/if}
-							</td>
-						</tr>
-					{:else}
-						<tr><td colspan="8" class="soft">No field has these words.</td></tr>
-					{/each}
-				</tbody>
-			</table>
-			{#if filtered.length > shown}
-				<p>
-					<button type="button" class="plain" onclick={() => (shown += STEP)}>
-						Show {Math.min(STEP, filtered.length - shown)} more of {filtered.length}
-					</button>
-				</p>
-			{/if}
+			<div class="roster">
+				<ListTable
+					label="Fields"
+					rows={filtered}
+					key={({ id }) => id}
+					rowHeightPx={phone.current ? 128 : 38}
+					onrow={(row) => void goto(`/field/${row.id}/${data.year}/${stands(row).word}`)}
+					empty="No field has these words."
+					columns={[
+						{ name: 'Field', of: ({ name }) => name, cell: nameCell },
+						{ name: 'Grower', of: ({ grower }) => grower },
+						{ name: 'Acres', of: ({ areaAc }) => areaAc, cell: areaCell, number: true },
+						{ name: 'Crop and goal', of: ({ cropName }) => cropName, cell: cropCell },
+						{ name: 'Sample', of: ({ sampledOn }) => sampledOn, cell: sampleCell },
+						{ name: 'Next to do', of: (row) => stands(row).text, cell: nextCell },
+						{ name: 'Next pass', of: ({ nextPass }) => nextPass, cell: passCell },
+						{ name: 'Open', cell: openCell }
+					]}
+				/>
+			</div>
 		{/if}
 	</section>
 </div>
@@ -218,58 +201,64 @@
 	.words {
 		width: 24rem;
 	}
-	.sort {
-		width: 11rem;
-	}
-	tbody tr {
-		cursor: pointer;
-	}
 	/* On a phone each field is a card: name and acres, grower and what is open, crop and sample, what is next. */
 	@media (max-width: 700px) {
 		.heading {
 			flex-wrap: wrap;
 		}
-		.ledger,
-		.ledger tbody {
+		.words {
+			width: 100%;
+		}
+		.roster :global(table),
+		.roster :global(tbody) {
 			display: block;
 		}
-		.ledger thead {
+		.roster :global(thead) {
 			display: none;
 		}
-		.ledger tbody tr {
+		.roster :global(tbody tr[data-row]) {
 			display: grid;
-			grid-template-columns: 1fr auto;
+			height: auto;
+			grid-template-columns: minmax(0, 1fr) auto;
+			align-content: start;
 			gap: 0.1rem 0.8rem;
 			margin-bottom: 0.6rem;
 			padding: 0.7rem 0.9rem;
 			border: 1px solid var(--rule);
 			background: var(--sheet);
 		}
-		.ledger td {
+		.roster :global(.list.long tbody tr[data-row]) {
+			height: 118px;
+			margin-bottom: 10px;
+			overflow: hidden;
+			box-sizing: border-box;
+		}
+		.roster :global(.list tbody tr[data-row] td) {
+			height: auto;
 			padding: 0;
 			border: 0;
 		}
-		.ledger td:nth-child(1) {
+		.roster :global(td:nth-child(1)) {
 			font-size: 1.1rem;
 			font-weight: 650;
 		}
-		.ledger td:nth-child(3) {
+		.roster :global(td:nth-child(3)) {
 			grid-area: 1 / 2;
 		}
-		.ledger td:nth-child(3):not(:empty)::after {
+		.roster :global(td:nth-child(3):not(:empty)::after) {
 			content: ' ac';
 		}
-		.ledger td:nth-child(2) {
+		.roster :global(td:nth-child(2)) {
 			color: var(--ink-soft);
 		}
-		.ledger td:nth-child(8) {
+		.roster :global(td:nth-child(8)) {
 			grid-area: 2 / 2;
 			text-align: right;
 		}
-		.ledger td:nth-child(5)::before {
+		.roster :global(td:nth-child(5)::before) {
 			content: 'sample ';
 		}
-		.ledger td:nth-child(7) {
+		.roster :global(td:nth-child(7)) {
 			grid-column: 1 / -1;
 		}
 	}

@@ -7,6 +7,7 @@ import { productOf } from '../season/plan/plan-context';
 import { byTrip } from '../season/plan/trips';
 import { prescriptionTotal } from '../zones/prescription/prescription-totals';
 import { tripLoading } from '../supply/trip-loading';
+import { stageText, type StageDate } from '../season/stages/stage-dates';
 import { seasonTotals } from '../season/plan/season-totals';
 import type {
 	AdviseRequest,
@@ -36,6 +37,8 @@ export interface SheetSource {
 	soilValues: Figure[];
 	chosen: readonly Chosen[];
 	passes: readonly Pass[];
+	/** When the crop usually reaches its stages; empty where that is not known. */
+	stages: readonly StageDate[];
 	passCosts: ReadonlyMap<string, Answer>;
 	findings: Finding[];
 	checks: PassCheck[];
@@ -93,14 +96,16 @@ function loadingOf({ passes, products, field, loads }: SheetSource): SheetConten
 
 function sheetPass(
 	pass: Pass,
-	{ products, cautionList, field, passCosts, prescriptions }: SheetSource
+	{ products, cautionList, field, passCosts, prescriptions, stages }: SheetSource
 ): SheetContent['passes'][number] {
 	const product = productOf(pass, products);
 	const rate = passRate(pass, product);
 	const prescribed = prescriptions.get(pass.id);
+	const stage = stageText(stages, pass.date);
 	return {
 		pass,
 		productName: product.name,
+		...(stage === undefined ? {} : { stage }),
 		rate,
 		carries: passNutrients(pass, product),
 		wholeField: prescribed ? prescriptionTotal(prescribed) : wholeField(rate, field.areaAcres),

@@ -7,7 +7,8 @@ const BESIDE_THE_POINT: ReadonlySet<string> = new Set([
 	'asOf',
 	'findings',
 	'since',
-	'loading'
+	'loading',
+	'stage'
 ]);
 
 /** Whether an issued sheet still says what would be issued now. */

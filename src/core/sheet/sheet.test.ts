@@ -54,6 +54,7 @@ function source(change: Partial<SheetSource> = {}): SheetSource {
 		soilValues: [figure({ label: 'soil pH', value: 5.6, unit: 'pH', basis: 'measured' })],
 		chosen: [nitrogen],
 		passes,
+		stages: [{ name: 'V6', date: '2027-06-05' }],
 		passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), () => 100)])),
 		findings: answer.findings,
 		checks: [],
@@ -85,6 +86,7 @@ describe('a sheet', () => {
 
 	it('counts out the whole field, gallons of a liquid, and what is carried', () => {
 		const [lime, uan] = buildSheet(source()).passes;
+		expect([lime!.stage, uan!.stage]).toEqual([undefined, 'V6']);
 		expect(lime?.wholeField.applies && lime.wholeField.value).toBeCloseTo(292.64, 9);
 		expect(lime?.gallons.applies).toBe(false);
 		expect(uan?.gallons.applies && uan.gallons.value).toBeCloseTo(47.8, 1);

@@ -6,6 +6,8 @@ type SheetPass = SheetContent['passes'][number];
 /** What goes on in one trip over a field, as its driver needs it. */
 export interface WorkOrder {
 	date: string;
+	/** Of the crop, as it usually stands on that day. */
+	stage: string | undefined;
 	/** Labels of its passes. */
 	title: string;
 	passes: SheetPass[];
@@ -27,6 +29,7 @@ export function workOrders({ passes, checks, cautions, loading = [] }: SheetCont
 			const ids = new Set(trip.map(({ pass }) => pass.id));
 			return {
 				date: trip[0]!.pass.date,
+				stage: trip[0]!.stage,
 				title: trip.map(({ pass }) => pass.label).join(' + '),
 				passes: trip,
 				loads: loading.find(({ trip: one }) => one === key)?.loads ?? [],

@@ -178,6 +178,7 @@ describe('work orders', () => {
 			soilValues: [],
 			chosen: [],
 			passes,
+			stages: [],
 			passCosts: new Map(passes.map(({ id }) => [id, { applies: false, label: '', reason: 'no price', remedy: '' }])),
 			findings: [],
 			checks: [

@@ -2,6 +2,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import { page } from '$app/state';
 	import { formatNumber } from '$core/units/display';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import Chart from '$lib/ui/charts/Chart.svelte';
 	import { trialChart } from '$lib/ui/charts/trial';
 	import { cropWords, curveText } from '$lib/ui/rates/curves/curve-text';
@@ -10,6 +11,7 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
+	type Curve = PageData['curves'][number];
 	let problem = $state('');
 
 	const shown = $derived(data.curves.find(({ id }) => id === page.url.searchParams.get('curve')) ?? data.curves[0]);
@@ -18,6 +20,28 @@
 		problem = await remove('DELETE /api/curves/{curve}', { curve: id });
 	}
 </script>
+
+{#snippet titleCell({ id, title }: Curve)}
+	<a href={`/curves?curve=${id}`} data-sveltekit-noscroll>{title}</a>
+{/snippet}
+{#snippet testedCell({ lowestRate, highestRate }: Curve)}
+	{formatNumber(lowestRate, 'lb/ac')} to {formatNumber(highestRate, 'lb/ac')}
+{/snippet}
+{#snippet bestCell({ best, eonrInterval }: Curve)}
+	{#if best.applies}<strong><Quantity answer={best} bare /></strong>{#if eonrInterval}
+			<div class="small soft">
+				{formatNumber(eonrInterval.low, 'lb/ac')} to {formatNumber(eonrInterval.high, 'lb/ac')}
+			</div>{/if}{:else}<span class="soft small">{best.reason}</span>{/if}
+{/snippet}
+{#snippet sourceCell({ simulated, source }: Curve)}
+	<span class="small"
+		>{#if simulated}<strong class="mark">Simulated.</strong>{/if}
+		{source}</span
+	>
+{/snippet}
+{#snippet deleteCell({ id }: Curve)}
+	<button type="button" class="plain" onclick={() => removeCurve(id)}>Delete</button>
+{/snippet}
 
 <div class="page">
 	<h1>Response curves</h1>
@@ -36,42 +60,27 @@
 			</p>
 		</div>
 	{:else}
-		<table class="ledger">
-			<thead>
-				<tr>
-					<th>Curve</th>
-					<th>Crop</th>
-					<th>After</th>
-					<th>Soils</th>
-					<th class="num">Tested, lb/ac</th>
-					<th class="num">Economic optimum now, lb/ac</th>
-					<th>Source</th>
-					<th></th>
-				</tr>
-			</thead>
-			<tbody>
-				{#each data.curves as curve (curve.id)}
-					<tr class:shown={curve === shown}>
-						<td><a href={`/curves?curve=${curve.id}`} data-sveltekit-noscroll>{curve.title}</a></td>
-						<td>{curve.cropName}</td>
-						<td>{curve.previousCrops?.map(cropWords).join(', ') ?? 'any crop'}</td>
-						<td>{curve.textureClasses?.join(', ') ?? 'any soil'}</td>
-						<td class="num">{formatNumber(curve.lowestRate, 'lb/ac')} to {formatNumber(curve.highestRate, 'lb/ac')}</td>
-						<td class="num">
-							{#if curve.best.applies}<strong><Quantity answer={curve.best} bare /></strong>{#if curve.eonrInterval}
-									<div class="small soft">
-										{formatNumber(curve.eonrInterval.low, 'lb/ac')} to {formatNumber(curve.eonrInterval.high, 'lb/ac')}
-									</div>{/if}{:else}<span class="soft small">{curve.best.reason}</span>{/if}
-						</td>
-						<td class="small">
-							{#if curve.simulated}<strong class="mark">Simulated.</strong>{/if}
-							{curve.source}
-						</td>
-						<td><button type="button" class="plain" onclick={() => removeCurve(curve.id)}>Delete</button></td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<ListTable
+			label="Curves"
+			rows={data.curves}
+			key={({ id }) => id}
+			rowClass={(curve) => (curve === shown ? 'shown' : '')}
+			columns={[
+				{ name: 'Curve', of: ({ title }) => title, cell: titleCell },
+				{ name: 'Crop', of: ({ cropName }) => cropName },
+				{ name: 'After', of: ({ previousCrops }) => previousCrops?.map(cropWords).join(', ') ?? 'any crop' },
+				{ name: 'Soils', of: ({ textureClasses }) => textureClasses?.join(', ') ?? 'any soil' },
+				{ name: 'Tested, lb/ac', of: ({ highestRate }) => highestRate, cell: testedCell, number: true },
+				{
+					name: 'Economic optimum now, lb/ac',
+					of: ({ best }) => (best.applies ? best.value : undefined),
+					cell: bestCell,
+					number: true
+				},
+				{ name: 'Source', of: ({ source }) => source, cell: sourceCell },
+				{ name: '', cell: deleteCell }
+			]}
+		/>
 		{#if shown}
 			<section class="section chart">
 				<h2>{shown.title}</h2>
@@ -106,9 +115,6 @@
 </div>
 
 <style>
-	.shown td {
-		background: var(--action-wash);
-	}
 	.chart {
 		max-width: 46rem;
 	}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { InlineNotification, Toggle } from 'carbon-components-svelte';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { goto } from '$app/navigation';
 	import ProblemList from '$lib/ui/rates/guide/ProblemList.svelte';
@@ -8,6 +9,7 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
+	type Guide = PageData['guides'][number];
 	let problem = $state('');
 	let problems = $state<GuideProblem[]>([]);
 	let fileName = $state('');
@@ -28,6 +30,23 @@
 	}
 </script>
 
+{#snippet titleCell({ id, title, own }: Guide)}
+	<a href={`/guides/${id}`}>{title}</a>{#if own}<span class="own">your own</span>{/if}
+{/snippet}
+{#snippet useCell(guide: Guide)}
+	{#if guide.gives.length > 0}
+		<Toggle
+			size="sm"
+			labelText={`Use ${guide.title}`}
+			hideLabel
+			labelA=""
+			labelB=""
+			toggled={!guide.off}
+			on:toggle={({ detail }) => detail.toggled === guide.off && use(guide.id, !detail.toggled)}
+		/>
+	{:else}<span class="soft">always</span>{/if}
+{/snippet}
+
 <div class="page">
 	<h1>Guides</h1>
 	<p class="soft">
@@ -44,37 +63,20 @@
 			<ProblemList {problems} />
 		</div>
 	{/if}
-	<table class="ledger">
-		<thead>
-			<tr><th>Guide</th><th>Edition</th><th>Region</th><th>Gives</th><th>Version</th><th>In use</th></tr>
-		</thead>
-		<tbody>
-			{#each data.guides as guide (guide.id)}
-				<tr class:aside={guide.off}>
-					<td
-						><a href={`/guides/${guide.id}`}>{guide.title}</a>{#if guide.own}<span class="own">your own</span>{/if}</td
-					>
-					<td>{guide.edition}</td>
-					<td>{guide.region}</td>
-					<td>{guide.gives.join(', ') || 'reading'}</td>
-					<td>{guide.version}</td>
-					<td>
-						{#if guide.gives.length > 0}
-							<Toggle
-								size="sm"
-								labelText={`Use ${guide.title}`}
-								hideLabel
-								labelA=""
-								labelB=""
-								toggled={!guide.off}
-								on:toggle={({ detail }) => detail.toggled === guide.off && use(guide.id, !detail.toggled)}
-							/>
-						{:else}<span class="soft">always</span>{/if}
-					</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<ListTable
+		label="Guides"
+		rows={data.guides}
+		key={({ id }) => id}
+		rowClass={({ off }) => (off ? 'aside' : '')}
+		columns={[
+			{ name: 'Guide', of: ({ title }) => title, cell: titleCell },
+			{ name: 'Edition', of: ({ edition }) => edition },
+			{ name: 'Region', of: ({ region }) => region },
+			{ name: 'Gives', of: ({ gives }) => gives.join(', ') || 'reading' },
+			{ name: 'Version', of: ({ version }) => version },
+			{ name: 'In use', of: ({ off }) => (off ? 'no' : 'yes'), cell: useCell }
+		]}
+	/>
 </div>
 
 <style>
@@ -93,7 +95,7 @@
 		color: var(--action);
 		font-size: 0.84rem;
 	}
-	.aside td {
+	.page :global(tr.aside td) {
 		color: var(--ink-soft);
 	}
 </style>

@@ -2,6 +2,7 @@
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { HouseRules, NoGo } from '$core/schema-types';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
@@ -62,6 +63,12 @@
 	}
 </script>
 
+{#snippet fromCell({ from }: NoGo)}{dayText(from)}{/snippet}
+{#snippet toCell({ to }: NoGo)}{dayText(to)}{/snippet}
+{#snippet deleteCell({ at }: { at: number })}
+	<button type="button" class="plain" onclick={() => remove(at)}>Delete</button>
+{/snippet}
+
 <div class="page">
 	<h1>My rules</h1>
 	<p class="soft">
@@ -75,20 +82,17 @@
 		{#if data.rules.noGo.length === 0}
 			<p class="soft">None yet. A plan with a pass on such a day is stopped, with your reason.</p>
 		{:else}
-			<table class="ledger list">
-				<thead><tr><th>From</th><th>To</th><th>No</th><th>Because</th><th></th></tr></thead>
-				<tbody>
-					{#each data.rules.noGo as { from, to, what, reason }, at (at)}
-						<tr>
-							<td>{dayText(from)}</td>
-							<td>{dayText(to)}</td>
-							<td>{what === 'everything' ? 'passes at all' : what}</td>
-							<td>{reason}</td>
-							<td><button type="button" class="plain" onclick={() => remove(at)}>Delete</button></td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<ListTable
+				label="No-spread dates"
+				rows={data.rules.noGo.map((rule, at) => ({ ...rule, at }))}
+				columns={[
+					{ name: 'From', of: ({ from }) => from, cell: fromCell },
+					{ name: 'To', of: ({ to }) => to, cell: toCell },
+					{ name: 'No', of: ({ what }) => (what === 'everything' ? 'passes at all' : what) },
+					{ name: 'Because', of: ({ reason }) => reason },
+					{ name: '', cell: deleteCell }
+				]}
+			/>
 		{/if}
 		<div class="fields">
 			<TextInput size="sm" labelText="From (month-day)" placeholder="12-15" bind:value={form.from} />
@@ -132,10 +136,6 @@
 </div>
 
 <style>
-	.list {
-		max-width: 56rem;
-		margin-bottom: 1rem;
-	}
 	.fields {
 		display: grid;
 		grid-template-columns: repeat(auto-fit, minmax(10rem, 1fr));

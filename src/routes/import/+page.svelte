@@ -2,10 +2,12 @@
 	import { FileUploaderDropContainer, InlineNotification } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { longDate } from '$core/units/day-text';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { remove, sendFile } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
+	type Import = PageData['imports'][number];
 	let problem = $state('');
 	let reading = $state('');
 
@@ -24,6 +26,12 @@
 		problem = await remove('DELETE /api/imports/{import}', { import: id });
 	}
 </script>
+
+{#snippet fileCell({ id, fileName }: Import)}<a href={`/import/${id}`}>{fileName}</a>{/snippet}
+{#snippet cameCell({ uploadedAt }: Import)}{longDate(uploadedAt.slice(0, 10))}{/snippet}
+{#snippet discardCell({ id, committedAt }: Import)}
+	{#if !committedAt}<button type="button" class="plain" onclick={() => discard(id)}>Throw away</button>{/if}
+{/snippet}
 
 <div class="page">
 	<h1>Import a lab file</h1>
@@ -46,23 +54,21 @@
 	{#if data.imports.length > 0}
 		<section class="section">
 			<h2>Files so far</h2>
-			<table class="ledger">
-				<thead><tr><th>File</th><th>Lab</th><th>Came</th><th>Stands</th><th></th></tr></thead>
-				<tbody>
-					{#each data.imports as { id, fileName, lab, uploadedAt, committedAt } (id)}
-						<tr>
-							<td><a href={`/import/${id}`}>{fileName}</a></td>
-							<td>{lab}</td>
-							<td>{longDate(uploadedAt.slice(0, 10))}</td>
-							<td>{committedAt ? 'in the book' : 'waits for you; nothing of it is in the book'}</td>
-							<td>
-								{#if !committedAt}<button type="button" class="plain" onclick={() => discard(id)}>Throw away</button
-									>{/if}
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<ListTable
+				label="Files"
+				rows={data.imports}
+				key={({ id }) => id}
+				columns={[
+					{ name: 'File', of: ({ fileName }) => fileName, cell: fileCell },
+					{ name: 'Lab', of: ({ lab }) => lab },
+					{ name: 'Came', of: ({ uploadedAt }) => uploadedAt, cell: cameCell },
+					{
+						name: 'Stands',
+						of: ({ committedAt }) => (committedAt ? 'in the book' : 'waits for you; nothing of it is in the book')
+					},
+					{ name: '', cell: discardCell }
+				]}
+			/>
 		</section>
 	{/if}
 </div>

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { TextInput } from 'carbon-components-svelte';
+	import { Search, Select, SelectItem } from 'carbon-components-svelte';
 	import { formatNumber } from '$core/units/display';
+	import { colorFields, COLORINGS, type Coloring } from '$lib/ui/ground/map/field-colors';
 	import FieldsMap from '$lib/ui/ground/map/FieldsMap.svelte';
 	import type { PageData } from './$types';
 
@@ -9,6 +10,8 @@
 	const MOST_LISTED = 100;
 	let words = $state('');
 	let chosen = $state<string | undefined>();
+	let by = $state<Coloring>('crop');
+	const colored = $derived(colorFields(data.fields, by));
 	let count = $state<number | string | undefined>();
 
 	const found = $derived.by(() => {
@@ -17,7 +20,7 @@
 			parts.every((part) => `${name} ${grower}`.toLowerCase().includes(part))
 		);
 	});
-	const address = (id: string) => `/field/${id}/${data.year}/zones`;
+	const address = (id: string) => `/field/${id}/${data.year}/ground`;
 </script>
 
 <div class="page">
@@ -30,10 +33,23 @@
 	{:else}
 		<div class="split">
 			<div class="map">
-				<FieldsMap {chosen} open={(id) => void goto(address(id))} loaded={(what) => (count = what)} />
+				<FieldsMap
+					{chosen}
+					colors={colored.colorOf}
+					open={(id) => void goto(address(id))}
+					loaded={(what) => (count = what)}
+				/>
 			</div>
 			<section aria-label="Fields">
-				<TextInput size="sm" labelText="Find a field or grower" bind:value={words} />
+				<Select size="sm" labelText="Colour by" bind:selected={by}>
+					{#each Object.entries(COLORINGS) as [id, text] (id)}<SelectItem value={id} {text} />{/each}
+				</Select>
+				<ul class="legend" aria-label="Legend">
+					{#each colored.legend as { text, color, count: many } (text)}
+						<li><i style:background={color}></i>{text} <span class="soft small">{many}</span></li>
+					{/each}
+				</ul>
+				<Search size="sm" labelText="Find a field or grower" placeholder="Find a field or grower" bind:value={words} />
 				<p class="soft small" role="status">
 					{#if count === undefined}Drawing…{:else if typeof count === 'string'}{count}{:else}{count} of {data.fields
 							.length}
@@ -87,6 +103,22 @@
 		align-items: baseline;
 		padding: 0.3rem 0.4rem;
 		border-bottom: 1px solid var(--rule);
+	}
+	.legend {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.2rem 1.1rem;
+		margin: 0.6rem 0 0.9rem;
+	}
+	.legend li {
+		border: 0;
+		padding: 0;
+		align-items: center;
+	}
+	.legend i {
+		width: 1.1rem;
+		height: 0.8rem;
+		border: 1px solid var(--rule-strong);
 	}
 	.chosen {
 		background: var(--accent-wash);

@@ -1,22 +1,27 @@
 <script lang="ts">
-	import { Button, Checkbox } from 'carbon-components-svelte';
+	import Mark from '$lib/ui/figure/Mark.svelte';
+	import { Button } from 'carbon-components-svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { LB_PER_SHORT_TON } from '$core/units/factors';
 	import { longDate } from '$core/units/day-text';
 	import type { CommonBlend } from '$core/supply/blend/common-blend';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import CommonMix from '$lib/ui/supply/CommonMix.svelte';
 	import { call, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
-	let chosen = $state<Record<string, boolean>>({});
+	type Line = PageData['lines'][number];
+	type Field = PageData['fields'][number];
+	let chosen = $state<string[]>([]);
 	let problem = $state('');
 	let notice = $state('');
 	let left = $state<{ field: string; why: string }[]>([]);
 	let busy = $state(false);
 	let mix = $state.raw<CommonBlend | undefined>();
 
-	const marked = $derived(data.fields.filter(({ id }) => chosen[id]));
+	const marked = $derived(data.fields.filter(({ id }) => chosen.includes(id)));
 	const issued = $derived((marked.length > 0 ? marked : data.fields).flatMap(({ sheet }) => sheet ?? []));
 	/** Sheets of one PDF: more would take minutes to print, and their addresses would not fit. */
 	const IN_A_FILE = 100;
@@ -78,12 +83,43 @@
 		problem = failed ?? '';
 		mix = answer;
 	}
-
-	function markAll(): void {
-		const all = marked.length < data.fields.length;
-		chosen = Object.fromEntries(data.fields.map(({ id }) => [id, all]));
-	}
 </script>
+
+{#snippet productCell({ name }: Line)}<strong>{name}</strong>{/snippet}
+{#snippet dealerCell({ id, name, dealer }: Line)}
+	<input
+		class="dealer"
+		aria-label={`Dealer of ${name}`}
+		value={dealer}
+		onchange={({ currentTarget }) => void setDealer(id, currentTarget.value)}
+	/>
+{/snippet}
+{#snippet neededCell({ needed }: Line)}<Quantity answer={needed} bare />{/snippet}
+{#snippet tonsCell({ pounds }: Line)}{formatNumber(pounds / LB_PER_SHORT_TON, 'short tons')}{/snippet}
+{#snippet gallonsCell({ gallons }: Line)}
+	{gallons === undefined ? '' : formatNumber(Math.round(gallons), 'gal')}
+{/snippet}
+{#snippet buyCell({ toBuy }: Line)}<strong>{formatNumber(toBuy.amount, 'ratio')} {toBuy.unit}</strong>{/snippet}
+{#snippet costCell({ cost }: Line)}{cost === undefined ? '' : formatQuantity(cost, '$')}{/snippet}
+{#snippet firstCell({ firstDate }: Line)}{longDate(firstDate)}{/snippet}
+{#snippet partsCell({ parts, withoutArea }: Line)}
+	{parts.length}
+	{parts.length === 1 ? 'field' : 'fields'}
+	{#if withoutArea.length > 0}<div class="small late">without an area: {withoutArea.join(', ')}</div>{/if}
+{/snippet}
+{#snippet fieldsOfLine({ parts }: Line)}
+	{#each parts as part (part.fieldId)}
+		<span class="part">
+			<a href={`/field/${part.fieldId}/${data.year}/supply`}>{part.field}</a>
+			{formatNumber(Math.round(part.pounds), 'lb')} lb
+		</span>
+	{/each}
+{/snippet}
+{#snippet fieldCell({ id, name }: Field)}<a href={`/field/${id}/${data.year}/sheet`}>{name}</a>{/snippet}
+{#snippet sheetCell({ sheet }: Field)}
+	{#if sheet}<a href={`/sheets/${sheet.id}`}>No. {sheet.number}</a>,
+		<a href={`/sheets/${sheet.id}/orders`} download>work orders</a>{:else}<span class="soft">none issued</span>{/if}
+{/snippet}
 
 <div class="page">
 	<h1>Orders for {data.year}</h1>
@@ -96,74 +132,34 @@
 		</div>
 	{:else}
 		<p class="soft">What the open passes of all fields need, by product. Applied passes are left out.</p>
-		<div class="scroll">
-			<table class="ledger" aria-label="Order by product">
-				<thead>
-					<tr>
-						<th>Product</th>
-						<th>Dealer</th>
-						<th class="num">Needed, lb</th>
-						<th class="num">Short tons</th>
-						<th class="num">Gallons</th>
-						<th class="num">To buy</th>
-						<th class="num">Cost</th>
-						<th>First needed</th>
-						<th>Fields</th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each data.lines as { id, name, dealer, needed, pounds, gallons, toBuy, cost, firstDate, parts, withoutArea } (id)}
-						<tr>
-							<td><strong>{name}</strong></td>
-							<td>
-								<input
-									class="dealer"
-									aria-label={`Dealer of ${name}`}
-									value={dealer}
-									onchange={({ currentTarget }) => void setDealer(id, currentTarget.value)}
-								/>
-							</td>
-							<td class="num"><Quantity answer={needed} bare /></td>
-							<td class="num">{formatNumber(pounds / 2000, 'short tons')}</td>
-							<td class="num">{gallons === undefined ? '' : formatNumber(Math.round(gallons), 'gal')}</td>
-							<td class="num"><strong>{formatNumber(toBuy.amount, 'ratio')} {toBuy.unit}</strong></td>
-							<td class="num">{cost === undefined ? '' : formatQuantity(cost, '$')}</td>
-							<td>{longDate(firstDate)}</td>
-							<td>
-								<details>
-									<summary>{parts.length} {parts.length === 1 ? 'field' : 'fields'}</summary>
-									{#each parts as part (part.fieldId)}
-										<div class="small">
-											<a href={`/field/${part.fieldId}/${data.year}/supply`}>{part.field}</a>
-											{formatNumber(Math.round(part.pounds), 'lb')} lb
-										</div>
-									{/each}
-								</details>
-								{#if withoutArea.length > 0}<div class="small late">without an area: {withoutArea.join(', ')}</div>{/if}
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-				<tfoot>
-					{#each data.additives as { name, acres, cost } (name)}
-						<tr>
-							<td><strong>{name}</strong></td>
-							<td colspan="5" class="soft">on {formatNumber(acres, 'ac')} acres, at the rate of its label</td>
-							<td class="num">{cost === undefined ? '' : formatQuantity(cost, '$')}</td>
-							<td colspan="2"></td>
-						</tr>
-					{/each}
-					<tr>
-						<td>All together</td>
-						<td colspan="5"></td>
-						<td class="num"><strong>{formatQuantity(total, '$')}</strong></td>
-						<td colspan="2" class="small soft"
-							>{unpriced.length > 0 ? `without ${unpriced.join(', ')}: no price` : ''}</td
-						>
-					</tr>
-				</tfoot>
-			</table>
-		</div>
+		<ListTable
+			label="Order by product"
+			rows={data.lines}
+			key={({ id }) => id}
+			expanded={fieldsOfLine}
+			columns={[
+				{ name: 'Product', of: ({ name }) => name, cell: productCell },
+				{ name: 'Dealer', of: ({ dealer }) => dealer, cell: dealerCell },
+				{ name: 'Needed, lb', of: ({ pounds }) => pounds, cell: neededCell, number: true },
+				{ name: 'Short tons', of: ({ pounds }) => pounds / LB_PER_SHORT_TON, cell: tonsCell, number: true },
+				{ name: 'Gallons', of: ({ gallons }) => gallons, cell: gallonsCell, number: true },
+				{ name: 'To buy', of: ({ toBuy }) => toBuy.amount, cell: buyCell, number: true },
+				{ name: 'Cost', of: ({ cost }) => cost, cell: costCell, number: true },
+				{ name: 'First needed', of: ({ firstDate }) => firstDate, cell: firstCell },
+				{ name: 'Fields', of: ({ parts }) => parts.length, cell: partsCell }
+			]}
+		/>
+		<p class="total">
+			{#each data.additives as { name, acres, cost } (name)}
+				<span
+					>{name} on {formatNumber(acres, 'ac')} acres, at the rate of its label{cost === undefined
+						? ''
+						: `: ${formatQuantity(cost, '$')}`}</span
+				>
+			{/each}
+			<strong>All together {formatQuantity(total, '$')}</strong>
+			{#if unpriced.length > 0}<span class="small soft">without {unpriced.join(', ')}: no price</span>{/if}
+		</p>
 		<p class="row">
 			<a href={`/orders/print?year=${data.year}`} download>The order by grower (PDF)</a>
 			<a href={`/orders/csv?year=${data.year}`} download>The order by field (CSV)</a>
@@ -179,9 +175,6 @@
 					Issue {marked.length}
 					{marked.length === 1 ? 'sheet' : 'sheets'}
 				</Button>
-				<Button size="small" kind="ghost" onclick={markAll}>
-					{marked.length < data.fields.length ? 'Choose all' : 'Choose none'}
-				</Button>
 				<Button size="small" kind="tertiary" disabled={busy || marked.length < 2} onclick={findMix}>
 					One mix for the chosen fields
 				</Button>
@@ -194,34 +187,27 @@
 			{#if data.preparedBy === ''}<p class="late">Say first who prepares the sheets, on any field’s sheet.</p>{/if}
 			{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 			{#if notice}<p role="status">{notice}</p>{/if}
-			{#each left as { field, why } (field)}<p class="late">▲ {field}: {why}</p>{/each}
+			{#each left as { field, why } (field)}<p class="late"><Mark /> {field}: {why}</p>{/each}
 			{#if mix}<CommonMix {mix} nameOf={(id) => data.names[id] ?? id} />{/if}
-			<table class="ledger list">
-				<thead><tr><th></th><th>Field</th><th>Grower</th><th>Newest sheet</th></tr></thead>
-				<tbody>
-					{#each data.fields as { id, name, grower, sheet } (id)}
-						<tr>
-							<td><Checkbox labelText={`Choose ${name}`} hideLabel bind:checked={chosen[id]} /></td>
-							<td><a href={`/field/${id}/${data.year}/sheet`}>{name}</a></td>
-							<td>{grower}</td>
-							<td>
-								{#if sheet}<a href={`/sheets/${sheet.id}`}>No. {sheet.number}</a>,
-									<a href={`/sheets/${sheet.id}/orders`} download>work orders</a>{:else}<span class="soft"
-										>none issued</span
-									>{/if}
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<div class="fields-list">
+				<ListTable
+					label="Fields with a plan"
+					rows={data.fields}
+					key={({ id }) => id}
+					bind:selected={chosen}
+					rowHeightPx={38}
+					columns={[
+						{ name: 'Field', of: ({ name }) => name, cell: fieldCell },
+						{ name: 'Grower', of: ({ grower }) => grower },
+						{ name: 'Newest sheet', of: ({ sheet }) => sheet?.number, cell: sheetCell }
+					]}
+				/>
+			</div>
 		</section>
 	{/if}
 </div>
 
 <style>
-	.scroll {
-		overflow-x: auto;
-	}
 	.dealer {
 		width: 9rem;
 		border: 1px solid var(--rule);
@@ -236,7 +222,7 @@
 	.problem {
 		color: var(--stop);
 	}
-	.list {
+	.fields-list {
 		max-width: 52rem;
 		margin-top: 0.8rem;
 	}
@@ -244,7 +230,15 @@
 		align-items: center;
 		gap: 0.5rem 1.2rem;
 	}
-	tfoot td {
-		border-top: 2px solid var(--rule-strong);
+	.total {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.3rem 1.4rem;
+		justify-content: flex-end;
+		margin: 0.6rem 0;
+	}
+	.part {
+		margin-right: 1.2rem;
+		white-space: nowrap;
 	}
 </style>

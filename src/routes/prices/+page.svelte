@@ -1,25 +1,18 @@
 <!-- Every price of the book: what holds now, since when, and what it was before. -->
 <script lang="ts">
-	import { Button, Checkbox, DataTable, InlineNotification, Search } from 'carbon-components-svelte';
+	import { Button, Checkbox, InlineNotification, Search } from 'carbon-components-svelte';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { formatNumber } from '$core/units/display';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { call, save } from '$lib/ui/forms/call';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 
-	const HEADERS = [
-		{ key: 'group', value: 'Of' },
-		{ key: 'name', value: 'Item' },
-		{ key: 'price', value: 'Price' },
-		{ key: 'unit', value: 'In' },
-		{ key: 'since', value: 'Since' },
-		{ key: 'change', value: 'Against before' }
-	] as const;
-
+	type Item = PageData['items'][number];
 	let typed = $state<Record<string, string>>({});
 	/** What stood in a field before it was typed over. */
 	const shownBefore: Record<string, number | null> = {};
@@ -33,13 +26,6 @@
 		data.items
 			.filter(({ item, group, price }) => everything || price !== undefined || item in typed || group === 'Nutrient')
 			.filter(({ name, group }) => `${group} ${name}`.toLowerCase().includes(words.trim().toLowerCase()))
-			.map(({ item, change, ...one }) => ({
-				id: item,
-				...one,
-				price: one.price ?? -1,
-				since: one.since ?? '',
-				change: change?.applies ? change.value : 0
-			}))
 	);
 	const changed = $derived(Object.values(typed).filter((text) => text.trim() !== '').length);
 
@@ -75,6 +61,31 @@
 	}
 </script>
 
+{#snippet priceCell({ item, name, price }: Item)}
+	<input
+		aria-label={`Price of ${name}`}
+		inputmode="decimal"
+		value={typed[item] ?? (price === undefined ? '' : String(price))}
+		oninput={(event) => type(item, event.currentTarget.value)}
+	/>
+{/snippet}
+{#snippet unitCell({ unit, perPound }: Item)}
+	{unit}{#if perPound}, <Quantity answer={perPound} />{/if}
+{/snippet}
+{#snippet sinceCell({ since }: Item)}{since ? longDate(since) : ''}{/snippet}
+{#snippet changeCell({ change }: Item)}
+	{#if change?.applies}{change.value > 0 ? '+' : ''}<Quantity answer={change} />{/if}
+{/snippet}
+{#snippet history({ history: earlier, unit }: Item)}
+	{#if earlier.length > 0}
+		<ul>
+			{#each earlier as { since, amount } (since)}
+				<li>{longDate(since)}: {formatNumber(amount, '$')} {unit}</li>
+			{/each}
+		</ul>
+	{:else}<p class="soft">No price was ever entered.</p>{/if}
+{/snippet}
+
 <div class="page">
 	<h1>Prices</h1>
 	<p class="soft">
@@ -95,39 +106,20 @@
 		/>
 		<Button size="small" disabled={changed === 0} on:click={() => void savePrices()}>Save the prices</Button>
 	</div>
-	<DataTable size="short" headers={HEADERS} {rows} sortable expandable>
-		<svelte:fragment slot="cell" let:row let:cell>
-			{@const one = byItem.get(row.id)}
-			{#if one}
-				{#if cell.key === 'price'}
-					<input
-						aria-label={`Price of ${one.name}`}
-						inputmode="decimal"
-						value={typed[one.item] ?? (one.price === undefined ? '' : String(one.price))}
-						oninput={(event) => type(one.item, event.currentTarget.value)}
-					/>
-				{:else if cell.key === 'unit'}
-					{one.unit}{#if one.perPound}, <Quantity answer={one.perPound} />{/if}
-				{:else if cell.key === 'since'}
-					{one.since ? longDate(one.since) : ''}
-				{:else if cell.key === 'change'}
-					{#if one.change?.applies}{one.change.value > 0 ? '+' : ''}<Quantity answer={one.change} />{/if}
-				{:else}
-					{cell.value}
-				{/if}
-			{/if}
-		</svelte:fragment>
-		<svelte:fragment slot="expandedRow" let:row>
-			{@const one = byItem.get(row.id)}
-			{#if one && one.history.length > 0}
-				<ul>
-					{#each one.history as { since, amount } (since)}
-						<li>{longDate(since)}: {formatNumber(amount, '$')} {one.unit.replace('$ ', '$ ')}</li>
-					{/each}
-				</ul>
-			{:else}<p class="soft">No price was ever entered.</p>{/if}
-		</svelte:fragment>
-	</DataTable>
+	<ListTable
+		label="Prices"
+		{rows}
+		key={({ item }) => item}
+		expanded={history}
+		columns={[
+			{ name: 'Of', of: ({ group }) => group },
+			{ name: 'Item', of: ({ name }) => name },
+			{ name: 'Price', of: ({ price }) => price, cell: priceCell },
+			{ name: 'In', of: ({ unit }) => unit, cell: unitCell },
+			{ name: 'Since', of: ({ since }) => since, cell: sinceCell },
+			{ name: 'Against before', of: ({ change }) => (change?.applies ? change.value : undefined), cell: changeCell }
+		]}
+	/>
 </div>
 
 <style>

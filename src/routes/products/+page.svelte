@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import { formatNumber } from '$core/units/display';
@@ -9,6 +10,7 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
+	type Product = PageData['products'][number];
 	let words = $state('');
 	let problem = $state('');
 	let notice = $state('');
@@ -21,6 +23,10 @@
 				.every((word) => name.toLowerCase().includes(word))
 		)
 	);
+
+	function asText(amount: number | undefined): string | undefined {
+		return amount === undefined ? undefined : formatNumber(amount, 'ratio');
+	}
 
 	async function take(file: File | undefined): Promise<void> {
 		if (!file) return;
@@ -41,6 +47,13 @@
 	}
 </script>
 
+{#snippet nameCell({ name, own }: Product)}
+	<strong>{name}</strong>{#if own}<div class="soft small">your own</div>{/if}
+{/snippet}
+{#snippet deleteCell({ id, own }: Product)}
+	{#if own}<button type="button" class="plain" onclick={() => removeProduct(id)}>Delete</button>{/if}
+{/snippet}
+
 <div class="page">
 	<h1>Products</h1>
 	<p class="soft">
@@ -57,56 +70,40 @@
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if notice}<p role="status">{notice}</p>{/if}
-	<div class="scroll">
-		<table class="ledger" aria-label="Catalogue">
-			<thead>
-				<tr>
-					<th>Product</th>
-					{#each NUTRIENTS as nutrient (nutrient)}<th class="num">{nutrient}</th>{/each}
-					<th class="num">lb/gal</th>
-					<th class="num">Salt index</th>
-					<th class="num">Chloride, %</th>
-					<th>In water</th>
-					<th class="num">Lime to offset acidity, lb per lb</th>
-					<th></th>
-				</tr>
-			</thead>
-			<tbody>
-				{#each shown as product (product.id)}
-					<tr>
-						<td class="name"
-							><strong>{product.name}</strong>{#if product.own}<div class="soft small">your own</div>{/if}</td
-						>
-						{#each NUTRIENTS as nutrient (nutrient)}
-							<td class="num"
-								>{product.analysis[nutrient] === undefined ? '' : formatNumber(product.analysis[nutrient], 'ratio')}</td
-							>
-						{/each}
-						<td class="num">{product.densityLbPerGal ?? ''}</td>
-						<td class="num">{product.saltIndex ?? ''}</td>
-						<td class="num">{product.chloridePercent ?? ''}</td>
-						<td>{product.dissolves ?? ''}</td>
-						<td class="num">{product.acidity ? formatNumber(product.acidity.caco3Lb, 'ratio') : ''}</td>
-						<td
-							>{#if product.own}<button type="button" class="plain" onclick={() => removeProduct(product.id)}
-									>Delete</button
-								>{/if}</td
-						>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+	<ListTable
+		label="Catalogue"
+		rows={shown}
+		key={({ id }) => id}
+		columns={[
+			{ name: 'Product', of: ({ name }) => name, cell: nameCell },
+			...NUTRIENTS.map((nutrient) => ({
+				name: nutrient,
+				of: ({ analysis }: Product) => asText(analysis[nutrient]),
+				number: true
+			})),
+			{ name: 'lb/gal', of: ({ densityLbPerGal }) => densityLbPerGal, number: true },
+			{ name: 'Salt index', of: ({ saltIndex }) => saltIndex, number: true },
+			{ name: 'Chloride, %', of: ({ chloridePercent }) => chloridePercent, number: true },
+			{ name: 'In water', of: ({ dissolves }) => dissolves },
+			{ name: 'Lime to offset acidity, lb per lb', of: ({ acidity }) => asText(acidity?.caco3Lb), number: true },
+			{ name: '', cell: deleteCell }
+		]}
+	/>
 	<section class="section" aria-label="Additives">
 		<h2>Additives</h2>
-		<table class="ledger additives">
-			<thead><tr><th>Additive</th><th>What it does</th><th>Goes with</th><th>How much</th></tr></thead>
-			<tbody>
-				{#each data.additives as { id, name, does, goesWith, rate } (id)}
-					<tr><td><strong>{name}</strong></td><td>{does}</td><td>{goesWith}</td><td>{rate}</td></tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="additives">
+			<ListTable
+				label="Additives"
+				rows={data.additives}
+				key={({ id }) => id}
+				columns={[
+					{ name: 'Additive', of: ({ name }) => name },
+					{ name: 'What it does', of: ({ does }) => does },
+					{ name: 'Goes with', of: ({ goesWith }) => goesWith },
+					{ name: 'How much', of: ({ rate }) => rate }
+				]}
+			/>
+		</div>
 		<p class="soft small">Common practice. Their prices stand with the others under Prices, by the treated acre.</p>
 	</section>
 	<ProductForm placements={data.placements} hazards={data.hazards} />
@@ -123,12 +120,6 @@
 	}
 	.additives {
 		max-width: 64rem;
-	}
-	.scroll {
-		overflow-x: auto;
-	}
-	.name {
-		min-width: 14rem;
 	}
 	.problem {
 		color: var(--stop);

@@ -1,12 +1,14 @@
 <script lang="ts">
 	import { formatNumber } from '$core/units/display';
 	import { longDate, shortDate } from '$core/units/day-text';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import OutlookForm from '$lib/ui/season/weather/OutlookForm.svelte';
 	import WeatherFileForm from '$lib/ui/season/weather/WeatherFileForm.svelte';
 	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
+	type Station = PageData['stations'][number];
 	let problem = $state('');
 
 	const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
@@ -19,6 +21,24 @@
 	}
 </script>
 
+{#snippet nameCell({ name }: Station)}<strong>{name}</strong>{/snippet}
+{#snippet latitudeCell({ latitude }: Station)}{formatNumber(latitude, '')}{/snippet}
+{#snippet measuredCell({ days, first, last }: Station)}
+	{#if first && last}{days} days, {longDate(first)} to {longDate(last)}{:else}nothing{/if}
+{/snippet}
+{#snippet normalsCell({ simulated, own }: Station)}
+	{simulated
+		? 'invented for the demo district'
+		: own === 0
+			? 'of the stand-in, until three years are measured'
+			: `${own} of 12 months its own`}
+{/snippet}
+{#snippet useCell({ id }: Station)}
+	{#if id === data.inUse.id}<strong>in use</strong>{:else}<button type="button" class="plain" onclick={() => use(id)}
+			>Use it</button
+		>{/if}
+{/snippet}
+
 <div class="page">
 	<h1>Weather</h1>
 	<p class="soft">
@@ -26,34 +46,20 @@
 		the seasons are simulated from its normals.
 	</p>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-	<table class="ledger stations" aria-label="Stations">
-		<thead>
-			<tr><th>Station</th><th class="num">Latitude</th><th>Measured</th><th>Normals</th><th></th></tr>
-		</thead>
-		<tbody>
-			{#each data.stations as { id, name, latitude, simulated, days, first, last, own } (id)}
-				<tr>
-					<td><strong>{name}</strong></td>
-					<td class="num">{formatNumber(latitude, '')}</td>
-					<td>{days === 0 ? 'nothing' : `${days} days, ${longDate(first!)} to ${longDate(last!)}`}</td>
-					<td
-						>{simulated
-							? 'invented for the demo district'
-							: own === 0
-								? 'of the stand-in, until three years are measured'
-								: `${own} of 12 months its own`}</td
-					>
-					<td>
-						{#if id === data.inUse.id}<strong>in use</strong>{:else}<button
-								type="button"
-								class="plain"
-								onclick={() => use(id)}>Use it</button
-							>{/if}
-					</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<div class="stations">
+		<ListTable
+			label="Stations"
+			rows={data.stations}
+			key={({ id }) => id}
+			columns={[
+				{ name: 'Station', of: ({ name }) => name, cell: nameCell },
+				{ name: 'Latitude', of: ({ latitude }) => latitude, cell: latitudeCell, number: true },
+				{ name: 'Measured', of: ({ days }) => days, cell: measuredCell },
+				{ name: 'Normals', of: ({ own }) => own, cell: normalsCell },
+				{ name: '', cell: useCell }
+			]}
+		/>
+	</div>
 
 	{#key data.outlook.own}<OutlookForm own={data.outlook.own} days={data.outlook.days} units={data.units} />{/key}
 	<WeatherFileForm units={data.units} />

@@ -6,7 +6,7 @@ import { gravestFirst } from '../../figure/gravest-first';
 import { checkSeason } from '../checks/check-season';
 import type { PlanContext } from '../plan/plan-context';
 import { runSeason, seasonDates, type RunAnswer, type SeasonKnowledge } from '../model/run-season';
-import { stageDates, usualTemperatures, type StageDate } from '../stages/stage-dates';
+import { type StageDate, stageDates, usualStages, usualTemperatures } from '../stages/stage-dates';
 import { passesInSeason } from '../plan/season-span';
 import { tripOf } from '../plan/trips';
 import { generateWeather, type YearKind } from '../weather/generate-weather';
@@ -59,7 +59,7 @@ const USUAL_SEASON_DAYS = 150;
 /** The year around the kept passes. */
 export function boardYear({ context, request, knowledge, kind }: BoardGround): BoardYear {
 	const { plantingDate, station, stages: known, schedule } = context;
-	const usual = known ? stageDates(known, plantingDate, usualTemperatures(station)) : [];
+	const usual = usualStages(context);
 	const harvest = schedule?.uptake ? seasonDates(request, knowledge).harvest : undefined;
 	const end = harvest ?? usual.at(-1)?.date ?? shiftDate(plantingDate, USUAL_SEASON_DAYS);
 	// An orchard has no planting in the year, but a spring.

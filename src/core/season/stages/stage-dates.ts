@@ -67,6 +67,26 @@ export function heatFrom({ from }: HeatUnits, plantingDate: string): string {
 	return from === 'new year' ? `${harvestYear(plantingDate)}-01-01` : plantingDate;
 }
 
+/** When a crop usually reaches its stages; empty where none are known of it. */
+export function usualStages({
+	stages,
+	plantingDate,
+	station
+}: {
+	stages: CropStages | undefined;
+	plantingDate: string;
+	station: Station;
+}): StageDate[] {
+	return stages ? stageDates(stages, plantingDate, usualTemperatures(station)) : [];
+}
+
+/** How far the crop is on a day, as it stands beside the date: "V6", "jointing, Feekes 6"; undefined before the first stage. */
+export function stageText(dates: readonly StageDate[], date: string): string | undefined {
+	const stage = stageOn(dates, date);
+	if (!stage) return undefined;
+	return stage.feekes === undefined ? stage.name : `${stage.name}, Feekes ${stage.feekes}`;
+}
+
 /** The last stage reached by a day; undefined before the first. */
 export function stageOn(dates: readonly StageDate[], date: string): StageDate | undefined {
 	return dates.findLast((stage) => stage.date <= date);

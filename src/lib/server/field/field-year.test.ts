@@ -8,6 +8,7 @@ import { fillBook } from '../book/fill-book';
 import { draftSheet } from './draft-sheet';
 import { loadFieldYear, type FieldYear } from './field-year';
 import { sheetCalendar } from '../files/print/sheet-calendar';
+import { sheetPdf } from '../files/print/sheet-pdf';
 import { sheetDocument } from '../files/print/sheet-document';
 import { addField, findFields, listFields } from '../stores/fields';
 import { changePasses, choose, listPasses, markDone, setGoal, unchoose } from '../stores/field-years';
@@ -171,8 +172,18 @@ describe('an issued sheet', () => {
 		for (const words of ['Crow Acre, corn 2027', '4 Dec 2026', 'Agricultural lime', 'UAN-28', 'gal/ac', 'Cautions']) {
 			expect(text).toContain(words);
 		}
+		// The usual stage stands beside the date, and rates are what a machine is set to.
+		expect(text).toContain('about V10');
+		expect(text).toContain('268 lb/ac');
 		const footer = typeof document.footer === 'function' ? document.footer(1, 2, {} as never) : undefined;
 		expect(JSON.stringify(footer)).toContain('Prepared by Ada with Tri-state guide 1995 1.2.0');
+	});
+
+	it('holds a plan of six passes on one page', async () => {
+		const sheet = issue('Crow Acre');
+		expect(sheet.content.passes).toHaveLength(6);
+		const pdf = Buffer.from(await sheetPdf(sheet)).toString('latin1');
+		expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);
 	});
 
 	it('becomes a calendar whose entries last a day and keep their identity', () => {

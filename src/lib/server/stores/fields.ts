@@ -58,6 +58,19 @@ export function listSamples(db: Database, fieldId: string): SampleRecord[] {
 		}));
 }
 
+/** The newest report of every field that has one, by the field: the one that its rates stand on. */
+export function newestReports(db: Database): Map<string, Sample> {
+	const rows = db
+		.prepare<[], { field_id: string; report: string }>(
+			`SELECT field_id, report FROM (
+				SELECT field_id, report, row_number() OVER (PARTITION BY field_id ORDER BY taken_on DESC NULLS LAST, rowid DESC) AS place
+				FROM sample
+			) WHERE place = 1`
+		)
+		.all();
+	return new Map(rows.map(({ field_id, report }) => [field_id, fromJson<Sample>(report)]));
+}
+
 export interface NewField {
 	name: string;
 	grower: string;

@@ -2,25 +2,32 @@
 <script lang="ts">
 	import type { Answer } from '$core/figure/figure';
 	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { machineSetting } from '$core/units/machine-setting';
 	import { worksheet } from './worksheet.svelte';
 
 	interface Props {
 		answer: Answer;
 		/** Leave the unit out where a heading says it. */
 		bare?: boolean;
+		/** A rate of product: shown as a machine is set to it, in full in the worksheet. */
+		setting?: boolean;
 		/** What a screen reader says before the number. */
 		label?: string;
 	}
-	const { answer, bare = false, label }: Props = $props();
+	const { answer, bare = false, setting = false, label }: Props = $props();
+
+	const shown = $derived(
+		answer.applies && setting ? machineSetting(answer.value, answer.unit) : answer.applies ? answer.value : 0
+	);
 </script>
 
 {#if answer.applies}
 	<button
 		type="button"
 		class="quantity"
-		aria-label={`${label ?? answer.label}: ${formatQuantity(answer.value, answer.unit)}; open the worksheet`}
+		aria-label={`${label ?? answer.label}: ${formatQuantity(shown, answer.unit)}; open the worksheet`}
 		onclick={() => worksheet.open(answer)}
-		>{bare ? formatNumber(answer.value, answer.unit) : formatQuantity(answer.value, answer.unit)}</button
+		>{bare ? formatNumber(shown, answer.unit) : formatQuantity(shown, answer.unit)}</button
 	>
 {:else}
 	<span class="soft">{answer.reason}</span>

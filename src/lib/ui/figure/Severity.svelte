@@ -1,13 +1,13 @@
 <!-- A word and a mark, never colour alone. -->
 <script lang="ts">
+	import Mark from './Mark.svelte';
 	import { SEVERITY_WORD } from '$core/figure/severity-word';
 	import type { Severity } from '$core/schema-types';
 
 	const { severity }: { severity: Severity } = $props();
-	const marks = { stop: '■', mind: '▲', note: '●' } as const;
 </script>
 
-<span class={severity}><span aria-hidden="true">{marks[severity]}</span> {SEVERITY_WORD[severity]}</span>
+<span class={severity}><Mark {severity} /> {SEVERITY_WORD[severity]}</span>
 
 <style>
 	span {
@@ -23,8 +23,5 @@
 	}
 	.note {
 		color: var(--note);
-	}
-	span > span {
-		font-size: 0.7rem;
 	}
 </style>

@@ -1,4 +1,4 @@
-import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { differenceInCalendarDays, isValid, parse, parseISO } from 'date-fns';
 
 /** How long ago, in the unit a person would use: "3 weeks", "14 months", "5 years". */
 export function ageText(day: string, today: string): string {
@@ -8,4 +8,14 @@ export function ageText(day: string, today: string): string {
 	if (days < 60) return `${Math.round(days / 7)} weeks`;
 	if (days < 730) return `${Math.round(days / 30.4)} months`;
 	return `${Math.floor(days / 365.25)} years`;
+}
+
+/** The ways in which people here write a day. */
+const WRITTEN = ['yyyy-MM-dd', 'd MMM yyyy', 'd MMMM yyyy', 'MMM d, yyyy', 'M/d/yyyy'];
+
+/** The day that a text means; undefined where it means none. */
+export function parseDay(text: string): Date | undefined {
+	return WRITTEN.map((form) => parse(text.trim(), form, new Date(2000, 0, 1))).find(
+		(day) => isValid(day) && day.getFullYear() > 1900
+	);
 }

@@ -1,6 +1,7 @@
 <!-- Somebody changed the same meanwhile: what the book holds beside what was to be saved. -->
 <script lang="ts">
 	import { Modal } from 'carbon-components-svelte';
+	import ListTable from '../tables/ListTable.svelte';
 	import { conflict } from '../forms/conflict.svelte';
 
 	const asked = $derived(conflict.asked);
@@ -21,26 +22,16 @@
 		Another window changed this after the page was loaded. Nothing of yours has been saved yet; which of the two stands?
 	</p>
 	{#if asked}
-		<table class="ledger">
-			<thead><tr><th></th><th>In the book</th><th>Yours</th></tr></thead>
-			<tbody>
-				{#each asked.differences as { what, book, own } (what)}
-					<tr><th scope="row">{what}</th><td>{book}</td><td>{own}</td></tr>
-				{:else}
-					<tr><td colspan="3">The two differ in what this table does not show, such as the shape of a zone.</td></tr>
-				{/each}
-			</tbody>
-		</table>
+		<ListTable
+			label="What stands and what you wrote"
+			rows={asked.differences}
+			sortable={false}
+			empty="The two differ in what this table does not show, such as the shape of a zone."
+			columns={[
+				{ name: '', of: ({ what }) => what },
+				{ name: 'In the book', of: ({ book }) => book },
+				{ name: 'Yours', of: ({ own }) => own }
+			]}
+		/>
 	{/if}
 </Modal>
-
-<style>
-	th[scope='row'] {
-		font-weight: 600;
-		vertical-align: baseline;
-		border-bottom: 1px solid var(--rule);
-	}
-	td {
-		vertical-align: baseline;
-	}
-</style>

@@ -1,5 +1,11 @@
 <script lang="ts">
-	import { Modal } from 'carbon-components-svelte';
+	import {
+		Modal,
+		StructuredList,
+		StructuredListBody,
+		StructuredListCell,
+		StructuredListRow
+	} from 'carbon-components-svelte';
 	import { WORDS } from './words';
 
 	let { open = $bindable(false) }: { open: boolean } = $props();
@@ -15,13 +21,16 @@
 </script>
 
 <Modal bind:open passiveModal modalHeading="Keys" size="xs">
-	<table class="ledger">
-		<tbody>
+	<StructuredList condensed flush>
+		<StructuredListBody>
 			{#each keys as [key, action] (key)}
-				<tr><td><kbd>{key}</kbd></td><td>{action}</td></tr>
+				<StructuredListRow>
+					<StructuredListCell head noWrap><kbd>{key}</kbd></StructuredListCell>
+					<StructuredListCell>{action}</StructuredListCell>
+				</StructuredListRow>
 			{/each}
-		</tbody>
-	</table>
+		</StructuredListBody>
+	</StructuredList>
 </Modal>
 
 <style>

@@ -8,6 +8,7 @@
 	import { unitsOf } from '$core/units/result-units';
 	import { numberOrUndefined } from '../forms/numbers';
 	import { unitText } from '../figure/unit-text';
+	import DayField from '../forms/DayField.svelte';
 
 	interface Props {
 		today: string;
@@ -90,7 +91,7 @@
 >
 	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	<div class="fields">
-		<TextInput id="sample-date" size="sm" type="date" labelText="Sampled on" bind:value={head.date} />
+		<DayField label="Sampled on" bind:date={head.date} />
 		<TextInput size="sm" labelText="Lab" bind:value={head.lab} />
 		<TextInput size="sm" labelText="Lab's number" bind:value={head.labNumber} />
 		<TextInput size="sm" labelText="Depth from" inputmode="decimal" bind:value={head.top} />

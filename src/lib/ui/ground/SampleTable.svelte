@@ -3,6 +3,7 @@
 	import { analyteName } from '$core/ground/analyte-names';
 	import { methodName } from '$core/ground/lab-methods';
 	import type { Layer, Result } from '$core/schema-types';
+	import ListTable from '../tables/ListTable.svelte';
 	import { unitText } from '../figure/unit-text';
 
 	const { layers }: { layers: Layer[] } = $props();
@@ -23,34 +24,30 @@
 	}
 </script>
 
-<table class="ledger">
-	<thead>
-		<tr>
-			<th>Analyte</th>
-			<th>Method</th>
-			<th>Unit</th>
-			{#each layers as layer, at (at)}<th class="num">{layer.top}-{layer.bottom} {layer.depthUnit}</th>{/each}
-		</tr>
-	</thead>
-	<tbody>
-		{#each rows as row, index (index)}
-			<tr>
-				<td>{row.analyte}</td>
-				<td class="soft">{row.method}</td>
-				<td class="soft">{row.unit}</td>
-				{#each row.cells as cell, at (at)}<td class="num">{cell ? `${cell.qualifier ?? ''}${cell.value}` : ''}</td
-					>{/each}
-			</tr>
-		{/each}
-	</tbody>
-</table>
+<div class="sample">
+	<ListTable
+		label="The sample as the lab wrote it"
+		{rows}
+		sortable={false}
+		columns={[
+			{ name: 'Analyte', of: ({ analyte }) => analyte },
+			{ name: 'Method', of: ({ method }) => method },
+			{ name: 'Unit', of: ({ unit }) => unit },
+			...layers.map(({ top, bottom, depthUnit }, at) => ({
+				name: `${top}-${bottom} ${depthUnit}`,
+				of: ({ cells }: (typeof rows)[number]) => `${cells[at]?.qualifier ?? ''}${cells[at]?.value ?? ''}`,
+				number: true
+			}))
+		]}
+	/>
+</div>
 
 <style>
-	table {
+	.sample {
 		max-width: 52rem;
 	}
-	td {
-		padding-top: 0.25rem;
-		padding-bottom: 0.25rem;
+	.sample :global(td) {
+		padding-top: 0.25rem !important;
+		padding-bottom: 0.25rem !important;
 	}
 </style>

@@ -1,14 +1,6 @@
 <!-- Crop and goal of the year: a sentence that opens into a form. -->
 <script lang="ts">
-	import {
-		Button,
-		DatePicker,
-		DatePickerInput,
-		InlineNotification,
-		Select,
-		SelectItem,
-		TextInput
-	} from 'carbon-components-svelte';
+	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { CropId, PreviousCropId } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
@@ -18,6 +10,7 @@
 	import { longDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../forms/numbers';
 	import { save } from '../forms/call';
+	import DayField from '../forms/DayField.svelte';
 
 	const { page }: { page: RatesPage['goalPage'] } = $props();
 
@@ -149,9 +142,7 @@
 				<SelectItem value="" text="Not named" />
 				{#each PREVIOUS_CROPS as id (id)}<SelectItem value={id} text={nameOf(id)} />{/each}
 			</Select>
-			<DatePicker datePickerType="single" dateFormat="Y-m-d" bind:value={form.plantingDate}>
-				<DatePickerInput size="sm" labelText="Planting date" placeholder="usual" />
-			</DatePicker>
+			<DayField label="Planting date" placeholder="usual" bind:date={form.plantingDate} />
 			<TextInput size="sm" labelText="Row spacing, in" inputmode="decimal" bind:value={form.rowSpacingIn} />
 			<TextInput
 				size="sm"
@@ -185,10 +176,5 @@
 		display: grid;
 		gap: 0.9rem;
 		margin-bottom: 1rem;
-	}
-	.form :global(.bx--date-picker),
-	.form :global(.bx--date-picker-container),
-	.form :global(.bx--date-picker__input) {
-		width: 100% !important;
 	}
 </style>

@@ -3,6 +3,7 @@
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { formatNumber } from '$core/units/display';
+	import ListTable from '../tables/ListTable.svelte';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { numberOrUndefined } from '../forms/numbers';
 	import Quantity from '../figure/Quantity.svelte';
@@ -13,6 +14,7 @@
 		page: RatesPage['goalPage'];
 	}
 	const { lime, page }: Props = $props();
+	type Material = (typeof lime.materials)[number];
 
 	let material = $state(untrack(() => lime.material));
 	let placement = $state<string>(untrack(() => lime.placement));
@@ -45,6 +47,14 @@
 		);
 	}
 </script>
+
+{#snippet priceCell({ price }: Material)}
+	{#if price.applies}{#if price.value === cheapest}<span class="soft small cheapest">cheapest</span>{/if}<Quantity
+			answer={price}
+			bare
+		/>{:else}<span class="soft small">no price yet</span>{/if}
+{/snippet}
+{#snippet usedCell({ id }: Material)}{id === lime.material ? '✓ in use' : ''}{/snippet}
 
 <div class="facts">
 	<div>
@@ -93,26 +103,23 @@
 		{lime.liming.kind.why}
 	</p>{/if}
 
-<table class="ledger">
-	<thead>
-		<tr>
-			<th>Lime</th><th class="num">acts, share</th><th class="num">$ per effective short ton</th><th></th>
-		</tr>
-	</thead>
-	<tbody>
-		{#each lime.materials as { id, name, fraction, price } (id)}
-			<tr class:used={id === lime.material}>
-				<td>{name}</td>
-				<td class="num"><Quantity answer={fraction} bare /></td>
-				<td class="num">
-					{#if price.applies}{#if price.value === cheapest}<span class="soft small cheapest">cheapest</span
-							>{/if}<Quantity answer={price} bare />{:else}<span class="soft small">no price yet</span>{/if}
-				</td>
-				<td>{id === lime.material ? '✓ in use' : ''}</td>
-			</tr>
-		{/each}
-	</tbody>
-</table>
+<ListTable
+	label="Limes"
+	rows={lime.materials}
+	key={({ id }) => id}
+	rowClass={({ id }) => (id === lime.material ? 'shown' : '')}
+	columns={[
+		{ name: 'Lime', of: ({ name }) => name },
+		{ name: 'acts, share', answer: ({ fraction }) => fraction, bare: true },
+		{
+			name: '$ per effective short ton',
+			of: ({ price }) => (price.applies ? price.value : undefined),
+			cell: priceCell,
+			number: true
+		},
+		{ name: '', cell: usedCell }
+	]}
+/>
 
 <form onsubmit={keep} class="row liming">
 	<Select size="sm" labelText="Lime with" bind:selected={material}>
@@ -165,8 +172,5 @@
 	}
 	.part {
 		margin-right: 1rem;
-	}
-	.used td {
-		background: var(--action-wash);
 	}
 </style>

@@ -1,5 +1,6 @@
 <!-- One school's rate for one nutrient, and how it is chosen. -->
 <script lang="ts">
+	import Mark from '../figure/Mark.svelte';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { capital } from '$lib/objective-names';
 	import Quantity from '../figure/Quantity.svelte';
@@ -32,7 +33,7 @@
 		{#if opinion.none}{opinion.none}{:else if opinion.cost.applies}<Quantity answer={opinion.cost} />{:else}{opinion
 				.cost.reason}{/if}
 	</div>
-	{#if opinion.simulated}<div class="small mark-about">▲ simulated, not measured</div>{/if}
+	{#if opinion.simulated}<div class="small mark-about"><Mark /> simulated, not measured</div>{/if}
 	{#if opinion.objective}<div class="small soft">{opinion.curve}</div>{/if}
 	{#if opinion.stands}
 		<div class="small soft">

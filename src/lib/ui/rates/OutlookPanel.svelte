@@ -4,6 +4,7 @@
 	import { untrack } from 'svelte';
 	import type { CropId } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import Chart from '../charts/Chart.svelte';
 	import { lineLook, outlookChart } from '../charts/outlook';
@@ -17,6 +18,7 @@
 		page: RatesPage['goalPage'];
 	}
 	const { outlook, nextCrop, page }: Props = $props();
+	type School = Props['outlook']['schools'][number];
 
 	const shown = $derived(outlook.schools.filter(({ applies }) => applies));
 	const silent = $derived(outlook.schools.filter(({ applies }) => !applies));
@@ -46,6 +48,10 @@
 	}
 </script>
 
+{#snippet schoolCell(school: School)}
+	<span class="key" style:background={lineLook(shown.indexOf(school)).color}></span> {school.name}
+{/snippet}
+
 <h3>Where each approach takes the soil test</h3>
 {#if shown.length > 0}
 	<div class="split">
@@ -54,34 +60,21 @@
 			option={outlookChart(lines, page.year, 'ppm')}
 			height="270px"
 		/>
-		<table class="ledger">
-			<thead>
-				<tr>
-					<th>Approach</th><th class="num">now</th><th class="num">in {years} years</th><th class="num"
-						>{rateUnit} over {years} years</th
-					>
-				</tr>
-			</thead>
-			<tbody>
-				{#each shown as school, index (school.method)}
-					<tr>
-						<td><span class="key" style:background={lineLook(index).color}></span> {school.name}</td>
-						<td class="num"
-							>{#if school.endWorksheet?.applies && school.endWorksheet.inputs[0]}<Quantity
-									answer={school.endWorksheet.inputs[0]}
-									bare
-								/>{/if}</td
-						>
-						<td class="num"
-							>{#if school.endWorksheet}<strong><Quantity answer={school.endWorksheet} bare /></strong>{/if}</td
-						>
-						<td class="num"
-							>{#if school.applied}<Quantity answer={school.applied} bare />{/if}</td
-						>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<ListTable
+			label="Soil test by approach"
+			rows={shown}
+			key={({ method }) => method}
+			columns={[
+				{ name: 'Approach', of: ({ name: school }) => school, cell: schoolCell },
+				{
+					name: 'now',
+					answer: ({ endWorksheet }) => (endWorksheet?.applies ? endWorksheet.inputs[0] : undefined),
+					bare: true
+				},
+				{ name: `in ${years} years`, answer: ({ endWorksheet }) => endWorksheet, bare: true },
+				{ name: `${rateUnit} over ${years} years`, answer: ({ applied }) => applied, bare: true }
+			]}
+		/>
 	</div>
 	<p class="small soft">
 		Each year its {name} goes on, the crop takes off, and the test moves by the difference over the pounds that make one ppm{#if shown[0]?.lbPerPpm?.applies}:

@@ -1,7 +1,7 @@
 <!-- The cations on the exchange: their shares as a bar and a table. -->
 <script lang="ts">
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import type { ReadingPage } from '$lib/server/pages/reading-page';
-	import Quantity from '../figure/Quantity.svelte';
 
 	const { cations }: { cations: NonNullable<ReadingPage['reading']>['cations'] } = $props();
 </script>
@@ -21,20 +21,19 @@
 					</div>{/if}
 			{/each}
 		</div>
-		<table class="ledger cations">
-			<thead><tr><th>Cation</th><th class="num">ppm</th><th class="num">share of CEC</th></tr></thead>
-			<tbody>
-				{#each cations as { name, share, ppm } (name)}
-					<tr>
-						<td>{name}</td>
-						<td class="num"
-							>{#if ppm.applies}<Quantity answer={ppm} bare />{/if}</td
-						>
-						<td class="num"><Quantity answer={share} /></td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="cations">
+			<ListTable
+				label="Cations"
+				rows={cations}
+				key={({ name }) => name}
+				sortable={false}
+				columns={[
+					{ name: 'Cation', of: ({ name }) => name },
+					{ name: 'ppm', answer: ({ ppm }) => (ppm.applies ? ppm : undefined), bare: true },
+					{ name: 'share of CEC', answer: ({ share }) => share }
+				]}
+			/>
+		</div>
 		<p class="small soft">
 			The rest is acidity, or was not measured. See Rates for what the base-saturation approaches make of it.
 		</p>

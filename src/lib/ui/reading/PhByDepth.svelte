@@ -1,5 +1,6 @@
 <!-- pH layer by layer, and the acid band that a surface sample hides. -->
 <script lang="ts">
+	import Mark from '../figure/Mark.svelte';
 	import { formatNumber } from '$core/units/display';
 	import { CM_PER_IN } from '$core/units/factors';
 	import type { ReadingPage } from '$lib/server/pages/reading-page';
@@ -31,7 +32,7 @@
 	<div class="beside-chart">
 		{#if profile.hidden.length > 0}
 			<p class="band">
-				▲ An acid band lies hidden under the surface: {profile.hidden
+				<Mark /> An acid band lies hidden under the surface: {profile.hidden
 					.map(({ ph, depthText }) => `${formatNumber(ph, 'pH')} at ${depthText}`)
 					.join(', ')}.
 			</p>

@@ -1,11 +1,13 @@
 <!-- One pass: date, product, rate, placement, with the product's cautions at the choice. -->
 <script lang="ts">
+	import Mark from '../figure/Mark.svelte';
 	import { placementName } from '$core/units/placement-name';
 	import { InlineNotification, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { Additive, Pass } from '$core/schema-types';
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../forms/numbers';
+	import DayField from '../forms/DayField.svelte';
 
 	interface CatalogueEntry {
 		id: string;
@@ -136,7 +138,7 @@
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 		<TextInput id="pass-label" size="sm" labelText="Pass" bind:value={form.label} />
 		<div class="fields">
-			{#if !tripOf}<TextInput size="sm" type="date" labelText="Date" bind:value={form.date} />{/if}
+			{#if !tripOf}<DayField label="Date" bind:date={form.date} />{/if}
 			<Select
 				size="sm"
 				labelText="Product"
@@ -202,7 +204,7 @@
 			{/if}
 		</div>
 		<TextInput size="sm" labelText="Why" bind:value={form.reason} />
-		{#each product.cautions as caution (caution)}<p class="caution">▲ {caution}</p>{/each}
+		{#each product.cautions as caution (caution)}<p class="caution"><Mark /> {caution}</p>{/each}
 		<p class="soft small">Pounds of product, not of nutrient.</p>
 	</div>
 </Modal>

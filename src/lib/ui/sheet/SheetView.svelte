@@ -46,7 +46,9 @@
 			{#each content.passes as line (line.pass.id)}
 				{@const { pass, productName, rate, carries, wholeField, gallons } = line}
 				<tr>
-					<td class="nowrap">{longDate(pass.date)}</td>
+					<td class="nowrap"
+						>{longDate(pass.date)}{#if line.stage}<div class="soft">about {line.stage}</div>{/if}</td
+					>
 					<td
 						><strong>{productName}</strong><br />{pass.label}.
 						<span class="soft">{pass.reason}</span>{#if line.prescription}<br />By prescription: {prescriptionText(
@@ -54,7 +56,7 @@
 							)}.{/if}</td
 					>
 					<td class="num">
-						<Quantity answer={inSystem(rate, content.units)} />
+						<Quantity answer={inSystem(rate, content.units)} setting />
 						{#if gallons.applies}<br /><span class="soft"><Quantity answer={gallons} /></span>{/if}
 					</td>
 					<td>{placementText(pass)}</td>
@@ -102,14 +104,10 @@
 		</ul>
 	{/if}
 
-	{#if warnings.length > 0}
-		<h3>Cautions</h3>
-		{#each warnings as { severity, text }, index (index)}
-			<p><Severity {severity} /> {text}</p>
-		{/each}
-	{/if}
-
 	<h3>Cautions</h3>
+	{#each warnings as { severity, text }, index (index)}
+		<p><Severity {severity} /> {text}</p>
+	{/each}
 	<ul>
 		{#each content.cautions as caution (caution)}<li>{caution}</li>{/each}
 	</ul>

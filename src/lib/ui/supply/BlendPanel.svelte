@@ -1,7 +1,8 @@
 <!-- The least-cost mix that carries what some open passes carry: exact and as it can be bought, and one trip for all of it. -->
 <script lang="ts">
+	import Mark from '../figure/Mark.svelte';
 	import { messageOf } from '$core/check/message-of';
-	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Checkbox, Disclosure, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { BlendAnswer, BlendRequest, LoadSizes, Nutrient, Pass, Product } from '$core/schema-types';
 	import { formatNumber, formatQuantity } from '$core/units/display';
@@ -162,22 +163,22 @@
 				<TextInput size="sm" labelText="Weighed in steps of, lb" bind:value={weighLb} />
 			{/if}
 		</div>
-		<details>
-			<summary
-				>Products on the shelf ({shelf.filter(({ id }) => !off[id]).length} of {shelf.length} with a price)</summary
-			>
+		<Disclosure
+			align="start"
+			summary={`Products on the shelf (${shelf.filter(({ id }) => !off[id]).length} of ${shelf.length} with a price)`}
+		>
 			<div class="shelf">
 				{#each shelf as { id, name } (id)}
 					<Checkbox labelText={name} checked={!off[id]} on:check={({ detail }) => (off[id] = !detail)} />
 				{/each}
 			</div>
-		</details>
+		</Disclosure>
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 		<Button size="small" disabled={busy || going.length === 0} onclick={find}>Find the mix</Button>
 		{#if exact?.status === 'infeasible'}
 			<div class="none" role="status">
 				<p><strong>No mix of these products does it.</strong></p>
-				{#each exact.conflict ?? [] as { nutrient, text } (nutrient)}<p>■ {text}</p>{/each}
+				{#each exact.conflict ?? [] as { nutrient, text } (nutrient)}<p><Mark severity="stop" /> {text}</p>{/each}
 				{#if exact.conflict?.length === 0}<p>
 						The limits leave nothing: allow more products or a smaller least use.
 					</p>{/if}
@@ -257,9 +258,6 @@
 		display: grid;
 		grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
 		margin: 0.4rem 0;
-	}
-	details {
-		margin-bottom: 0.8rem;
 	}
 	.result {
 		max-width: 40rem;

@@ -3,6 +3,7 @@
 	import type { CommonBlend } from '$core/supply/blend/common-blend';
 	import { LB_PER_SHORT_TON } from '$core/units/factors';
 	import { formatNumber, formatQuantity } from '$core/units/display';
+	import ListTable from '../tables/ListTable.svelte';
 
 	interface Props {
 		mix: CommonBlend;
@@ -20,26 +21,23 @@
 			.map(({ id, rate }) => `${pounds((rate / total) * LB_PER_SHORT_TON)} lb ${nameOf(id)}`)
 			.join(', ')}.
 	</p>
-	<table class="ledger">
-		<thead
-			><tr><th>Field</th><th class="num">Acres</th><th class="num">Mix, lb/ac</th><th>Over what it needs, lb/ac</th></tr
-			></thead
-		>
-		<tbody>
-			{#each mix.fields as { name, acres, rate, over } (name)}
-				<tr>
-					<td>{name}</td>
-					<td class="num">{formatNumber(acres, 'ac')}</td>
-					<td class="num">{pounds(rate)}</td>
-					<td
-						>{Object.entries(over)
-							.map(([nutrient, extra]) => `${nutrient} ${pounds(extra ?? 0)}`)
-							.join(', ') || 'nothing'}</td
-					>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<ListTable
+		label="What each field gets"
+		rows={mix.fields}
+		key={({ name }) => name}
+		columns={[
+			{ name: 'Field', of: ({ name }) => name },
+			{ name: 'Acres', of: ({ acres }) => formatNumber(acres, 'ac'), number: true },
+			{ name: 'Mix, lb/ac', of: ({ rate }) => pounds(rate), number: true },
+			{
+				name: 'Over what it needs, lb/ac',
+				of: ({ over }) =>
+					Object.entries(over)
+						.map(([nutrient, extra]) => `${nutrient} ${pounds(extra ?? 0)}`)
+						.join(', ') || 'nothing'
+			}
+		]}
+	/>
 </div>
 
 <style>

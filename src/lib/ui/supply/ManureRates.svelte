@@ -6,6 +6,7 @@
 	import { manureRates, type ManureNutrient } from '$core/supply/manure/manure-rate';
 	import { LB_PER_SHORT_TON } from '$core/units/factors';
 	import { formatNumber } from '$core/units/display';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { save, type YearAddress } from '../forms/call';
 
 	interface Props {
@@ -30,6 +31,7 @@
 			])
 		)
 	);
+	type Rate = ReturnType<typeof manureRates>[number];
 	const rates = $derived(product ? manureRates(perTon, wanted) : []);
 	const listed = (amounts: Partial<Record<string, number>>) =>
 		Object.entries(amounts)
@@ -64,6 +66,16 @@
 	}
 </script>
 
+{#snippet byCell(rate: Rate)}
+	<strong>{rate.by}</strong>{#if rate === rates[0]}&nbsp;<span class="soft small">limits</span>{/if}
+{/snippet}
+{#snippet overCell({ over }: Rate)}
+	<span class:over={Object.keys(over).length > 0}>{listed(over)}</span>
+{/snippet}
+{#snippet takeCell({ by, unitsPerAcre }: Rate)}
+	<Button size="small" kind="ghost" onclick={() => take(by, unitsPerAcre)}>Put it in the plan</Button>
+{/snippet}
+
 <section class="section" aria-label="Manure for this field">
 	<h2>Manure</h2>
 	{#if !product}
@@ -77,35 +89,23 @@
 		{#if rates.length === 0}
 			<p class="soft">Choose rates of N, P2O5 or K2O first.</p>
 		{:else}
-			<div class="scroll">
-				<table class="ledger">
-					<thead>
-						<tr
-							><th>Rate by</th><th class="num">{gallons ? 'Gal/ac' : 'Tons/ac'}</th><th>Brings this year, lb/ac</th><th
-								>Over</th
-							><th>To top up</th><th></th></tr
-						>
-					</thead>
-					<tbody>
-						{#each rates as { by, unitsPerAcre, brings, over, short }, at (by)}
-							<tr>
-								<td
-									><strong>{by}</strong>{#if at === 0}
-										<span class="soft small">limits</span>{/if}</td
-								>
-								<td class="num">{formatNumber(rateOf(unitsPerAcre).rate, gallons ? 'gal' : 'short ton/ac')}</td>
-								<td>{listed(brings)}</td>
-								<td class:over={Object.keys(over).length > 0}>{listed(over)}</td>
-								<td>{listed(short)}</td>
-								<td
-									><Button size="small" kind="ghost" onclick={() => take(by, unitsPerAcre)}>Put it in the plan</Button
-									></td
-								>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
-			</div>
+			<ListTable
+				label="Rates of manure"
+				rows={rates}
+				key={({ by }) => by}
+				columns={[
+					{ name: 'Rate by', of: ({ by }) => by, cell: byCell },
+					{
+						name: gallons ? 'Gal/ac' : 'Tons/ac',
+						of: ({ unitsPerAcre }) => formatNumber(rateOf(unitsPerAcre).rate, gallons ? 'gal' : 'short ton/ac'),
+						number: true
+					},
+					{ name: 'Brings this year, lb/ac', of: ({ brings }) => listed(brings) },
+					{ name: 'Over', of: ({ over }) => listed(over), cell: overCell },
+					{ name: 'To top up', of: ({ short }) => listed(short) },
+					{ name: '', cell: takeCell }
+				]}
+			/>
 			<p class="soft small">Where nitrogen sets the rate, phosphate piles up year after year.</p>
 		{/if}
 	{/if}
@@ -114,9 +114,6 @@
 </section>
 
 <style>
-	.scroll {
-		overflow-x: auto;
-	}
 	.over {
 		color: var(--accent-ink);
 	}

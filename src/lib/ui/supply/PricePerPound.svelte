@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Select, SelectItem } from 'carbon-components-svelte';
 	import type { Answer } from '$core/figure/figure';
-	import Quantity from '../figure/Quantity.svelte';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 
 	const { compared }: { compared: readonly { nutrient: string; products: { name: string; price: Answer }[] }[] } =
 		$props();
@@ -18,14 +18,18 @@
 		</Select>
 	</div>
 	<p class="soft small">Each product credited for the other nutrients in it at their prices below.</p>
-	{#if shown.length === 0}<p class="soft">No product with {nutrient} has a price.</p>{/if}
-	<table class="ledger">
-		<tbody>
-			{#each shown as { name, price } (name)}
-				<tr><td>{name}</td><td class="num"><Quantity answer={price} /></td></tr>
-			{/each}
-		</tbody>
-	</table>
+	<div class="prices">
+		<ListTable
+			label="Price of a pound by product"
+			rows={shown}
+			key={({ name }) => name}
+			empty={`No product with ${nutrient} has a price.`}
+			columns={[
+				{ name: 'Product', of: ({ name }) => name },
+				{ name: `A pound of ${nutrient}`, answer: ({ price }) => price }
+			]}
+		/>
+	</div>
 </section>
 
 <style>
@@ -38,7 +42,7 @@
 		margin: 0;
 		white-space: nowrap;
 	}
-	table {
+	.prices {
 		max-width: 40rem;
 	}
 </style>

@@ -4,7 +4,7 @@
 	import { untrack } from 'svelte';
 	import type { CropTestAction } from '$core/schema-types';
 	import { numberOrUndefined } from '../forms/numbers';
-	import DayInput from './DayInput.svelte';
+	import DayField from '../forms/DayField.svelte';
 	import WalkForm from './WalkForm.svelte';
 
 	interface Props {
@@ -47,7 +47,7 @@
 
 <WalkForm {save} {problem} action="Save the test">
 	<div class="fields">
-		<DayInput bind:date />
+		<DayField label="Day" tall bind:date />
 		<TextInput labelText="Nitrate-N, ppm" inputmode="decimal" bind:value={ppm} />
 		<TextInput labelText="Sampled to, in" inputmode="decimal" bind:value={depth} />
 		<TextInput labelText="Height of the crop, in" inputmode="decimal" bind:value={height} />

@@ -4,7 +4,7 @@
 	import { untrack } from 'svelte';
 	import type { CropTestAction, StripZone } from '$core/schema-types';
 	import { numberOrUndefined } from '../forms/numbers';
-	import DayInput from './DayInput.svelte';
+	import DayField from '../forms/DayField.svelte';
 	import WalkForm from './WalkForm.svelte';
 
 	interface Props {
@@ -73,7 +73,7 @@
 
 <WalkForm {save} {problem} action="Save the strips">
 	<div class="fields">
-		<DayInput bind:date />
+		<DayField label="Day" tall bind:date />
 		<Select labelText="Strips are read by" bind:selected={by}>
 			<SelectItem value="yield" text={`yield, ${yieldUnit}`} />
 			<SelectItem value="index" text="canopy index" />

@@ -1,6 +1,8 @@
 <!-- What a test in the crop says, large, and the button that takes it into the season. -->
 <script lang="ts">
+	import Mark from '../figure/Mark.svelte';
 	import { Button } from 'carbon-components-svelte';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import type { WalkPage } from '$lib/server/pages/walk-page';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '../figure/Quantity.svelte';
@@ -34,20 +36,20 @@
 		<p><Quantity answer={result.total} /> with what was applied.</p>
 	{/if}
 	{#if result.zones.length > 0}
-		<table class="ledger">
-			<thead><tr><th>Zone</th><th class="num">N from now on</th><th class="num">Residual N</th></tr></thead>
-			<tbody>
-				{#each result.zones as zone (zone.name)}
-					<tr>
-						<td>{zone.name}</td>
-						<td class="num"><Quantity answer={zone.rate} /></td>
-						<td class="num"><Quantity answer={zone.balance} /></td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="zones">
+			<ListTable
+				label="By zone"
+				rows={result.zones}
+				key={({ name }) => name}
+				columns={[
+					{ name: 'Zone', of: ({ name }) => name },
+					{ name: 'N from now on', answer: ({ rate }) => rate },
+					{ name: 'Residual N', answer: ({ balance }) => balance }
+				]}
+			/>
+		</div>
 	{/if}
-	{#each result.cautions as caution (caution)}<p class="caution small">▲ {caution}</p>{/each}
+	{#each result.cautions as caution (caution)}<p class="caution small"><Mark /> {caution}</p>{/each}
 	<Button size="small" onclick={use}>Change the season to this</Button>
 {:else}
 	<p class="none" role="status"><strong>No rate by this test:</strong> {answer.reason}. {answer.remedy}</p>
@@ -91,7 +93,7 @@
 	.other {
 		margin-right: 1rem;
 	}
-	.ledger {
+	.zones {
 		max-width: 30rem;
 		margin: 0.4rem 0 0.8rem;
 	}

@@ -4,7 +4,7 @@
 	import { untrack } from 'svelte';
 	import type { CropTestAction } from '$core/schema-types';
 	import { numberOrUndefined } from '../forms/numbers';
-	import DayInput from './DayInput.svelte';
+	import DayField from '../forms/DayField.svelte';
 	import WalkForm from './WalkForm.svelte';
 
 	interface Props {
@@ -41,7 +41,7 @@
 
 <WalkForm {save} {problem} action="Save the count">
 	<div class="fields">
-		<DayInput bind:date />
+		<DayField label="Day" tall bind:date />
 		<TextInput labelText="Row spacing, in" inputmode="decimal" bind:value={rows} />
 	</div>
 	<div class="fields spots">

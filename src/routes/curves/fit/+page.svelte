@@ -1,6 +1,7 @@
 <script lang="ts">
 	import {
 		Button,
+		Disclosure,
 		InlineNotification,
 		ProgressBar,
 		Select,
@@ -138,10 +139,9 @@
 		{/if}
 	{/if}
 
-	<details class="section">
-		<summary>Type a curve in instead</summary>
+	<Disclosure align="start" class="section" summary="Type a curve in instead">
 		<TypedCurve crops={data.crops} />
-	</details>
+	</Disclosure>
 </div>
 
 <style>
@@ -166,12 +166,6 @@
 	}
 	.faults {
 		color: var(--stop);
-	}
-	summary {
-		cursor: pointer;
-		color: var(--action);
-		font-weight: 600;
-		margin-bottom: 0.7rem;
 	}
 	@media (max-width: 800px) {
 		.paste {

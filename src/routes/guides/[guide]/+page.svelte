@@ -4,6 +4,7 @@
 	import { beforeNavigate, goto } from '$app/navigation';
 	import type { PackDocument, Rule } from '$core/schema-types';
 	import { longDate } from '$core/units/day-text';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { nextVersion } from '$lib/ui/rates/guide/leaves';
 	import RuleEditor from '$lib/ui/rates/guide/RuleEditor.svelte';
 	import { sendGuide } from '$lib/ui/rates/guide/send-guide';
@@ -13,6 +14,7 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
+	type Removal = PageData['removal'][number];
 
 	/** After the last key a text waits so long before it is tried. */
 	const PAUSE_MS = 300;
@@ -116,6 +118,8 @@
 	});
 </script>
 
+{#snippet cropCell({ name, per }: Removal)}{name} <span class="soft">per {per}</span>{/snippet}
+
 <div class="page">
 	<p><a href="/guides">All guides</a></p>
 	<h1>{editing && document ? document.title : data.guide.title}</h1>
@@ -143,25 +147,24 @@
 		{#if data.removal.length > 0}
 			<section class="section" aria-label="Removal side by side">
 				<h2>What each crop takes off, side by side</h2>
-				<table class="ledger removal">
-					<thead>
-						<tr
-							><th>Crop, by its unit of yield</th>{#each REMOVED as nutrient (nutrient)}<th class="num"
-									>{nutrient}, lb</th
-								>{/each}</tr
-						>
-					</thead>
-					<tbody>
-						{#each data.removal as taken (taken.crop)}
-							<tr>
-								<td>{taken.name} <span class="soft">per {taken.per}</span></td>
-								{#each REMOVED as nutrient (nutrient)}
-									<td class="num">{taken[nutrient] === undefined ? 'not listed' : +taken[nutrient].toPrecision(3)}</td>
-								{/each}
-							</tr>
-						{/each}
-					</tbody>
-				</table>
+				<div class="removal">
+					<ListTable
+						label="Removal"
+						rows={data.removal}
+						key={({ crop }) => crop}
+						columns={[
+							{ name: 'Crop, by its unit of yield', of: ({ name }) => name, cell: cropCell },
+							...REMOVED.map((nutrient) => ({
+								name: `${nutrient}, lb`,
+								of: (taken: Removal) => {
+									const amount = taken[nutrient];
+									return amount === undefined ? 'not listed' : +amount.toPrecision(3);
+								},
+								number: true
+							}))
+						]}
+					/>
+				</div>
 				<p class="soft small">
 					Grain or hay alone, from memory of the tables named below; nitrogen as content of the harvest.
 				</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Mark from '$lib/ui/figure/Mark.svelte';
 	import { Button, InlineNotification, TextInput } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { untrack } from 'svelte';
@@ -91,7 +92,7 @@
 			<h2>What the columns mean</h2>
 			{#if data.preview.mappingProblems.length > 0}
 				<ul class="missing">
-					{#each data.preview.mappingProblems as missing (missing)}<li>▲ {missing}</li>{/each}
+					{#each data.preview.mappingProblems as missing (missing)}<li><Mark /> {missing}</li>{/each}
 				</ul>
 			{/if}
 			<ColumnMeanings bind:mapping={draft.mapping} examples={data.sampleCells} {changed} />

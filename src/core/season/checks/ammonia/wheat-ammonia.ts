@@ -1,6 +1,6 @@
 import type { Pass, PassCheck } from '../../../schema-types';
 import { productOf, type PlanContext } from '../../plan/plan-context';
-import { stageDates, stageOn, usualTemperatures, type StageDate } from '../../stages/stage-dates';
+import { type StageDate, stageOn, usualStages } from '../../stages/stage-dates';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
@@ -11,7 +11,7 @@ const { basis, lastFeekes } = RULES['wheat-ammonia'];
 /** Ammonia into standing wheat: only early, into moist ground. */
 export const wheatAmmoniaCheck: SeasonCheck = (passes, { stages, products, plantingDate, station }) => {
 	if (!stages?.stages.some(({ feekes }) => feekes !== undefined)) return [];
-	const dates = stageDates(stages, plantingDate, usualTemperatures(station));
+	const dates = usualStages({ stages, plantingDate, station });
 	return passes.flatMap((pass) => complaint(pass, dates, { products, plantingDate }) ?? []);
 };
 

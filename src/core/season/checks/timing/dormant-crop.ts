@@ -2,7 +2,7 @@ import { formatNumber } from '../../../units/display';
 import type { PassCheck } from '../../../schema-types';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
-import { stageDates, usualTemperatures } from '../../stages/stage-dates';
+import { usualStages } from '../../stages/stage-dates';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
@@ -14,7 +14,7 @@ const { basis, leastLb, dormantFrom, earlyDays } = RULES['dormant-crop'];
 /** Nitrogen on a crop sown in autumn that is dormant: it lies there all winter. */
 export const dormantCropCheck: SeasonCheck = (passes, { products, plantingDate, stages, station, crop }) => {
 	if (!stages?.heat || stages.heat.from !== 'new year') return [];
-	const greenUp = stageDates(stages, plantingDate, usualTemperatures(station))[0]?.date;
+	const greenUp = usualStages({ stages, plantingDate, station })[0]?.date;
 	const from = `${plantingDate.slice(0, 4)}-${dormantFrom}`;
 	if (!greenUp) return [];
 	return passes.flatMap((pass): PassCheck[] => {

@@ -3,7 +3,7 @@ import type { PassCheck } from '../../../schema-types';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { isOnSurface } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';
-import { stageDates, usualTemperatures } from '../../stages/stage-dates';
+import { usualStages } from '../../stages/stage-dates';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
@@ -14,8 +14,7 @@ const { basis, leastLb, daysToSolution, beforeStage, beforePlantingDays } = RULE
 
 /** Phosphate and potash on top of a standing crop, too late to reach it. */
 export const latePhosphatePotashCheck: SeasonCheck = (passes, { products, plantingDate, stages, station, crop }) => {
-	const due =
-		stages && stageDates(stages, plantingDate, usualTemperatures(station)).find(({ name }) => name === beforeStage);
+	const due = usualStages({ stages, plantingDate, station }).find(({ name }) => name === beforeStage);
 	if (!due || crop.perennial) return [];
 	const last = shiftDate(due.date, -daysToSolution);
 	return passes.flatMap((pass): PassCheck[] => {

@@ -1,5 +1,5 @@
 import { productOf } from '../../plan/plan-context';
-import { stageDates, usualTemperatures } from '../../stages/stage-dates';
+import { usualStages } from '../../stages/stage-dates';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
@@ -11,7 +11,7 @@ export const ripeningCheck: SeasonCheck = (passes, { stages, plantingDate, stati
 	if (!ripening) return [];
 	const year = (date: string) => `${date.slice(0, 4)}${plantingDate.slice(4)}`;
 	return passes.flatMap((pass) => {
-		const dates = stageDates(stages, year(pass.date), usualTemperatures(station));
+		const dates = usualStages({ stages, plantingDate: year(pass.date), station });
 		const on = (name: string) => dates.find((stage) => stage.name === name)?.date ?? '';
 		const [from, to] = [on(ripening.from), on(ripening.to)];
 		if (pass.date < from || pass.date > to || productOf(pass, products).lime) return [];

@@ -3,7 +3,7 @@ import { productOf, type PlanContext } from '../../plan/plan-context';
 import type { Dressing } from '../../model/dressing';
 import { dressingOfPass } from '../../model/dressing-of-pass';
 import { isOnSurface } from '../../plan/placement-facts';
-import { stageDates, usualTemperatures } from '../../stages/stage-dates';
+import { usualStages } from '../../stages/stage-dates';
 import { daysUntilRain } from '../../weather/dry-spell';
 import { knownDays, sourceOfDays } from '../../weather/known-weather';
 import type { SeasonCheck } from '../check';
@@ -73,7 +73,7 @@ function needless(
 	}
 	if (!nitrificationInhibitor || !stages || pass.date <= plantingDate) return undefined;
 	const steep = steepUptake[crop.id];
-	const from = stageDates(stages, plantingDate, usualTemperatures(station)).find(({ name }) => name === steep)?.date;
+	const from = usualStages({ stages, plantingDate, station }).find(({ name }) => name === steep)?.date;
 	if (from === undefined || pass.date < from) return undefined;
 	return {
 		additive: 'nitrification inhibitor',

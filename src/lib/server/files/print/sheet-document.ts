@@ -1,26 +1,31 @@
+import { SEVERITY_WORD } from '../../../../core/figure/severity-word';
 import { sheetWarnings } from '../../../../core/sheet/sheet-warnings';
 import { placementText } from '../../../../core/season/plan/placement-text';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { SheetContent } from '../../../../core/schema-types';
 import { formatNumber, formatQuantity } from '../../../../core/units/display';
 import { inSystem, unitInSystem } from '../../../../core/units/rate-units';
+import { settingText } from '../../../../core/units/machine-setting';
 import { carriesText, prescriptionText, quantityText } from '../../../../core/sheet/sheet-table';
 import type { Sheet } from '../../stores/sheets';
 import { longDate } from '../../../../core/units/day-text';
 import { ledgerLayout } from './ledger-layout';
+
+/** Letters of a placement that still stand in one line of a narrow column. */
+const LONG_PLACEMENT = 16;
 
 /** The page of an issued sheet: what, how much, when, where, why, cautions, who prepared it. Black on white. */
 export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDefinitions {
 	const { field, crop, year, preparedBy } = content;
 	return {
 		pageSize: 'LETTER',
-		pageMargins: [44, 44, 44, 56],
+		pageMargins: [44, 36, 44, 50],
 		info: {
 			title: `${field.name}, ${crop.name.toLowerCase()} ${year}`,
 			author: preparedBy,
 			creationDate: new Date(issuedAt)
 		},
-		defaultStyle: { font: 'Hyperlegible', fontSize: 9.5, lineHeight: 1.15 },
+		defaultStyle: { font: 'Hyperlegible', fontSize: 9, lineHeight: 1.12 },
 		styles: {
 			head: { bold: true, fontSize: 11, margin: [0, 12, 0, 3] },
 			label: { bold: true, fontSize: 8.5 }
@@ -47,16 +52,16 @@ export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDe
 			{ text: 'What to do', style: 'head' },
 			passesTable(content),
 			{
+				// Half of a soil test over the page says less than none.
+				unbreakable: true,
 				columnGap: 24,
 				columns: [
 					{ stack: [{ text: 'Why these rates', style: 'head' }, ...whyRates(content)] },
-					{ stack: [{ text: 'From this soil test', style: 'head' }, ...soilTest(content)] }
+					{ width: 210, stack: [{ text: 'From this soil test', style: 'head' }, ...soilTest(content)] }
 				]
 			},
 			...changes(content),
-			...warnings(content),
-			{ text: 'Cautions', style: 'head' },
-			{ ul: content.cautions.map((text) => ({ text, margin: [0, 0, 0, 2] })) }
+			...cautionsOf(content)
 		]
 	};
 }
@@ -89,34 +94,49 @@ function passesTable({ passes, units }: SheetContent): Content {
 	const rows = passes.map((line): TableCell[] => {
 		const { pass, productName, rate, carries, wholeField, gallons } = line;
 		const byParts = prescriptionText(line);
-		const liquid = gallons.applies ? `\n${quantityText(gallons)}` : '';
 		return [
-			longDate(pass.date),
+			lines([longDate(pass.date), line.stage ? `about ${line.stage}` : '']),
 			{
 				text: [
 					{ text: productName, bold: true },
-					`\n${pass.label}. ${pass.reason}${byParts ? `\nBy prescription: ${byParts}.` : ''}`
+					{ text: `\n${pass.label}. ${pass.reason}${byParts ? `\nBy prescription: ${byParts}.` : ''}`, fontSize: 8 }
 				]
 			},
-			{ text: quantityText(inSystem(rate, units)) + liquid, alignment: 'right' },
+			{
+				...lines([settingText(inSystem(rate, units)), gallons.applies ? quantityText(gallons) : '']),
+				alignment: 'right'
+			},
 			placementText(pass),
 			// A number stays on the line of its nutrient.
-			carriesText(carries, units).replace(/ (?=\d)/g, '\u00a0') || 'lime',
-			{ text: quantityText(wholeField), alignment: 'right' }
+			carriesText(carries, units)
+				.replace(/ (?=\d)/g, '\u00a0')
+				.replaceAll(', ', '\n') || 'lime',
+			{ text: quantityText(wholeField), alignment: 'right', noWrap: wholeField.applies }
 		];
 	});
 	return {
 		table: {
 			headerRows: 1,
 			dontBreakRows: true,
-			widths: [54, '*', 84, 56, 62, 76],
+			widths: ['auto', '*', 'auto', wherePt(passes), 'auto', 'auto'],
 			body: [
 				heads.map((text, at) => ({ text, style: 'label', alignment: at === 2 || at === 5 ? 'right' : 'left' })),
 				...rows
 			]
 		},
-		layout: ledgerLayout(3)
+		layout: ledgerLayout(2.5)
 	};
+}
+
+/** Each in a line of its own that is not broken; empty ones fall away. */
+function lines(texts: readonly string[]): { stack: Content[] } {
+	return { stack: texts.filter(Boolean).map((text) => ({ text, noWrap: true })) };
+}
+
+/** Short words of where it goes take what they need; long ones are broken over lines, so that what is done has the room. */
+function wherePt(passes: SheetContent['passes']): number | 'auto' {
+	const longest = Math.max(0, ...passes.map(({ pass }) => placementText(pass).length));
+	return longest > LONG_PLACEMENT ? 78 : 'auto';
 }
 
 function whyRates({ rates, units, cost }: SheetContent): Content[] {
@@ -135,7 +155,7 @@ function whyRates({ rates, units, cost }: SheetContent): Content[] {
 function soilTest({ soil }: SheetContent): Content[] {
 	const rows = soil.values.map(({ label, value, unit }): TableCell[] => [
 		label,
-		{ text: formatQuantity(value, unit), alignment: 'right', bold: true }
+		{ text: formatQuantity(value, unit), alignment: 'right', bold: true, noWrap: true }
 	]);
 	const table: Content = { table: { widths: ['*', 'auto'], body: rows }, layout: 'noBorders' };
 	return [{ text: soil.source, margin: [0, 0, 0, 2] }, ...(rows.length > 0 ? [table] : [])];
@@ -150,14 +170,14 @@ function changes({ since }: SheetContent): Content[] {
 	];
 }
 
-function warnings(content: SheetContent): Content[] {
-	const [first, ...rest] = sheetWarnings(content).map(({ severity, text }): Content => ({
-		text: [{ text: `${severity}: `, bold: true }, text],
-		margin: [0, 0, 0, 2]
-	}));
-	if (!first) return [];
+/** What speaks against the plan with its weight, then what holds for its products. */
+function cautionsOf(content: SheetContent): Content[] {
+	const [first = '', ...rest]: Content[] = [
+		...sheetWarnings(content).map(({ severity, text }) => [{ text: `${SEVERITY_WORD[severity]}: `, bold: true }, text]),
+		...content.cautions
+	].map((text) => ({ text, margin: [0, 0, 0, 2] }));
 	// A heading alone at the foot of a page says nothing.
-	return [{ stack: [{ text: 'Cautions', style: 'head' }, first], unbreakable: true }, ...rest];
+	return [{ stack: [{ text: 'Cautions', style: 'head' }, { ul: [first] }], unbreakable: true }, { ul: rest }];
 }
 
 function packsText({ packs }: SheetContent): string {

@@ -4,6 +4,7 @@ import { carriesText, quantityText } from '../../../../core/sheet/sheet-table';
 import { workOrders, type WorkOrder } from '../../../../core/sheet/work-orders';
 import type { TripLoading } from '../../../../core/schema-types';
 import { formatNumber, formatQuantity } from '../../../../core/units/display';
+import { settingText } from '../../../../core/units/machine-setting';
 import { inSystem } from '../../../../core/units/rate-units';
 import type { Sheet } from '../../stores/sheets';
 import { longDate } from '../../../../core/units/day-text';
@@ -51,7 +52,12 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 					width: '*',
 					text: `${grower}, ${area}. ${content.crop.name}, planting ${longDate(content.crop.plantingDate)}.`
 				},
-				{ width: 'auto', text: `For ${longDate(order.date)}`, bold: true, alignment: 'right' }
+				{
+					width: 'auto',
+					text: `For ${longDate(order.date)}${order.stage ? `, about ${order.stage}` : ''}`,
+					bold: true,
+					alignment: 'right'
+				}
 			],
 			margin: [0, 2, 0, 4]
 		},
@@ -82,7 +88,7 @@ function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
 	const rows = passes.map(({ pass, productName, rate, gallons, wholeField, carries }): TableCell[] => [
 		{ text: productName, bold: true },
 		{
-			text: [quantityText(inSystem(rate, units)), gallons.applies ? `\n${quantityText(gallons)}` : ''],
+			text: [settingText(inSystem(rate, units)), gallons.applies ? `\n${quantityText(gallons)}` : ''],
 			bold: true,
 			alignment: 'right'
 		},

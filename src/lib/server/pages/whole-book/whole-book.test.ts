@@ -250,8 +250,10 @@ describe('the other pages of the whole book', () => {
 	it('map and own rules: the fields with their crop; what the adviser keeps to beside the usual', () => {
 		expect(mapPage(desk()).fields).toHaveLength(listFields(db).length);
 		expect(mapPage(desk()).fields.find(({ name }) => name === 'Crow Acre')).toMatchObject({
-			crop: 'corn-grain',
-			areaAc: 17.5
+			crop: 'Corn',
+			areaAc: 17.5,
+			soil: { pH: 4.9, P: 8, K: 104 },
+			next: 'sheet'
 		});
 		expect(houseRulesPage(desk()).rules).toEqual({ noGo: [] });
 		setHouseRules(db, { noGo: [{ name: 'Chapel', from: '2027-05-06', to: '2027-05-06' }] } as never);

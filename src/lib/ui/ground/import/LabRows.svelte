@@ -1,8 +1,10 @@
 <!-- The rows of a lab file as they will be read; bad cells can be written again, rows left out or sent to a field. -->
 <script lang="ts">
+	import Mark from '../../figure/Mark.svelte';
 	import { analyteName } from '$core/ground/analyte-names';
 	import type { Analyte, LabDraft } from '$core/schema-types';
 	import { longDate } from '$core/units/day-text';
+	import ListTable from '../../tables/ListTable.svelte';
 	import type { ImportPage } from '$lib/server/pages/import-page';
 
 	type Row = NonNullable<ImportPage['preview']>['rows'][number];
@@ -13,6 +15,7 @@
 		changed: () => void;
 	}
 	let { rows, draft = $bindable(), fields, changed }: Props = $props();
+	/** Each row has a select of all fields: thousands at once would stand still. */
 	const STEP = 200;
 	let shown = $state(STEP);
 
@@ -51,64 +54,68 @@
 	}
 </script>
 
-<table class="ledger">
-	<thead>
-		<tr><th class="num">Line</th><th>Goes to</th><th>Sampled</th><th>Depth</th><th>Read as</th><th></th></tr>
-	</thead>
-	<tbody>
-		{#each ordered.slice(0, shown) as row (row.line)}
-			<tr class:bad={row.status === 'undecided'} class:out={row.status === 'left out'}>
-				<td class="num">{row.line}</td>
-				<td>
-					{#if row.blank}
-						<span class="soft">blank line</span>
-					{:else}
-						{#if row.target}
-							{row.target.name}
-							<span class="soft small">{row.target.grower}{row.target.fieldId === 'new' ? ', new field' : ''}</span>
-						{:else}{row.field}{/if}
-						<select
-							aria-label={`Field of line ${row.line}`}
-							value={draft.targets[row.line] ?? ''}
-							onchange={(event) => send(row.line, event.currentTarget.value)}
-						>
-							<option value="">by its name</option>
-							<option value="new">a new field</option>
-							{#each fields as field (field.id)}<option value={field.id}>{field.name}</option>{/each}
-						</select>
-					{/if}
-				</td>
-				<td class="nowrap">{row.date ? longDate(row.date) : ''}</td>
-				<td class="nowrap">{row.layer ? `${row.layer.top}-${row.layer.bottom} ${row.layer.depthUnit}` : ''}</td>
-				<td>
-					{#if row.problems.length > 0}
-						{#each row.problems as { column, message }, index (index)}
-							<div class="problem">
-								■ {message}
-								{#if column >= 0}
-									<input
-										aria-label={`Write line ${row.line}, ${draft.mapping.columns[column]?.header ?? ''} again`}
-										value={row.cells[column] ?? ''}
-										onchange={(event) => correct(row.line, column, event.currentTarget.value)}
-									/>
-								{/if}
-							</div>
-						{/each}
-					{:else}{resultsText(row)}{/if}
-				</td>
-				<td class="nowrap">
-					{#if row.blank}
-						left out
-					{:else if draft.leftOut.includes(row.line)}
-						left out <button type="button" class="plain" onclick={() => leaveOut(row.line, false)}>include</button>
-					{:else}
-						<button type="button" class="plain" onclick={() => leaveOut(row.line, true)}>Leave out</button>
-					{/if}
-				</td>
-			</tr>
-		{/each}
-	</tbody>
-</table>
+{#snippet targetCell({ line, blank, target, field }: Row)}
+	{#if blank}
+		<span class="soft">blank line</span>
+	{:else}
+		{#if target}
+			{target.name}
+			<span class="soft small">{target.grower}{target.fieldId === 'new' ? ', new field' : ''}</span>
+		{:else}{field}{/if}
+		<select
+			aria-label={`Field of line ${line}`}
+			value={draft.targets[line] ?? ''}
+			onchange={(event) => send(line, event.currentTarget.value)}
+		>
+			<option value="">by its name</option>
+			<option value="new">a new field</option>
+			{#each fields as { id, name } (id)}<option value={id}>{name}</option>{/each}
+		</select>
+	{/if}
+{/snippet}
+{#snippet dateCell({ date }: Row)}<span class="nowrap">{date ? longDate(date) : ''}</span>{/snippet}
+{#snippet depthCell({ layer }: Row)}
+	<span class="nowrap">{layer ? `${layer.top}-${layer.bottom} ${layer.depthUnit}` : ''}</span>
+{/snippet}
+{#snippet readCell(row: Row)}
+	{#each row.problems as { column, message }, index (index)}
+		<div class="problem">
+			<Mark severity="stop" />
+			{message}
+			{#if column >= 0}
+				<input
+					aria-label={`Write line ${row.line}, ${draft.mapping.columns[column]?.header ?? ''} again`}
+					value={row.cells[column] ?? ''}
+					onchange={(event) => correct(row.line, column, event.currentTarget.value)}
+				/>
+			{/if}
+		</div>
+	{:else}{resultsText(row)}{/each}
+{/snippet}
+{#snippet outCell({ line, blank }: Row)}
+	{#if blank}
+		left out
+	{:else if draft.leftOut.includes(line)}
+		left out <button type="button" class="plain" onclick={() => leaveOut(line, false)}>include</button>
+	{:else}
+		<button type="button" class="plain" onclick={() => leaveOut(line, true)}>Leave out</button>
+	{/if}
+{/snippet}
+
+<ListTable
+	label="Rows of the file"
+	rows={ordered.slice(0, shown)}
+	key={({ line }) => String(line)}
+	rowClass={({ status }) => (status === 'undecided' ? 'bad' : status === 'left out' ? 'out' : '')}
+	columns={[
+		{ name: 'Line', of: ({ line }) => line, number: true },
+		{ name: 'Goes to', of: ({ target, field }) => target?.name ?? field, cell: targetCell },
+		{ name: 'Sampled', of: ({ date }) => date, cell: dateCell },
+		{ name: 'Depth', of: ({ layer }) => layer?.top, cell: depthCell },
+		{ name: 'Read as', of: ({ problems }) => -problems.length, cell: readCell },
+		{ name: '', cell: outCell }
+	]}
+/>
 {#if ordered.length > shown}
 	<p>
 		<button type="button" class="plain" onclick={() => (shown += STEP)}
@@ -118,10 +125,10 @@
 {/if}
 
 <style>
-	.bad td {
+	:global(.list tr.bad td) {
 		background: var(--stop-wash);
 	}
-	.out td {
+	:global(.list tr.out td) {
 		color: var(--ink-soft);
 	}
 	.problem {

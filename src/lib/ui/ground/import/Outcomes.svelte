@@ -1,33 +1,40 @@
 <!-- What became of every line of a file that is in the book. -->
 <script lang="ts">
+	import ListTable from '../../tables/ListTable.svelte';
 	import type { ImportPage } from '$lib/server/pages/import-page';
 
 	const { outcomes, year }: { outcomes: ImportPage['outcomes']; year: number } = $props();
 	const imported = $derived(outcomes.filter(({ outcome }) => outcome === 'imported').length);
 </script>
 
+{#snippet fieldCell({ fieldId, field }: ImportPage['outcomes'][number])}
+	{#if fieldId}<a href={`/field/${fieldId}/${year}/rates`}>{field}</a>{/if}
+{/snippet}
+
 <p>
 	In the book: {imported} of {outcomes.length} rows. {outcomes.length - imported === 0
 		? 'None was left out.'
 		: `${outcomes.length - imported} left out, each with its reason below.`} Undo at the top takes the whole file out again.
 </p>
-<table class="ledger">
-	<thead><tr><th class="num">Line</th><th>Field</th><th>What became of it</th></tr></thead>
-	<tbody>
-		{#each outcomes as { line, outcome, reason, fieldId, field } (line)}
-			<tr>
-				<td class="num">{line}</td>
-				<td
-					>{#if fieldId}<a href={`/field/${fieldId}/${year}/rates`}>{field}</a>{/if}</td
-				>
-				<td>{outcome}{reason ? `: ${reason}` : ''}</td>
-			</tr>
-		{/each}
-	</tbody>
-</table>
+<div class="outcomes">
+	<ListTable
+		label="What became of every line"
+		rows={outcomes}
+		key={({ line }) => String(line)}
+		rowHeightPx={38}
+		columns={[
+			{ name: 'Line', of: ({ line }) => line, number: true },
+			{ name: 'Field', of: ({ field }) => field, cell: fieldCell },
+			{ name: 'What became of it', of: ({ outcome, reason }) => `${outcome}${reason ? `: ${reason}` : ''}` }
+		]}
+	/>
+</div>
 
 <style>
-	table {
+	.outcomes {
 		max-width: 52rem;
+	}
+	.outcomes :global(.list.long td:last-child) {
+		max-width: 36rem;
 	}
 </style>

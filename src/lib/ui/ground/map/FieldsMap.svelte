@@ -1,18 +1,22 @@
 <!-- Every field with a boundary, on plain paper: no tiles, nothing fetched from outside. Lists beside it hold the same. -->
 <script lang="ts">
 	import type { Map as OlMap } from 'ol';
+	import { untrack } from 'svelte';
 	import { loadMapParts, PROJECTIONS } from './map-parts';
 
 	interface Props {
 		/** A field that stands out, by its id. */
 		chosen: string | undefined;
+		/** The colour of each field, by its id. */
+		colors: ReadonlyMap<string, string>;
 		open: (id: string) => void;
 		/** How many fields are on the map, or what went wrong. */
 		loaded: (count: number | string) => void;
 	}
-	const { chosen, open, loaded }: Props = $props();
+	const { chosen, colors, open, loaded }: Props = $props();
 
 	let element = $state<HTMLDivElement>();
+	let recolor = $state.raw<(() => void) | undefined>();
 	let focus = $state.raw<((id: string | undefined) => void) | undefined>();
 
 	$effect(() => {
@@ -28,22 +32,27 @@
 			const color = (name: string) => getComputedStyle(target).getPropertyValue(name).trim();
 			const { style, VectorSource, VectorImageLayer, VectorLayer } = parts;
 			const source = new VectorSource({ features });
-			const fill = new style.Fill({ color: color('--action-wash') });
-			const stroke = new style.Stroke({ color: color('--action'), width: 1.2 });
-			const plain = new style.Style({ fill, stroke });
+			const stroke = new style.Stroke({ color: color('--ink'), width: 1 });
+			/** One style for each colour, made once. */
+			const styles: Record<string, InstanceType<typeof style.Style>> = {};
+			const plain = (id: unknown) => {
+				const own = untrack(() => colors.get(String(id))) ?? color('--action-wash');
+				return (styles[own] ??= new style.Style({ fill: new style.Fill({ color: own }), stroke }));
+			};
 			const text = (words: string) =>
 				new style.Text({
 					text: words,
+					overflow: true,
 					font: `500 13px ${getComputedStyle(target).fontFamily}`,
-					fill: new style.Fill({ color: color('--ink') })
+					fill: new style.Fill({ color: color('--ink') }),
+					stroke: new style.Stroke({ color: color('--sheet'), width: 3 })
 				});
 			const strong = new style.Style({
-				fill: new style.Fill({ color: color('--accent-wash') }),
-				stroke: new style.Stroke({ color: color('--accent'), width: 3 })
+				stroke: new style.Stroke({ color: color('--stop'), width: 3.5 })
 			});
 			const marked = new VectorSource();
 			/** Names are drawn where a field is large enough to hold them, metres to a pixel. */
-			const NAMED_BELOW = 6;
+			const NAMED_BELOW = 12;
 			map = new parts.Map({
 				target,
 				layers: [
@@ -51,8 +60,11 @@
 					new VectorImageLayer({
 						source,
 						imageRatio: 2,
+						declutter: true,
 						style: (feature, resolution) =>
-							resolution < NAMED_BELOW ? [plain, new style.Style({ text: text(String(feature.get('name'))) })] : plain
+							resolution < NAMED_BELOW
+								? [plain(feature.getId()), new style.Style({ text: text(String(feature.get('name'))) })]
+								: plain(feature.getId())
 					}),
 					new VectorLayer({ source: marked, style: strong })
 				],
@@ -73,6 +85,7 @@
 				marked.addFeature(one);
 				map.getView().fit(one.getGeometry()!.getExtent(), { padding: [120, 120, 120, 120], maxZoom: 15 });
 			};
+			recolor = () => source.changed();
 			loaded(features.length);
 		})();
 		return () => {
@@ -82,6 +95,9 @@
 	});
 
 	$effect(() => focus?.(chosen));
+	$effect(() => {
+		if (colors) recolor?.();
+	});
 </script>
 
 <div class="map paper-map" bind:this={element} role="region" aria-label="Map of all fields"></div>

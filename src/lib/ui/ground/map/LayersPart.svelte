@@ -1,6 +1,7 @@
 <!-- Layers of the field: which one is shown, as points or as a surface, and how far the surface can be trusted. -->
 <script lang="ts">
-	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import Mark from '../../figure/Mark.svelte';
+	import { Button, RadioButton, RadioButtonGroup, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { PlacedPoint } from '$core/schema-types';
 	import type { SurfaceMethod } from '$core/zones/surface/surface';
@@ -60,23 +61,18 @@
 			Nothing was measured over the field yet: import a yield map, a canopy index, conductivity, or sample points.
 		</p>
 	{:else}
-		<fieldset>
-			<legend class="soft small">On the map</legend>
-			{#each [undefined, ...layers] as one (one?.id ?? '')}
-				<label>
-					<input
-						type="radio"
-						name="layer"
-						checked={one?.id === shown}
-						onchange={() => {
-							setSurface(undefined);
-							show(one?.id);
-						}}
-					/>
-					{one ? `${one.name}, ${one.count} points` : 'none'}
-				</label>
-			{/each}
-		</fieldset>
+		<RadioButtonGroup
+			orientation="vertical"
+			legendText="On the map"
+			selected={shown ?? ''}
+			on:change={({ detail }) => {
+				setSurface(undefined);
+				show(detail === '' ? undefined : String(detail));
+			}}
+		>
+			<RadioButton value="" labelText="none" />
+			{#each layers as { id, name, count } (id)}<RadioButton value={id} labelText={`${name}, ${count} points`} />{/each}
+		</RadioButtonGroup>
 	{/if}
 	{#if layer}
 		<div class="fields">
@@ -103,27 +99,13 @@
 				surface.standardDeviation
 			)}.
 		</p>
-		{#each surface.cautions as caution (caution)}<p class="late">▲ {caution}</p>{/each}
+		{#each surface.cautions as caution (caution)}<p class="late"><Mark /> {caution}</p>{/each}
 		{#if surface.variogram}<VariogramChart variogram={surface.variogram} />{/if}
 	{/if}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 </section>
 
 <style>
-	fieldset {
-		display: grid;
-		gap: 0.3rem;
-	}
-	label {
-		display: flex;
-		align-items: center;
-		gap: 0.5rem;
-	}
-	input[type='radio'] {
-		accent-color: var(--action);
-		width: 1.1rem;
-		height: 1.1rem;
-	}
 	.fields {
 		display: grid;
 		grid-template-columns: 1.4fr 1fr;

@@ -4,8 +4,10 @@
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { LayerQuantity, LookedAt } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
+	import ListTable from '../../tables/ListTable.svelte';
 	import { guessQuantity, QUANTITIES, usualUnit } from './quantities';
 	import { save, sendFile } from '../../forms/call';
+	import DayField from '../../forms/DayField.svelte';
 
 	interface Props {
 		fieldId: string;
@@ -82,6 +84,15 @@
 	}
 </script>
 
+{#snippet acresCell({ acres }: LookedAt['shapes'][number])}
+	{acres === undefined ? '' : `${formatNumber(acres, 'ac')} acres`}
+{/snippet}
+{#snippet takeCell({ shape, problem: wrong }: LookedAt['shapes'][number])}
+	{#if shape}
+		<button type="button" class="plain" onclick={() => takeBoundary(shape)}>Take as boundary</button>
+	{:else}<span class="problem">{wrong}</span>{/if}
+{/snippet}
+
 <FileUploaderDropContainer
 	labelText="Drop a map file here, or choose one: GeoJSON, KML, zipped Shapefile, GeoTIFF, or CSV with longitude and latitude"
 	accept={['.geojson', '.json', '.kml', '.kmz', '.zip', '.tif', '.tiff', '.csv', '.txt']}
@@ -94,21 +105,15 @@
 {#if looked}
 	{#each looked.notes as note (note)}<p class="soft small">{note}</p>{/each}
 	{#if looked.shapes.length > 0}
-		<table class="ledger" aria-label="Areas in the file">
-			<tbody>
-				{#each looked.shapes as { name: area, acres, problem: wrong, shape }, at (at)}
-					<tr>
-						<td>{area}</td>
-						<td class="num">{acres === undefined ? '' : `${formatNumber(acres, 'ac')} acres`}</td>
-						<td>
-							{#if shape}
-								<button type="button" class="plain" onclick={() => takeBoundary(shape)}>Take as boundary</button>
-							{:else}<span class="problem">{wrong}</span>{/if}
-						</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<ListTable
+			label="Areas in the file"
+			rows={looked.shapes}
+			columns={[
+				{ name: 'Area', of: ({ name }) => name },
+				{ name: 'Acres', of: ({ acres }) => acres, cell: acresCell, number: true },
+				{ name: '', cell: takeCell }
+			]}
+		/>
 		{#if sound.length > 1}
 			<Button size="small" kind="tertiary" onclick={takeZones}>Take all {sound.length} as zones</Button>
 		{/if}
@@ -133,7 +138,7 @@
 			</Select>
 			<TextInput size="sm" labelText="Unit" bind:value={unit} />
 			<TextInput size="sm" labelText="Name of the layer" bind:value={name} />
-			<TextInput size="sm" type="date" labelText="Taken on" bind:value={takenOn} />
+			<DayField label="Taken on" bind:date={takenOn} />
 		</div>
 		{#if range}
 			<p class="soft small">

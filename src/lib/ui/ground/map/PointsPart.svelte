@@ -1,6 +1,6 @@
 <!-- Sample points set by hand: clicked on the map or typed, each with its value; they make a layer. -->
 <script lang="ts">
-	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Disclosure, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { LayerQuantity, PlacedPoint } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { numberOrUndefined } from '../../forms/numbers';
@@ -96,8 +96,7 @@
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if layer && points.length > 0 && points.length <= MOST_LISTED}
-		<details>
-			<summary>Points of {layer.name}</summary>
+		<Disclosure align="start" summary={`Points of ${layer.name}`}>
 			<ol>
 				{#each points as [px, py, pv], at (at)}
 					<li>
@@ -113,7 +112,7 @@
 					</li>
 				{/each}
 			</ol>
-		</details>
+		</Disclosure>
 	{/if}
 </section>
 

@@ -15,7 +15,9 @@
 </script>
 
 <script lang="ts">
-	import { TextInput } from 'carbon-components-svelte';
+	import Mark from '../../figure/Mark.svelte';
+	import ListTable from '../../tables/ListTable.svelte';
+	import DayField from '../../forms/DayField.svelte';
 	import FileButton from '../../forms/FileButton.svelte';
 	import { untrack } from 'svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
@@ -38,6 +40,13 @@
 	const { id, content, total, flat, cost, applied } = $derived(prescription);
 	let notice = $state('');
 	let appliedOn = $state(untrack(() => today));
+
+	type Part = Prescription['parts'][number];
+	/** What the newest log says of a zone; nothing where no point fell in it. */
+	function logOf(zone: string): AsApplied['zones'][number] | undefined {
+		const log = applied.at(-1)?.zones.find((one) => one.zone === zone);
+		return log && log.points > 0 ? log : undefined;
+	}
 
 	const rateText = (rate: number, of: Pass['unit']) =>
 		formatQuantity(valueInSystem(rate, of, units), unitInSystem(of, units));
@@ -73,42 +82,44 @@
 		answer.applies ? formatQuantity(Math.round(answer.value), answer.unit) : answer.reason;
 </script>
 
+{#snippet areaCell({ areaAcres }: Part)}{areaText(areaAcres)}{/snippet}
+{#snippet rateCell({ rate, wanted }: Part)}
+	<strong>{rateText(rate, content.unit)}</strong>
+	{#if wanted !== undefined && Math.abs(wanted - rate) > (content.limits?.step ?? 0)}
+		<div class="small late">{rateText(wanted, content.unit)} wanted</div>
+	{/if}
+{/snippet}
+{#snippet appliedCell({ zone }: Part)}
+	{@const log = logOf(zone)}
+	{log ? rateText(log.applied, content.unit) : 'nothing logged'}
+{/snippet}
+{#snippet variationCell({ zone }: Part)}
+	{@const log = logOf(zone)}
+	{log ? `${formatNumber(log.variation, '%')} %` : ''}
+{/snippet}
+
 <article class:shown aria-label={content.name}>
 	<h3>{content.name}</h3>
 	<p class="soft small">
 		{content.product.name}, made {longDate(content.madeOn)}{content.preparedBy ? ` by ${content.preparedBy}` : ''}.
 	</p>
-	{#if changed}<p class="late">▲ The pass was changed since: make the prescription anew.</p>{/if}
-	<div class="scroll">
-		<table class="ledger">
-			<thead
-				><tr
-					><th>Part</th><th class="num">Ground</th><th class="num">Rate</th>{#if applied.length > 0}<th class="num"
-							>Went on</th
-						><th class="num">Varies by</th>{/if}</tr
-				></thead
-			>
-			<tbody>
-				{#each content.parts as { zone, rate, areaAcres, wanted } (zone)}
-					{@const log = applied.at(-1)?.zones.find((one) => one.zone === zone)}
-					<tr>
-						<td>{zone}</td>
-						<td class="num">{areaText(areaAcres)}</td>
-						<td class="num">
-							<strong>{rateText(rate, content.unit)}</strong>
-							{#if wanted !== undefined && Math.abs(wanted - rate) > (content.limits?.step ?? 0)}
-								<div class="small late">{rateText(wanted, content.unit)} wanted</div>
-							{/if}
-						</td>
-						{#if applied.length > 0}
-							<td class="num">{log && log.points > 0 ? rateText(log.applied, content.unit) : 'nothing logged'}</td>
-							<td class="num">{log && log.points > 0 ? `${formatNumber(log.variation, '%')} %` : ''}</td>
-						{/if}
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+	{#if changed}<p class="late"><Mark /> The pass was changed since: make the prescription anew.</p>{/if}
+	<ListTable
+		label={`Parts of ${content.name}`}
+		rows={content.parts}
+		key={({ zone }) => zone}
+		columns={[
+			{ name: 'Part', of: ({ zone }) => zone },
+			{ name: 'Area', of: ({ areaAcres }) => areaAcres, cell: areaCell, number: true },
+			{ name: 'Rate', of: ({ rate }) => rate, cell: rateCell, number: true },
+			...(applied.length === 0
+				? []
+				: [
+						{ name: 'Went on', of: ({ zone }: Part) => logOf(zone)?.applied, cell: appliedCell, number: true },
+						{ name: 'Varies by', of: ({ zone }: Part) => logOf(zone)?.variation, cell: variationCell, number: true }
+					])
+		]}
+	/>
 	<p>
 		In all <strong><Quantity answer={total} /></strong>; at one rate {amount(flat)}{#if cost.applies}, which
 			{cost.value < 0 ? 'saves' : 'costs'}
@@ -130,11 +141,11 @@
 	</p>
 	<div class="back">
 		<FileButton label="Read a file back, to see that it says the same" take={(picked) => void readBack(picked)} />
-		<TextInput size="sm" type="date" labelText="Applied on" bind:value={appliedOn} />
+		<DayField label="Applied on" bind:date={appliedOn} />
 		<FileButton label="The monitor’s log (CSV or GeoJSON with “rate”)" take={(picked) => void takeApplied(picked)} />
 	</div>
 	{#if notice}<p role="status">{notice}</p>{/if}
-	{#each content.cautions as caution (caution)}<p class="caution small">▲ {caution}</p>{/each}
+	{#each content.cautions as caution (caution)}<p class="caution small"><Mark /> {caution}</p>{/each}
 </article>
 
 <style>
@@ -146,9 +157,6 @@
 	}
 	.shown {
 		border-color: var(--action);
-	}
-	.scroll {
-		overflow-x: auto;
 	}
 	.files {
 		gap: 0.4rem 1.2rem;

@@ -1,5 +1,6 @@
 <!-- Prescriptions: made for a pass, handed out as files, read back, and what the monitor says went on. -->
 <script lang="ts">
+	import Mark from '../../figure/Mark.svelte';
 	import { messageOf } from '$core/check/message-of';
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
@@ -145,7 +146,7 @@
 			The pass puts on {formatQuantity(even, unit)} for the whole field; each zone gets as much more or less as its own rate
 			of {driver} is to the field’s.
 		</p>
-		{#each pass.cautions as caution (caution)}<p class="caution small">▲ {caution}</p>{/each}
+		{#each pass.cautions as caution (caution)}<p class="caution small"><Mark /> {caution}</p>{/each}
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 		<Button size="small" disabled={busy} onclick={make}>Make the prescription</Button>
 	{/if}

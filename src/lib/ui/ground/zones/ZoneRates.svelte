@@ -5,6 +5,7 @@
 	import type { RateNutrient } from '$core/schema-types';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import Quantity from '../../figure/Quantity.svelte';
 
 	interface ZoneRow {
@@ -47,88 +48,79 @@
 	const rateText = (rate: number, of: string) =>
 		formatQuantity(valueInSystem(rate, of, units), unitInSystem(of, units));
 	const title = (nutrient: RateNutrient) => (nutrient === 'lime' ? 'Lime' : nutrient);
+	const whole = $derived(zones.reduce((sum, zone) => sum + zone.areaAcres, 0));
+	type Compared = (typeof compared)[number];
+	/** "12 lb/ac too much in Sand knob; right in Bottom": one rate against what each zone wants. */
+	function overText({ nutrient, over }: Compared): string {
+		return over
+			.map(({ zone, amount }) =>
+				Math.abs(amount) < 0.05
+					? `right in ${zone}`
+					: `${rateText(Math.abs(amount), nutrient === 'lime' ? 'short ton/ac' : 'lb/ac')} too ${amount > 0 ? 'much' : 'little'} in ${zone}`
+			)
+			.join('; ');
+	}
+	/** The passes with their rate in each zone, then what they come to by nutrient. */
+	const passRows = $derived([
+		...plans.map(({ id, label, productName }) => ({
+			name: `${label}, ${productName}`,
+			total: false,
+			rates: seasons.map(({ passes }) => passes.find((one) => one.id === id)?.rate)
+		})),
+		...[...new Set(seasons.flatMap(({ totals }) => totals.map(({ label }) => label)))].map((label) => ({
+			name: `${label} in all`,
+			total: true,
+			rates: seasons.map(({ totals }) => totals.find((one) => one.label === label))
+		}))
+	]);
 	const notes = $derived([...new Set(zones.flatMap((zone) => zone.notes))]);
 </script>
+
+{#snippet costsCell({ costDifference }: Compared)}
+	{#if costDifference.applies}
+		{costDifference.value < -0.5 ? 'saves ' : costDifference.value > 0.5 ? 'costs ' : ''}<Quantity
+			answer={{ ...costDifference, value: Math.abs(costDifference.value) }}
+		/>
+	{:else}<span class="small soft">{costDifference.reason}</span>{/if}
+{/snippet}
 
 <section class="section" aria-label="Rates by zone">
 	<h2>Rates by zone</h2>
 	{#if chosen.length === 0}
 		<p class="soft">Choose rates for the field first, under Rates: each zone then goes by the same methods.</p>
 	{:else}
-		<div class="scroll">
-			<table class="ledger">
-				<thead>
-					<tr>
-						<th>Zone</th>
-						<th class="num">{units === 'us' ? 'Acres' : 'Hectares'}</th>
-						<th>Holds in it</th>
-						{#each chosen as { nutrient } (nutrient)}<th class="num">{title(nutrient)}</th>{/each}
-					</tr>
-				</thead>
-				<tbody>
-					{#each zones as { name, areaAcres, holds, rates } (name)}
-						<tr>
-							<td><strong>{name}</strong></td>
-							<td class="num">{area(areaAcres)}</td>
-							<td class="soft small">{holds || 'as the field'}</td>
-							{#each rates as { nutrient, rate } (nutrient)}
-								<td class="num">
-									{#if rate.applies}<Quantity answer={rate} />{:else}<span class="small soft">{rate.reason}</span>{/if}
-								</td>
-							{/each}
-						</tr>
-					{/each}
-					<tr class="flat">
-						<td>Whole field</td>
-						<td class="num">{area(zones.reduce((sum, zone) => sum + zone.areaAcres, 0))}</td>
-						<td class="soft small">its own sample and goal</td>
-						{#each chosen as { nutrient, rate } (nutrient)}<td class="num"><Quantity answer={rate} /></td>{/each}
-					</tr>
-				</tbody>
-			</table>
-		</div>
+		<ListTable
+			label="Rates of each zone"
+			rows={[...zones, { name: 'Whole field', areaAcres: whole, holds: 'its own sample and goal', rates: chosen }]}
+			key={({ name }) => name}
+			sortable={false}
+			rowClass={(row) => (zones.some((zone) => zone === row) ? '' : 'flat')}
+			columns={[
+				{ name: 'Zone', of: ({ name }) => name },
+				{ name: units === 'us' ? 'Acres' : 'Hectares', of: ({ areaAcres }) => area(areaAcres), number: true },
+				{ name: 'Holds in it', of: ({ holds }) => holds || 'as the field' },
+				...chosen.map(({ nutrient }) => ({
+					name: title(nutrient),
+					answer: ({ rates }: { rates: ZoneRow['rates'] | typeof chosen }) =>
+						rates.find((one) => one.nutrient === nutrient)?.rate
+				}))
+			]}
+		/>
 		{#each notes as note (note)}<p class="soft small">{note}</p>{/each}
 		<h3>One rate for all, against a rate for each</h3>
-		<div class="scroll">
-			<table class="ledger">
-				<thead>
-					<tr
-						><th></th><th class="num">At one rate</th><th class="num">By zone</th><th class="num">Costs</th><th
-							>One rate is</th
-						></tr
-					>
-				</thead>
-				<tbody>
-					{#each compared as { nutrient, flat, variable, costDifference, over } (nutrient)}
-						<tr>
-							<td><strong>{title(nutrient)}</strong></td>
-							<td class="num"><Quantity answer={flat} /></td>
-							<td class="num"
-								>{#if variable.applies}<Quantity answer={variable} />{:else}<span class="small soft"
-										>{variable.reason}</span
-									>{/if}</td
-							>
-							<td class="num">
-								{#if costDifference.applies}
-									{costDifference.value < -0.5 ? 'saves ' : costDifference.value > 0.5 ? 'costs ' : ''}<Quantity
-										answer={{ ...costDifference, value: Math.abs(costDifference.value) }}
-									/>
-								{:else}<span class="small soft">{costDifference.reason}</span>{/if}
-							</td>
-							<td class="small">
-								{over
-									.map(({ zone, amount }) =>
-										Math.abs(amount) < 0.05
-											? `right in ${zone}`
-											: `${rateText(Math.abs(amount), nutrient === 'lime' ? 'short ton/ac' : 'lb/ac')} too ${amount > 0 ? 'much' : 'little'} in ${zone}`
-									)
-									.join('; ')}
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<ListTable
+			label="One rate against a rate for each zone"
+			rows={compared}
+			key={({ nutrient }) => nutrient}
+			sortable={false}
+			columns={[
+				{ name: '', of: ({ nutrient }) => title(nutrient) },
+				{ name: 'At one rate', answer: ({ flat }) => flat },
+				{ name: 'By zone', answer: ({ variable }) => variable },
+				{ name: 'Costs', cell: costsCell, number: true },
+				{ name: 'One rate is', of: overText }
+			]}
+		/>
 	{/if}
 	{#if plans.length > 0 && chosen.length > 0}
 		<h3>The season by zone</h3>
@@ -136,39 +128,20 @@
 			Each pass goes on as its nutrient is wanted in the zone; one that follows no chosen rate goes on evenly. What the
 			machine can set comes with the prescription.
 		</p>
-		<div class="scroll">
-			<table class="ledger" aria-label="Passes by zone">
-				<thead
-					><tr
-						><th>Pass</th>{#each seasons as { zone } (zone)}<th class="num">{zone}</th>{/each}</tr
-					></thead
-				>
-				<tbody>
-					{#each plans as { id, label, productName } (id)}
-						<tr>
-							<td><strong>{label}</strong> <span class="soft small">{productName}</span></td>
-							{#each seasons as { zone, passes } (zone)}
-								{@const found = passes.find((one) => one.id === id)}
-								<td class="num"
-									>{#if found}<Quantity answer={found.rate} />{:else}none{/if}</td
-								>
-							{/each}
-						</tr>
-					{/each}
-					{#each [...new Set(seasons.flatMap(({ totals }) => totals.map(({ label }) => label)))] as label (label)}
-						<tr class="total">
-							<td>{label} in all</td>
-							{#each seasons as { zone, totals } (zone)}
-								{@const total = totals.find((one) => one.label === label)}
-								<td class="num"
-									>{#if total}<Quantity answer={total} />{/if}</td
-								>
-							{/each}
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<ListTable
+			label="Passes by zone"
+			rows={passRows}
+			sortable={false}
+			rowClass={({ total }) => (total ? 'total' : '')}
+			columns={[
+				{ name: 'Pass', of: ({ name }) => name },
+				...seasons.map(({ zone }, at) => ({
+					name: zone,
+					number: true,
+					answer: ({ rates }: (typeof passRows)[number]) => rates[at]
+				}))
+			]}
+		/>
 	{/if}
 	{#if shown}
 		<div class="heads">
@@ -183,40 +156,30 @@
 				{#each nutrients as nutrient (nutrient)}<SelectItem value={nutrient} text={title(nutrient)} />{/each}
 			</Select>
 		</div>
-		<div class="scroll">
-			<table class="ledger">
-				<thead
-					><tr
-						><th>Approach</th>{#each zones as { name } (name)}<th class="num">{name}</th>{/each}</tr
-					></thead
-				>
-				<tbody>
-					{#each schools as school (school)}
-						<tr>
-							<td>{school}</td>
-							{#each zones as { name, opinions } (name)}
-								{@const found = opinions.find((one) => one.nutrient === shown && one.school === school)}
-								<td class="num"
-									>{#if found?.rate.applies}<Quantity answer={found.rate} />{/if}</td
-								>
-							{/each}
-						</tr>
-					{:else}<tr><td colspan={zones.length + 1} class="soft">No approach has a rate of {shown} here.</td></tr
-						>{/each}
-				</tbody>
-			</table>
-		</div>
+		<ListTable
+			label={`${shown ?? 'Rates'} by approach`}
+			rows={schools}
+			key={(school) => school}
+			empty={`No approach has a rate of ${shown} here.`}
+			columns={[
+				{ name: 'Approach', of: (school) => school },
+				...zones.map(({ name, opinions }) => ({
+					name,
+					answer: (school: string) => {
+						const found = opinions.find((one) => one.nutrient === shown && one.school === school);
+						return found?.rate.applies ? found.rate : undefined;
+					}
+				}))
+			]}
+		/>
 	{/if}
 </section>
 
 <style>
-	.total td {
+	section :global(tr.total td) {
 		background: var(--paper-deep);
 	}
-	.scroll {
-		overflow-x: auto;
-	}
-	.flat td {
+	section :global(tr.flat td) {
 		border-top: 2px solid var(--rule-strong);
 	}
 	.heads {

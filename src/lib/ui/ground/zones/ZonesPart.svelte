@@ -1,7 +1,7 @@
 <!-- Zones: by hand, from layers, as strips of a grid; their list, and what is known of each. -->
 <script lang="ts">
 	import { messageOf } from '$core/check/message-of';
-	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Checkbox, Disclosure, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { onDestroy } from 'svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { PlacedPoint, Zone } from '$core/schema-types';
@@ -15,6 +15,7 @@
 	import type { MapMode } from '../map/GroundMap.svelte';
 	import { rankNames } from './rank-names';
 	import { save } from '../../forms/call';
+	import RowMenu from '../../tables/RowMenu.svelte';
 
 	interface Props {
 		fieldId: string;
@@ -97,6 +98,15 @@
 	}
 
 	/** Puts zones in place of those that are shown. */
+	/** Whether the corners of a zone are being moved on the map. */
+	const mended = (name: string) => mode === 'mend zone' && chosen === name;
+
+	function mend(name: string): void {
+		const stop = mended(name);
+		if (chosen !== name) choose(name);
+		setMode(stop ? 'look' : 'mend zone');
+	}
+
 	async function replace(list: readonly Zone[], from?: string): Promise<void> {
 		problem = await save(
 			'PUT /api/fields/{field}/zones',
@@ -140,36 +150,16 @@
 					{:else}
 						<button type="button" class="plain" onclick={() => choose(name)}><strong>{name}</strong></button>
 						<span class="soft">{formatNumber(areaAcres, 'ac')} ac</span>
-						<button type="button" class="plain small" aria-label={`What is known of ${name}`} onclick={() => edit(name)}
-							>What is known</button
-						>
-						<button
-							type="button"
-							class="plain small"
-							aria-label={`Edit ${name}`}
-							onclick={() => {
-								if (chosen !== name) choose(name);
-								setMode(mode === 'mend zone' && chosen === name ? 'look' : 'mend zone');
-							}}>{mode === 'mend zone' && chosen === name ? 'Stop editing' : 'Edit'}</button
-						>
-						<button
-							type="button"
-							class="plain small"
-							aria-label={`Corners of ${name}`}
-							onclick={() => (typing = typing === name ? undefined : name)}>Corners</button
-						>
-						<button
-							type="button"
-							class="plain small"
-							onclick={() => (renaming = { from: name, to: name })}
-							aria-label={`Rename ${name}`}>Rename</button
-						>
-						<button
-							type="button"
-							class="plain small"
-							onclick={() => replace(zones.filter((zone) => zone.name !== name))}
-							aria-label={`Delete ${name}`}>Delete</button
-						>
+						<RowMenu
+							label={`What to do with ${name}`}
+							acts={[
+								{ text: 'What is known', act: () => edit(name) },
+								{ text: mended(name) ? 'Stop editing' : 'Edit', act: () => mend(name) },
+								{ text: 'Corners', act: () => (typing = typing === name ? undefined : name) },
+								{ text: 'Rename', act: () => (renaming = { from: name, to: name }) },
+								{ text: 'Delete', act: () => void replace(zones.filter((zone) => zone.name !== name)) }
+							]}
+						/>
 					{/if}
 					{#if typing === name}
 						<CornersForm {shape} keep={(to) => keepCorners(name, to)} />
@@ -191,8 +181,7 @@
 			</p>{/if}
 	{/if}
 	{#if layers.length > 0 && boundary}
-		<details open={zones.length === 0}>
-			<summary>Make zones from layers</summary>
+		<Disclosure align="start" open={zones.length === 0} summary="Make zones from layers">
 			<div class="layers">
 				{#each layers as { id, name } (id)}<Checkbox labelText={name} bind:checked={used[id]} />{/each}
 			</div>
@@ -213,16 +202,15 @@
 			{#if zones.length > 0}<p class="soft small">
 					They take the place of the zones that are there; one undo brings these back.
 				</p>{/if}
-		</details>
+		</Disclosure>
 	{/if}
 	{#if boundary}
-		<details>
-			<summary>Make a grid of squares</summary>
+		<Disclosure align="start" summary="Make a grid of squares">
 			<div class="fields">
 				<TextInput size="sm" labelText="Squares of, acres" bind:value={square} />
 			</div>
 			<Button size="small" disabled={run.busy} onclick={makeGrid}>Make the grid</Button>
-		</details>
+		</Disclosure>
 	{/if}
 	{#if proposed}
 		<p role="status">
@@ -259,9 +247,6 @@
 		grid-template-columns: repeat(3, 1fr);
 		gap: 0.6rem 1rem;
 		margin-bottom: 0.6rem;
-	}
-	details {
-		margin-top: 0.8rem;
 	}
 	.problem {
 		color: var(--stop);

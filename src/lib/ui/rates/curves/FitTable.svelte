@@ -1,5 +1,6 @@
 <!-- Four shapes through the plots of a trial, what they call for, and how sure that is. -->
 <script lang="ts">
+	import { Disclosure } from 'carbon-components-svelte';
 	import { OBJECTIVES } from '$lib/objective-names';
 	import type { Curve, FitAnswer, Observation } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
@@ -74,52 +75,54 @@
 			</table>
 		{/if}
 	</div>
-	<table class="ledger">
-		<thead>
-			<tr>
-				<th>Shape</th>
-				<th>Coefficients, ± standard error</th>
-				<th class="num">Residual SS</th>
-				<th class="num">AICc</th>
-				<th class="num">Level from, lb/ac</th>
-			</tr>
-		</thead>
-		<tbody>
-			{#each answer.fits as fit (fit.model)}
-				<tr class:best={fit.model === answer.best}>
-					<td>
-						<i style:border-top={`3px ${modelLook(fit.model).type} ${modelLook(fit.model).color}`}></i>
-						{MODEL_NAMES[fit.model]}
-						<div class="small soft">{fit.formula}</div>
-					</td>
-					<td>
-						{#each Object.entries(fit.coefficients ?? {}) as [name, value] (name)}
-							{@const errors = fit.standardErrors as Record<string, number> | undefined}
-							<span class="coefficient"
-								>{name}
-								{significant(value)}{#if errors?.[name] !== undefined}<span class="soft"
-										>&nbsp;± {Number(errors[name].toPrecision(2))}</span
-									>{/if}</span
-							>
-						{/each}
-						{#if fit.note}<div class="small mark">{fit.note}</div>{/if}
-					</td>
-					<td class="num">{fit.rss === null ? '–' : significant(fit.rss)}</td>
-					<td class="num">{fit.aicc === null ? '–' : fit.aicc.toFixed(2)}</td>
-					<td class="num">{fit.join === undefined ? '–' : plain(fit.join)}</td>
+	<Disclosure align="start" summary="Details: coefficients, residual SS, AICc and F tests">
+		<table class="ledger">
+			<thead>
+				<tr>
+					<th>Shape</th>
+					<th>Coefficients, ± standard error</th>
+					<th class="num">Residual SS</th>
+					<th class="num">AICc</th>
+					<th class="num">Level from, lb/ac</th>
 				</tr>
-			{/each}
-		</tbody>
-	</table>
-	{#if answer.tests}
-		<p class="small soft">
-			F tests: against no response {chance(answer.tests.response)}, against a straight line {chance(
-				answer.tests.curvature
-			)}. {answer.tested.observations} plots at {answer.tested.rates} rates{answer.tested.blocks > 0
-				? ` in ${answer.tested.blocks} blocks`
-				: ', no blocks'}.
-		</p>
-	{/if}
+			</thead>
+			<tbody>
+				{#each answer.fits as fit (fit.model)}
+					<tr class:best={fit.model === answer.best}>
+						<td>
+							<i style:border-top={`3px ${modelLook(fit.model).type} ${modelLook(fit.model).color}`}></i>
+							{MODEL_NAMES[fit.model]}
+							<div class="small soft">{fit.formula}</div>
+						</td>
+						<td>
+							{#each Object.entries(fit.coefficients ?? {}) as [name, value] (name)}
+								{@const errors = fit.standardErrors as Record<string, number> | undefined}
+								<span class="coefficient"
+									>{name}
+									{significant(value)}{#if errors?.[name] !== undefined}<span class="soft"
+											>&nbsp;± {Number(errors[name].toPrecision(2))}</span
+										>{/if}</span
+								>
+							{/each}
+							{#if fit.note}<div class="small mark">{fit.note}</div>{/if}
+						</td>
+						<td class="num">{fit.rss === null ? '–' : significant(fit.rss)}</td>
+						<td class="num">{fit.aicc === null ? '–' : fit.aicc.toFixed(2)}</td>
+						<td class="num">{fit.join === undefined ? '–' : plain(fit.join)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		{#if answer.tests}
+			<p class="small soft">
+				F tests: against no response {chance(answer.tests.response)}, against a straight line {chance(
+					answer.tests.curvature
+				)}. {answer.tested.observations} plots at {answer.tested.rates} rates{answer.tested.blocks > 0
+					? ` in ${answer.tested.blocks} blocks`
+					: ', no blocks'}.
+			</p>
+		{/if}
+	</Disclosure>
 </section>
 
 <style>

@@ -3,10 +3,12 @@
 	import { Button } from 'carbon-components-svelte';
 	import { valueInSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { formatNumber } from '$core/units/display';
+	import ListTable from '../../tables/ListTable.svelte';
 	import ProblemList from './ProblemList.svelte';
 	import type { GuideTrial } from './trial.svelte';
 
 	const { trial, units }: { trial: GuideTrial; units: UnitSystem } = $props();
+	type Moved = NonNullable<GuideTrial['moved']>[number];
 	const MOST_SHOWN = 60;
 
 	const right = $derived(trial.examples.filter((example) => example.right).length);
@@ -16,6 +18,10 @@
 		return rate === null ? 'no rate' : formatNumber(valueInSystem(rate, unit, units), unitInSystem(unit, units));
 	}
 </script>
+
+{#snippet fieldCell({ field, grower }: Moved)}{field} <span class="soft small">{grower}</span>{/snippet}
+{#snippet beforeCell({ before, unit }: Moved)}{rateText(before, unit)}{/snippet}
+{#snippet afterCell({ after, unit }: Moved)}<strong>{rateText(after, unit)}</strong>{/snippet}
 
 <div role="status">
 	<h2>What it does</h2>
@@ -41,19 +47,16 @@
 		<p>On none of the {trial.fields} open fields does a rate of this guide move.</p>
 	{:else}
 		<p><strong>{trial.moved.length} rates move</strong> on {fields} of {trial.fields} open fields.</p>
-		<table class="ledger">
-			<thead><tr><th>Field</th><th>Rule</th><th class="num">now</th><th class="num">by this text</th></tr></thead>
-			<tbody>
-				{#each trial.moved.slice(0, MOST_SHOWN) as { field, grower, rule, unit, before, after }, index (index)}
-					<tr>
-						<td>{field} <span class="soft small">{grower}</span></td>
-						<td>{rule}</td>
-						<td class="num">{rateText(before, unit)}</td>
-						<td class="num"><strong>{rateText(after, unit)}</strong></td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<ListTable
+			label="Rates that would move"
+			rows={trial.moved.slice(0, MOST_SHOWN)}
+			columns={[
+				{ name: 'Field', of: ({ field }) => field, cell: fieldCell },
+				{ name: 'Rule', of: ({ rule }) => rule },
+				{ name: 'now', of: ({ before }) => before, cell: beforeCell, number: true },
+				{ name: 'by this text', of: ({ after }) => after, cell: afterCell, number: true }
+			]}
+		/>
 		{#if trial.moved.length > MOST_SHOWN}<p class="soft">and {trial.moved.length - MOST_SHOWN} more.</p>{/if}
 	{/if}
 {/if}

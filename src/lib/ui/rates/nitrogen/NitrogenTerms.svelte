@@ -6,6 +6,7 @@
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import { save, type YearAddress } from '../../forms/call';
+	import DayField from '../../forms/DayField.svelte';
 
 	interface Props {
 		terms: NitrogenTerms;
@@ -88,7 +89,7 @@
 		{#each WATER as { key, label } (key)}
 			<TextInput size="sm" labelText={label} inputmode="decimal" bind:value={fields[key]} />
 		{/each}
-		<TextInput size="sm" type="date" labelText="Cereal cover crop killed on" bind:value={coverKilledOn} />
+		<DayField label="Cereal cover crop killed on" bind:date={coverKilledOn} />
 	</div>
 	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	<div class="row">

@@ -1,5 +1,6 @@
 <!-- What a curve calls for while prices are missing: maximum yield stands, the others say what they need. -->
 <script lang="ts">
+	import Mark from '../../figure/Mark.svelte';
 	import type { Objective } from '$core/schema-types';
 	import { inSystem, type UnitSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
@@ -17,7 +18,7 @@
 </script>
 
 <p>
-	By {source.title}{#if source.simulated}, <span class="mark-about">▲ simulated, not measured</span>{/if}:
+	By {source.title}{#if source.simulated}, <span class="mark-about"><Mark /> simulated, not measured</span>{/if}:
 </p>
 <ul>
 	{#each objectives as { id, key, name } (id)}

@@ -41,7 +41,7 @@
 <style>
 	.check {
 		display: grid;
-		grid-template-columns: 3.6rem minmax(0, 1fr);
+		grid-template-columns: auto minmax(0, 1fr);
 		gap: 0.4rem;
 		padding: 0.45rem 0;
 		border-bottom: 1px solid var(--rule);

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import type { RunAnswer } from '$core/season/model/run-season';
 
-	import Quantity from '../../figure/Quantity.svelte';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { modelled } from './modelled';
 
 	const { run, kind }: { run: RunAnswer; kind: string } = $props();
@@ -20,14 +20,16 @@
 	] as const);
 </script>
 
-<table class="ledger">
-	<thead><tr><th>By harvest</th><th class="num">N, {run.unit}</th></tr></thead>
-	<tbody>
-		{#each rows as [name, value] (name)}
-			<tr><td>{name}</td><td class="num"><Quantity answer={modelled(name, value, run.unit, kind)} bare /></td></tr>
-		{/each}
-	</tbody>
-</table>
+<ListTable
+	label="Nitrogen by harvest"
+	{rows}
+	key={([name]) => name}
+	sortable={false}
+	columns={[
+		{ name: 'By harvest', of: ([name]) => name },
+		{ name: `N, ${run.unit}`, answer: ([name, value]) => modelled(name, value, run.unit, kind), bare: true }
+	]}
+/>
 <p class="small" class:short={run.balance.shortDays > 0}>
 	{run.balance.shortDays === 0
 		? 'The crop is never short.'

@@ -1,5 +1,6 @@
 <!-- The pass that is chosen on the board: what it is, the room on its day, what the rules say, and what can be done with it. -->
 <script lang="ts">
+	import Mark from '../../figure/Mark.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import type { Answer } from '$core/figure/figure';
 	import { placementText } from '$core/season/plan/placement-text';
@@ -89,7 +90,7 @@
 	</dl>
 	{#if pass.reason}<p class="small soft">{pass.reason}</p>{/if}
 	<CheckList {checks} {apply} />
-	{#each cautions as caution (caution)}<p class="small caution">▲ {caution}</p>{/each}
+	{#each cautions as caution (caution)}<p class="small caution"><Mark /> {caution}</p>{/each}
 	<div class="row acts">
 		{#if doneOn === null}
 			<Button size="small" kind="tertiary" onclick={edit}>Change</Button>

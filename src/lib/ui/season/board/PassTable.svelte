@@ -1,11 +1,14 @@
 <!-- Every pass in a row, for those who read rather than look. -->
 <script lang="ts">
+	import Mark from '../../figure/Mark.svelte';
 	import type { Answer } from '$core/figure/figure';
 	import { placementText } from '$core/season/plan/placement-text';
 	import type { Pass, Severity as SeverityWord } from '$core/schema-types';
 	import type { UnitSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
+	import ListTable from '../../tables/ListTable.svelte';
 	import Quantity from '../../figure/Quantity.svelte';
+	import RowMenu from '../../tables/RowMenu.svelte';
 	import Severity from '../../figure/Severity.svelte';
 
 	interface Row {
@@ -20,91 +23,87 @@
 	interface Props {
 		records: readonly Row[];
 		units: UnitSystem;
+		/** How far the crop usually is on a day; undefined before its first stage. */
+		stageOf: (date: string) => string | undefined;
 		severityOf: (id: string) => SeverityWord | undefined;
 		choose: (id: string) => void;
 		edit: (pass: Pass) => void;
 		remove: (pass: Pass) => void;
 		setDone: (pass: Pass, done: boolean) => void;
 	}
-	const { records, units, severityOf, choose, edit, remove, setDone }: Props = $props();
+	const { records, units, stageOf, severityOf, choose, edit, remove, setDone }: Props = $props();
 </script>
+
+{#snippet dateCell({ plan, doneOn }: Row)}
+	{@const date = doneOn ?? plan.date}
+	{@const stage = stageOf(date)}
+	<span class="nowrap">{longDate(date)}</span>
+	{#if stage}<div class="small soft">about {stage}</div>{/if}
+{/snippet}
+{#snippet passCell({ plan, cautions }: Row)}
+	{@const severity = severityOf(plan.id)}
+	<div class="pass">
+		<button type="button" class="plain" onclick={() => choose(plan.id)}><strong>{plan.label}</strong></button>
+		{#if severity}<Severity {severity} />{/if}
+		{#if plan.reason}<div class="small soft">{plan.reason}</div>{/if}
+		{#each cautions as caution (caution)}<div class="small caution"><Mark /> {caution}</div>{/each}
+	</div>
+{/snippet}
+{#snippet rateCell({ rate }: Row)}<Quantity answer={rate} setting />{/snippet}
+{#snippet suppliesCell({ nutrients }: Row)}
+	{#each nutrients as { nutrient, amount } (nutrient)}
+		<div class="nowrap">{nutrient} <Quantity answer={amount} bare /></div>
+	{/each}
+{/snippet}
+{#snippet costCell({ cost }: Row)}
+	{#if cost.applies}<Quantity answer={cost} />{:else}<span class="small soft">no price</span>{/if}
+{/snippet}
+{#snippet actsCell({ plan, doneOn }: Row)}
+	<RowMenu
+		label={`What to do with ${plan.label}`}
+		acts={doneOn === null
+			? [
+					{ text: 'Change', act: () => edit(plan) },
+					{ text: 'Remove', act: () => remove(plan) },
+					{ text: 'Applied', act: () => setDone(plan, true) }
+				]
+			: [{ text: 'Not applied', act: () => setDone(plan, false) }]}
+	/>
+	{#if doneOn !== null}<span class="small">applied {longDate(doneOn)}</span>{/if}
+{/snippet}
 
 <section class="section" aria-label="All passes">
 	<h2>All passes</h2>
-	<div class="scroll">
-		<table class="ledger">
-			<thead>
-				<tr>
-					<th>Date</th>
-					<th>Pass</th>
-					<th>Product</th>
-					<th class="num">Rate</th>
-					<th>Placement</th>
-					<th>Supplies, {units === 'us' ? 'lb/ac' : 'kg/ha'}</th>
-					<th class="num">Cost</th>
-					<th></th>
-				</tr>
-			</thead>
-			<tbody>
-				{#each records as { plan, doneOn, productName, rate, nutrients, cost, cautions } (plan.id)}
-					{@const severity = severityOf(plan.id)}
-					<tr class:done={doneOn !== null}>
-						<td class="nowrap">{longDate(doneOn ?? plan.date)}</td>
-						<td class="pass">
-							<button type="button" class="plain" onclick={() => choose(plan.id)}><strong>{plan.label}</strong></button>
-							{#if severity}<Severity {severity} />{/if}
-							{#if plan.reason}<div class="small soft">{plan.reason}</div>{/if}
-							{#each cautions as caution (caution)}<div class="small caution">▲ {caution}</div>{/each}
-						</td>
-						<td>{productName}</td>
-						<td class="num"><Quantity answer={rate} /></td>
-						<td>{placementText(plan)}</td>
-						<td>
-							{#each nutrients as { nutrient, amount } (nutrient)}
-								<div class="nowrap">{nutrient} <Quantity answer={amount} bare /></div>
-							{/each}
-						</td>
-						<td class="num"
-							>{#if cost.applies}<Quantity answer={cost} />{:else}<span class="small soft">no price</span>{/if}</td
-						>
-						<td class="acts">
-							{#if doneOn === null}
-								<button type="button" class="plain" onclick={() => edit(plan)}>Change</button>
-								<button type="button" class="plain" onclick={() => remove(plan)}>Remove</button>
-								<button type="button" class="plain" onclick={() => setDone(plan, true)}>Applied</button>
-							{:else}
-								<span class="small">applied {longDate(doneOn)}</span>
-								<button type="button" class="plain" onclick={() => setDone(plan, false)}>Not applied</button>
-							{/if}
-						</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+	<ListTable
+		label="All passes"
+		rows={records}
+		key={({ plan }) => plan.id}
+		rowClass={({ doneOn }) => (doneOn === null ? '' : 'done')}
+		columns={[
+			{ name: 'Date', of: ({ plan, doneOn }) => doneOn ?? plan.date, cell: dateCell },
+			{ name: 'Pass', of: ({ plan }) => plan.label, cell: passCell },
+			{ name: 'Product', of: ({ productName }) => productName },
+			{ name: 'Rate', of: ({ rate }) => (rate.applies ? rate.value : undefined), cell: rateCell, number: true },
+			{ name: 'Placement', of: ({ plan }) => placementText(plan) },
+			{ name: `Supplies, ${units === 'us' ? 'lb/ac' : 'kg/ha'}`, cell: suppliesCell },
+			{ name: 'Cost', of: ({ cost }) => (cost.applies ? cost.value : undefined), cell: costCell, number: true },
+			{ name: '', cell: actsCell }
+		]}
+	/>
 </section>
 
 <style>
-	.scroll {
-		overflow-x: auto;
-	}
 	.nowrap {
 		white-space: nowrap;
 	}
 	.pass {
 		min-width: 14rem;
 	}
-	.done td {
+	section :global(tr.done td) {
 		color: var(--ink-soft);
 	}
 	.caution {
 		color: var(--accent-ink);
 		max-width: 34rem;
-	}
-	.acts {
-		white-space: nowrap;
-	}
-	.acts button {
-		margin-right: 0.5rem;
 	}
 </style>

@@ -3,6 +3,7 @@
 	import type { Answer } from '$core/figure/figure';
 	import type { ComparedProgramme } from '$core/season/propose/compare-programmes';
 	import type { RunAnswer } from '$core/season/model/run-season';
+	import ListTable from '../../tables/ListTable.svelte';
 	import Quantity from '../../figure/Quantity.svelte';
 	import Severity from '../../figure/Severity.svelte';
 	import { modelled } from './modelled';
@@ -19,6 +20,33 @@
 	const { programmes, unit, kind, take }: Props = $props();
 </script>
 
+{#snippet nameCell({ name }: Programme)}<strong>{name}</strong>{/snippet}
+{#snippet volatilizedCell({ name, balance }: Programme)}
+	{@render amount(`${name}, volatilized`, balance.volatilised)}
+{/snippet}
+{#snippet denitrifiedCell({ name, balance }: Programme)}
+	{@render amount(`${name}, denitrified`, balance.denitrified)}
+{/snippet}
+{#snippet leachedCell({ name, balance }: Programme)}{@render amount(`${name}, leached`, balance.leached)}{/snippet}
+{#snippet residualCell({ name, balance }: Programme)}
+	{@render amount(`${name}, left at harvest`, balance.leftInGround)}
+{/snippet}
+{#snippet costCell({ cost }: Programme)}
+	{#if cost.applies}<Quantity answer={cost} />{:else}<span class="soft small">no price</span>{/if}
+{/snippet}
+{#snippet checksCell({ stops, minds }: Programme)}
+	<span class="checks">
+		{#if stops > 0}{stops} <Severity severity="stop" />{/if}
+		{#if minds > 0}{minds} <Severity severity="mind" />{/if}
+		{#if stops + minds === 0}<span class="soft">none</span>{/if}
+	</span>
+{/snippet}
+{#snippet takeCell(programme: Programme)}
+	{#if programme !== programmes[0]}
+		<button type="button" class="plain" onclick={() => take(programme)}>Take this one</button>
+	{/if}
+{/snippet}
+
 {#snippet amount(label: string, value: number)}
 	<Quantity answer={modelled(label, Math.round(value), unit, kind)} bare />
 {/snippet}
@@ -26,56 +54,26 @@
 <section class="section" aria-label="Programmes side by side">
 	<h2>Programmes side by side</h2>
 	<p class="soft small">The same nitrogen in other ways, in the {kind} simulated year above. Nitrogen in {unit}.</p>
-	<div class="scroll">
-		<table class="ledger">
-			<thead>
-				<tr>
-					<th>Programme</th>
-					<th class="num">Trips with N</th>
-					<th class="num">Days short</th>
-					<th class="num">Volatilized</th>
-					<th class="num">Denitrified</th>
-					<th class="num">Leached</th>
-					<th class="num">Residual N</th>
-					<th class="num">Cost of N</th>
-					<th>Checks</th>
-					<th></th>
-				</tr>
-			</thead>
-			<tbody>
-				{#each programmes as programme, at (programme.name)}
-					{@const { name, trips, balance, cost, stops, minds } = programme}
-					<tr>
-						<td><strong>{name}</strong></td>
-						<td class="num">{trips}</td>
-						<td class="num">{balance.shortDays}</td>
-						<td class="num">{@render amount(`${name}, volatilized`, balance.volatilised)}</td>
-						<td class="num">{@render amount(`${name}, denitrified`, balance.denitrified)}</td>
-						<td class="num">{@render amount(`${name}, leached`, balance.leached)}</td>
-						<td class="num">{@render amount(`${name}, left at harvest`, balance.leftInGround)}</td>
-						<td class="num"
-							>{#if cost.applies}<Quantity answer={cost} />{:else}<span class="soft small">no price</span>{/if}</td
-						>
-						<td class="checks">
-							{#if stops > 0}{stops} <Severity severity="stop" />{/if}
-							{#if minds > 0}{minds} <Severity severity="mind" />{/if}
-							{#if stops + minds === 0}<span class="soft">none</span>{/if}
-						</td>
-						<td>
-							{#if at > 0}<button type="button" class="plain" onclick={() => take(programme)}>Take this one</button
-								>{/if}
-						</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+	<ListTable
+		label="Programmes side by side"
+		rows={programmes}
+		key={({ name }) => name}
+		columns={[
+			{ name: 'Programme', of: ({ name }) => name, cell: nameCell },
+			{ name: 'Trips with N', of: ({ trips }) => trips, number: true },
+			{ name: 'Days short', of: ({ balance }) => balance.shortDays, number: true },
+			{ name: 'Volatilized', of: ({ balance }) => balance.volatilised, cell: volatilizedCell, number: true },
+			{ name: 'Denitrified', of: ({ balance }) => balance.denitrified, cell: denitrifiedCell, number: true },
+			{ name: 'Leached', of: ({ balance }) => balance.leached, cell: leachedCell, number: true },
+			{ name: 'Residual N', of: ({ balance }) => balance.leftInGround, cell: residualCell, number: true },
+			{ name: 'Cost of N', of: ({ cost }) => (cost.applies ? cost.value : undefined), cell: costCell, number: true },
+			{ name: 'Checks', of: ({ stops, minds }) => 1000 * stops + minds, cell: checksCell },
+			{ name: '', cell: takeCell }
+		]}
+	/>
 </section>
 
 <style>
-	.scroll {
-		overflow-x: auto;
-	}
 	.checks {
 		white-space: nowrap;
 	}

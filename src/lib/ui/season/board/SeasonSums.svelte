@@ -2,6 +2,7 @@
 <script lang="ts">
 	import type { Answer, Figure } from '$core/figure/figure';
 	import type { FormShares } from '$core/season/plan/nitrogen-forms';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { nutrientColor } from '../../figure/nutrient-color';
 	import Quantity from '../../figure/Quantity.svelte';
 
@@ -13,31 +14,42 @@
 		forms: FormShares | undefined;
 	}
 	const { chosen, totals, debt, forms }: Props = $props();
+	type Sum = (typeof sums)[number];
+	const sums = $derived(
+		(['N', 'P2O5', 'K2O', 'S'] as const)
+			.map((nutrient) => ({
+				nutrient,
+				wanted: chosen.find((one) => one.nutrient === nutrient),
+				carried: totals.find(({ label }) => label === nutrient)
+			}))
+			.filter(({ wanted, carried }) => wanted || carried)
+	);
 	const percent = (share: number) => Math.round(share * 100);
 </script>
 
+{#snippet nutrientCell({ nutrient }: Sum)}
+	<span class="mark" style:background={nutrientColor(nutrient)}></span>{nutrient}
+{/snippet}
+{#snippet chosenCell({ wanted }: Sum)}
+	{#if wanted}<Quantity answer={wanted.rate} />{:else}<span class="soft">open</span>{/if}
+{/snippet}
+{#snippet carriedCell({ carried }: Sum)}
+	{#if carried}<Quantity answer={carried} />{:else}<span class="soft">none</span>{/if}
+{/snippet}
+
 <section aria-label="Supplied against chosen">
 	<h2>Supplied against chosen</h2>
-	<table class="ledger sums">
-		<thead><tr><th>Nutrient</th><th class="num">Chosen</th><th class="num">Carried</th></tr></thead>
-		<tbody>
-			{#each ['N', 'P2O5', 'K2O', 'S'] as const as nutrient (nutrient)}
-				{@const wanted = chosen.find((one) => one.nutrient === nutrient)}
-				{@const carried = totals.find(({ label }) => label === nutrient)}
-				{#if wanted || carried}
-					<tr>
-						<td><span class="mark" style:background={nutrientColor(nutrient)}></span>{nutrient}</td>
-						<td class="num"
-							>{#if wanted}<Quantity answer={wanted.rate} />{:else}<span class="soft">open</span>{/if}</td
-						>
-						<td class="num"
-							>{#if carried}<Quantity answer={carried} />{:else}<span class="soft">none</span>{/if}</td
-						>
-					</tr>
-				{/if}
-			{/each}
-		</tbody>
-	</table>
+	<ListTable
+		label="Supplied against chosen"
+		rows={sums}
+		key={({ nutrient }) => nutrient}
+		sortable={false}
+		columns={[
+			{ name: 'Nutrient', of: ({ nutrient }) => nutrient, cell: nutrientCell },
+			{ name: 'Chosen', cell: chosenCell, number: true },
+			{ name: 'Carried', cell: carriedCell, number: true }
+		]}
+	/>
 	{#if debt.applies}
 		<p class="small">
 			{debt.value < 0 ? 'Sweetens the ground like' : 'Lime that undoes the acid of these passes:'}

@@ -9,6 +9,7 @@
 	import { shortDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import { save } from '../../forms/call';
+	import DayField from '../../forms/DayField.svelte';
 
 	interface Props {
 		own: boolean;
@@ -65,7 +66,7 @@
 			: 'An assumed outlook stands here until you type in what your forecast says. The season’s rules ask it whether rain washes urea in and how the ground will be.'}
 	</p>
 	<div class="row">
-		<div class="from"><TextInput size="sm" type="date" labelText="From" bind:value={from} /></div>
+		<div class="from"><DayField label="From" bind:date={from} /></div>
 		<Button size="small" kind="ghost" onclick={() => fill('0')}>All dry</Button>
 		<Button size="small" kind="ghost" onclick={() => fill(units === 'us' ? '0.3' : '8')}>Rain every day</Button>
 	</div>

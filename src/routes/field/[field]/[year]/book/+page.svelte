@@ -5,12 +5,15 @@
 	import type { Pass } from '$core/schema-types';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { longDate } from '$core/units/day-text';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
+	type Line = PageData['passes'][number];
+	type Change = PageData['events'][number];
 	let harvest = $state(untrack(() => data.goal?.harvested?.toString() ?? ''));
 	let problem = $state('');
 
@@ -31,6 +34,28 @@
 		problem = await save('POST /api/undo', {}, { event });
 	}
 </script>
+
+{#snippet plannedCell({ plan }: Line)}{longDate(plan.date)}{/snippet}
+{#snippet suppliesCell({ nutrients }: Line)}
+	{#each nutrients as { nutrient, amount } (nutrient)}
+		<span class="nutrient">{nutrient} <Quantity answer={amount} bare /></span>
+	{/each}
+{/snippet}
+{#snippet appliedCell({ doneOn }: Line)}{doneOn ? longDate(doneOn) : 'not yet'}{/snippet}
+{#snippet doneCell({ plan, doneOn }: Line)}
+	{#if doneOn}
+		<button type="button" class="plain" onclick={() => setDone(plan, null)}>Not applied</button>
+	{:else}
+		<button type="button" class="plain" onclick={() => setDone(plan, plan.date)}>Applied as planned</button>
+	{/if}
+{/snippet}
+{#snippet whenCell({ at }: Change)}{format(parseISO(at), 'd MMM yyyy HH:mm')}{/snippet}
+{#snippet whatCell({ label, undone }: Change)}<span class:undone>{label}</span>{/snippet}
+{#snippet undoCell({ id, undone, isUndo }: Change)}
+	{#if undone}<span class="soft">undone</span>{:else if !isUndo}
+		<button type="button" class="plain" onclick={() => undo(id)}>Undo</button>
+	{/if}
+{/snippet}
 
 <div class="page">
 	<h1>What happened in {data.year}</h1>
@@ -55,67 +80,53 @@
 			{#if data.passes.length === 0}
 				<p class="soft">No pass is planned or recorded for this year.</p>
 			{:else}
-				<table class="ledger">
-					<thead
-						><tr
-							><th>Planned</th><th>Pass</th><th>Product</th><th class="num">Rate</th><th>Supplies</th><th>Applied</th
-							><th></th></tr
-						></thead
-					>
-					<tbody>
-						{#each data.passes as { plan, doneOn, productName, rate, nutrients } (plan.id)}
-							<tr>
-								<td>{longDate(plan.date)}</td>
-								<td>{plan.label}</td>
-								<td>{productName}</td>
-								<td class="num"><Quantity answer={rate} /></td>
-								<td>
-									{#each nutrients as { nutrient, amount } (nutrient)}
-										<span class="nutrient">{nutrient} <Quantity answer={amount} bare /></span>
-									{/each}
-								</td>
-								<td>{doneOn ? longDate(doneOn) : 'not yet'}</td>
-								<td>
-									{#if doneOn}
-										<button type="button" class="plain" onclick={() => setDone(plan, null)}>Not applied</button>
-									{:else}
-										<button type="button" class="plain" onclick={() => setDone(plan, plan.date)}
-											>Applied as planned</button
-										>
-									{/if}
-								</td>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
+				<ListTable
+					label="Passes, planned and applied"
+					rows={data.passes}
+					key={({ plan }) => plan.id}
+					columns={[
+						{ name: 'Planned', of: ({ plan }) => plan.date, cell: plannedCell },
+						{ name: 'Pass', of: ({ plan }) => plan.label },
+						{ name: 'Product', of: ({ productName }) => productName },
+						{ name: 'Rate', answer: ({ rate }) => rate },
+						{ name: 'Supplies', cell: suppliesCell },
+						{ name: 'Applied', of: ({ doneOn }) => doneOn, cell: appliedCell },
+						{ name: '', cell: doneCell }
+					]}
+				/>
 			{/if}
 		</section>
 		{#each data.logs as { id, label, appliedOn, unit, zones, share } (id)}
 			<section class="section" aria-label={`The monitor’s log: ${label}`}>
 				<h2>By the monitor: {label}</h2>
 				<p class="soft">{longDate(appliedOn)}, over {Math.round(100 * share)} % of the ground.</p>
-				<table class="ledger log">
-					<thead
-						><tr
-							><th>Part</th><th class="num">Planned</th><th class="num">Applied</th><th class="num">Off by</th><th
-								class="num">Varies by</th
-							></tr
-						></thead
-					>
-					<tbody>
-						{#each zones as { zone, wanted, applied, variation, points } (zone)}
-							<tr>
-								<td>{zone}</td>
-								<td class="num">{formatQuantity(wanted, unit)}</td>
-								<td class="num">{points > 0 ? formatQuantity(applied, unit) : 'nothing logged'}</td>
-								<td class="num"
-									>{points > 0 && wanted > 0 ? formatQuantity((100 * (applied - wanted)) / wanted, '%') : ''}</td
-								>
-								<td class="num">{points > 0 ? formatQuantity(variation, '%') : ''}</td>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
+				<div class="log">
+					<ListTable
+						label={`Applied by part: ${label}`}
+						rows={zones}
+						key={({ zone }) => zone}
+						columns={[
+							{ name: 'Part', of: ({ zone }) => zone },
+							{ name: 'Planned', of: ({ wanted }) => formatQuantity(wanted, unit), number: true },
+							{
+								name: 'Applied',
+								of: ({ applied, points }) => (points > 0 ? formatQuantity(applied, unit) : 'nothing logged'),
+								number: true
+							},
+							{
+								name: 'Off by',
+								of: ({ applied, wanted, points }) =>
+									points > 0 && wanted > 0 ? formatQuantity((100 * (applied - wanted)) / wanted, '%') : '',
+								number: true
+							},
+							{
+								name: 'Varies by',
+								of: ({ points, variation }) => (points > 0 ? formatQuantity(variation, '%') : ''),
+								number: true
+							}
+						]}
+					/>
+				</div>
 			</section>
 		{/each}
 	{/if}
@@ -124,22 +135,16 @@
 		{#if data.events.length === 0}
 			<p class="soft">None yet. Whatever you change is written here, and can be undone.</p>
 		{:else}
-			<table class="ledger">
-				<thead><tr><th>When</th><th>What</th><th></th></tr></thead>
-				<tbody>
-					{#each data.events as { id, at, label, undone, isUndo } (id)}
-						<tr>
-							<td>{format(parseISO(at), 'd MMM yyyy HH:mm')}</td>
-							<td class:undone>{label}</td>
-							<td>
-								{#if undone}<span class="soft">undone</span>{:else if !isUndo}
-									<button type="button" class="plain" onclick={() => undo(id)}>Undo</button>
-								{/if}
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<ListTable
+				label="Changes on this field"
+				rows={data.events}
+				key={({ id }) => String(id)}
+				columns={[
+					{ name: 'When', of: ({ at }) => at, cell: whenCell },
+					{ name: 'What', of: ({ label }) => label, cell: whatCell },
+					{ name: '', cell: undoCell }
+				]}
+			/>
 		{/if}
 	</section>
 </div>

@@ -2,6 +2,7 @@
 	import {
 		Button,
 		Checkbox,
+		Disclosure,
 		InlineNotification,
 		Select,
 		SelectItem,
@@ -18,10 +19,13 @@
 	import SampleForm from '$lib/ui/ground/SampleForm.svelte';
 	import SampleTable from '$lib/ui/ground/SampleTable.svelte';
 	import Setbacks from '$lib/ui/ground/Setbacks.svelte';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { remove, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
+	type Year = PageData['history'][number];
+	type Sampled = PageData['samples'][number];
 	const TENURES = ['owned', 'rented long', 'rented by the year'];
 	const DRAINAGE = ['well', 'moderate', 'somewhat poor', 'poor'];
 
@@ -94,7 +98,80 @@
 	}
 </script>
 
+{#snippet yearCell({ year }: Year)}<a href={`/field/${data.field.id}/${year}/book`}>{year}</a>{/snippet}
+{#snippet goalCell({ goal, unit }: Year)}{formatNumber(goal, 'yield')} {unit}{/snippet}
+{#snippet sampleOf(sample: Sampled, inUse: string)}
+	<h3 class="sample">
+		{sample.date ? longDate(sample.date) : 'No date'}
+		<span class="soft">
+			{[sample.lab, sample.labNumber && `no. ${sample.labNumber}`].filter(Boolean).join(', ')}{inUse}
+		</span>
+	</h3>
+	<SampleTable layers={sample.layers} />
+	<button type="button" class="plain small" onclick={() => removeSample(sample.id)}>Remove this sample</button>
+{/snippet}
+
 <div class="page">
+	<h1>{data.field.name} <span class="soft grower">{data.field.grower}</span></h1>
+	<div class="facts">
+		{#if editing}
+			<form onsubmit={saveFacts}>
+				<div class="fields">
+					<TextInput size="sm" labelText="Name" bind:value={form.name} />
+					<TextInput size="sm" labelText="Area, acres" inputmode="decimal" bind:value={form.area} />
+					<Select size="sm" labelText="Texture" bind:selected={form.texture}>
+						<SelectItem value="" text="Not known" />
+						{#each TEXTURE_CLASSES as texture (texture)}<SelectItem value={texture} text={texture} />{/each}
+					</Select>
+					<Select size="sm" labelText="Drainage" bind:selected={form.drainage}>
+						<SelectItem value="" text="Not known" />
+						{#each DRAINAGE as drainage (drainage)}<SelectItem value={drainage} text={drainage} />{/each}
+					</Select>
+					<Select size="sm" labelText="Tenure" bind:selected={form.tenure}>
+						<SelectItem value="" text="Not known" />
+						{#each TENURES as tenure (tenure)}<SelectItem value={tenure} text={tenure} />{/each}
+					</Select>
+					<TextInput size="sm" labelText="Slope, %" inputmode="decimal" bind:value={form.slope} />
+					<Checkbox labelText="Irrigated" bind:checked={form.irrigated} />
+				</div>
+				<TextArea labelText="Note" rows={3} bind:value={form.note} />
+				{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+				<div class="row">
+					<Button size="small" type="submit">Save the facts</Button>
+					<Button size="small" kind="ghost" onclick={() => (editing = false)}>Cancel</Button>
+				</div>
+			</form>
+		{:else}
+			<dl>
+				<div>
+					<dt>Area</dt>
+					<dd>{data.field.area_ac === null ? 'not known' : `${formatNumber(data.field.area_ac, 'ac')} acres`}</dd>
+				</div>
+				<div>
+					<dt>Texture</dt>
+					<dd>{data.field.texture ?? 'not known'}</dd>
+				</div>
+				<div>
+					<dt>Drainage</dt>
+					<dd>{data.field.drainage ?? 'not known'}</dd>
+				</div>
+				<div>
+					<dt>Slope</dt>
+					<dd>{data.field.slope_percent === null ? 'not known' : `${data.field.slope_percent} %`}</dd>
+				</div>
+				<div>
+					<dt>Tenure</dt>
+					<dd>{data.field.tenure ?? 'not known'}</dd>
+				</div>
+				<div>
+					<dt>Irrigated</dt>
+					<dd>{data.field.irrigated ? 'yes' : 'no'}</dd>
+				</div>
+			</dl>
+			{#if data.field.note}<p>{data.field.note}</p>{/if}
+			<Button size="small" kind="tertiary" onclick={edit}>Change the facts</Button>
+		{/if}
+	</div>
 	<div class="split">
 		<section class="map">
 			{#if data.boundary}
@@ -110,113 +187,51 @@
 				</div>
 			{/if}
 		</section>
-		<section>
-			<h1>{data.field.name}</h1>
-			<p class="soft">{data.field.grower}</p>
-			{#if editing}
-				<form onsubmit={saveFacts}>
-					<div class="fields">
-						<TextInput size="sm" labelText="Name" bind:value={form.name} />
-						<TextInput size="sm" labelText="Area, acres" inputmode="decimal" bind:value={form.area} />
-						<Select size="sm" labelText="Texture" bind:selected={form.texture}>
-							<SelectItem value="" text="Not known" />
-							{#each TEXTURE_CLASSES as texture (texture)}<SelectItem value={texture} text={texture} />{/each}
-						</Select>
-						<Select size="sm" labelText="Drainage" bind:selected={form.drainage}>
-							<SelectItem value="" text="Not known" />
-							{#each DRAINAGE as drainage (drainage)}<SelectItem value={drainage} text={drainage} />{/each}
-						</Select>
-						<Select size="sm" labelText="Tenure" bind:selected={form.tenure}>
-							<SelectItem value="" text="Not known" />
-							{#each TENURES as tenure (tenure)}<SelectItem value={tenure} text={tenure} />{/each}
-						</Select>
-						<TextInput size="sm" labelText="Slope, %" inputmode="decimal" bind:value={form.slope} />
-						<Checkbox labelText="Irrigated" bind:checked={form.irrigated} />
-					</div>
-					<TextArea labelText="Note" rows={3} bind:value={form.note} />
-					{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
-					<div class="row">
-						<Button size="small" type="submit">Save the facts</Button>
-						<Button size="small" kind="ghost" onclick={() => (editing = false)}>Cancel</Button>
-					</div>
-				</form>
-			{:else}
-				<dl>
-					<div>
-						<dt>Area</dt>
-						<dd>{data.field.area_ac === null ? 'not known' : `${formatNumber(data.field.area_ac, 'ac')} acres`}</dd>
-					</div>
-					<div>
-						<dt>Texture</dt>
-						<dd>{data.field.texture ?? 'not known'}</dd>
-					</div>
-					<div>
-						<dt>Drainage</dt>
-						<dd>{data.field.drainage ?? 'not known'}</dd>
-					</div>
-					<div>
-						<dt>Slope</dt>
-						<dd>{data.field.slope_percent === null ? 'not known' : `${data.field.slope_percent} %`}</dd>
-					</div>
-					<div>
-						<dt>Tenure</dt>
-						<dd>{data.field.tenure ?? 'not known'}</dd>
-					</div>
-					<div>
-						<dt>Irrigated</dt>
-						<dd>{data.field.irrigated ? 'yes' : 'no'}</dd>
-					</div>
-				</dl>
-				{#if data.field.note}<p>{data.field.note}</p>{/if}
-				<Button size="small" kind="tertiary" onclick={edit}>Change the facts</Button>
-			{/if}
-
-			<Setbacks fieldId={data.field.id} setbacks={data.setbacks} />
-
-			<div class="section">
-				<h2>Years</h2>
-				{#if data.history.length === 0}
-					<p class="soft">No year in the book yet. Set a crop and goal under Rates.</p>
-				{:else}
-					<table class="ledger">
-						<thead><tr><th>Year</th><th>Crop</th><th class="num">Goal</th><th class="num">Harvested</th></tr></thead>
-						<tbody>
-							{#each data.history as row (row.year)}
-								<tr>
-									<td><a href={`/field/${data.field.id}/${row.year}/book`}>{row.year}</a></td>
-									<td>{row.crop}</td>
-									<td class="num">{formatNumber(row.goal, 'yield')} {row.unit}</td>
-									<td class="num">{row.harvested === null ? '' : formatNumber(row.harvested, 'yield')}</td>
-								</tr>
-							{/each}
-						</tbody>
-					</table>
-				{/if}
+		<section aria-label="Samples">
+			<div class="row head">
+				<h2>Samples</h2>
+				<Button size="small" kind="tertiary" onclick={() => (typing = true)}>Type in a sample</Button>
 			</div>
+			{#if sampleProblem}<p class="problem" role="alert">{sampleProblem}</p>{/if}
+			{#if data.samples[0]}
+				{@render sampleOf(data.samples[0], ', in use')}
+				{#if data.samples.length > 1}
+					<Disclosure align="start" summary={`Older samples (${data.samples.length - 1})`}>
+						{#each data.samples.slice(1) as sample (sample.id)}{@render sampleOf(sample, '')}{/each}
+					</Disclosure>
+				{/if}
+			{:else}
+				<p class="soft">No sample yet. <a href="/import">Import a lab file</a>.</p>
+			{/if}
 		</section>
 	</div>
-
-	<section class="section">
-		<div class="row head">
-			<h2>Samples</h2>
-			<Button size="small" kind="tertiary" onclick={() => (typing = true)}>Type in a sample</Button>
-		</div>
-		{#if sampleProblem}<p class="problem" role="alert">{sampleProblem}</p>{/if}
-		{#each data.samples as sample, index (sample.id)}
-			<h3 class="sample">
-				{sample.date ? longDate(sample.date) : 'No date'}
-				<span class="soft">
-					{[sample.lab, sample.labNumber && `no. ${sample.labNumber}`].filter(Boolean).join(', ')}{index === 0
-						? ', in use'
-						: ''}
-				</span>
-			</h3>
-			<SampleTable layers={sample.layers} />
-			<button type="button" class="plain small" onclick={() => removeSample(sample.id)}>Remove this sample</button>
-		{:else}
-			<p class="soft">No sample yet. <a href="/import">Import a lab file</a>.</p>
-		{/each}
-	</section>
+	<div class="split section">
+		<section aria-label="Years">
+			<h2>Years</h2>
+			{#if data.history.length === 0}
+				<p class="soft">No year in the book yet. Set a crop and goal under Rates.</p>
+			{:else}
+				<ListTable
+					label="Years"
+					rows={data.history}
+					key={({ year }) => String(year)}
+					columns={[
+						{ name: 'Year', of: ({ year }) => year, cell: yearCell },
+						{ name: 'Crop', of: ({ crop }) => crop },
+						{ name: 'Goal', of: ({ goal }) => goal, cell: goalCell, number: true },
+						{
+							name: 'Harvested',
+							of: ({ harvested }) => (harvested === null ? '' : formatNumber(harvested, 'yield')),
+							number: true
+						}
+					]}
+				/>
+			{/if}
+		</section>
+		<section>
+			<Setbacks fieldId={data.field.id} setbacks={data.setbacks} />
+		</section>
+	</div>
 </div>
 
 {#if typing}<SampleForm today={data.today} keep={keepSample} close={() => (typing = false)} />{/if}
@@ -225,9 +240,16 @@
 	.head {
 		align-items: center;
 	}
+	.grower {
+		font-size: 1rem;
+		font-weight: 400;
+	}
+	.facts {
+		margin-bottom: 1.2rem;
+	}
 	.split {
 		display: grid;
-		grid-template-columns: minmax(320px, 1.25fr) 1fr;
+		grid-template-columns: minmax(320px, 1fr) minmax(320px, 1fr);
 		gap: 2rem;
 	}
 	.paper {

@@ -1,5 +1,7 @@
 <script lang="ts">
+	import { Disclosure } from 'carbon-components-svelte';
 	import { formatNumber } from '$core/units/display';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import Chart from '$lib/ui/charts/Chart.svelte';
 	import { phStrip } from '$lib/ui/charts/ph-strip';
 	import { trendChart } from '$lib/ui/charts/trend';
@@ -166,28 +168,23 @@
 		{/if}
 
 		<section class="section">
-			<details>
-				<summary>The whole report, as it is read ({reading.results.length} results)</summary>
-				<table class="ledger">
-					<thead>
-						<tr
-							><th>Depth</th><th>Analyte</th><th>Method</th><th class="num">Lab wrote</th><th class="num">Read as</th
-							></tr
-						>
-					</thead>
-					<tbody>
-						{#each reading.results as { depthText, name, method, written, read }, index (index)}
-							<tr>
-								<td>{depthText}</td>
-								<td>{name}</td>
-								<td>{method}</td>
-								<td class="num">{written.qualifier ?? ''}{written.value} {unitText(written.unit)}</td>
-								<td class="num"><Quantity answer={read} /></td>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
-			</details>
+			<Disclosure align="start" summary={`The whole report, as it is read (${reading.results.length} results)`}>
+				<ListTable
+					label="The whole report"
+					rows={reading.results}
+					columns={[
+						{ name: 'Depth', of: ({ depthText }) => depthText },
+						{ name: 'Analyte', of: ({ name }) => name },
+						{ name: 'Method', of: ({ method }) => method },
+						{
+							name: 'Lab wrote',
+							of: ({ written }) => `${written.qualifier ?? ''}${written.value} ${unitText(written.unit)}`,
+							number: true
+						},
+						{ name: 'Read as', answer: ({ read }) => read }
+					]}
+				/>
+			</Disclosure>
 		</section>
 	{/if}
 </div>
@@ -204,12 +201,5 @@
 	figure {
 		margin: 0;
 		min-width: 0;
-	}
-	summary {
-		cursor: pointer;
-		font-weight: 600;
-	}
-	details table {
-		margin-top: 0.8rem;
 	}
 </style>

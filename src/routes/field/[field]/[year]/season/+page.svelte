@@ -1,9 +1,10 @@
 <script lang="ts">
+	import Mark from '$lib/ui/figure/Mark.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { notApplicable } from '$core/figure/figure';
 	import { isStabilised, nitrogenRoom } from '$core/season/plan/pass/pass-ceiling';
 	import { productOf } from '$core/season/plan/plan-context';
-	import { stageOn } from '$core/season/stages/stage-dates';
+	import { stageOn, stageText, usualStages } from '$core/season/stages/stage-dates';
 	import { passKept, passMoved, programmeTaken, remedyTaken, type PlanChange } from '$core/season/plan/plan-change';
 	import { tripOf } from '$core/season/plan/trips';
 	import type { Pass, Remedy } from '$core/schema-types';
@@ -44,6 +45,8 @@
 	const open = $derived(kept.filter(({ id }) => !done.has(id)));
 	const shown = $derived(withMoved(kept, moved));
 	const year = $derived(season && boardYear(season.ground));
+	/** As the sheet dates them, whatever year is shown. */
+	const usual = $derived(season ? usualStages(season.ground.context) : []);
 	const live = $derived(season && year && liveSeason(season.ground, year, shown));
 
 	const programmes = $derived(
@@ -183,7 +186,7 @@
 					/>
 				{/if}
 				{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-				{#each notes as note (note)}<p class="note" role="status">▲ {note}</p>{/each}
+				{#each notes as note (note)}<p class="note" role="status"><Mark /> {note}</p>{/each}
 				{#if records.length > 0}
 					{@const others = live.checks.filter(({ pass }) => pass !== chosenPass?.id)}
 					<section class="others" aria-label="Checks of the rest of the plan">
@@ -218,6 +221,7 @@
 			<PassTable
 				{records}
 				units={data.units}
+				stageOf={(date) => stageText(usual, date)}
 				severityOf={(id) => live.checks.find(({ pass }) => pass === id)?.severity}
 				choose={(id) => (chosenId = id)}
 				edit={(pass) => (editing = { pass })}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Mark from '$lib/ui/figure/Mark.svelte';
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { longDate } from '$core/units/day-text';
@@ -65,7 +66,9 @@
 					{data.sheets.length > 0 ? 'Issue a new sheet' : 'Issue the sheet'}
 				</Button>
 				{#if stops > 0}<span class="stop"
-						>■ {stops} {stops === 1 ? 'check says' : 'checks say'} stop. It goes on the sheet.</span
+						><Mark severity="stop" />
+						{stops}
+						{stops === 1 ? 'check says' : 'checks say'} stop. It goes on the sheet.</span
 					>{/if}
 			</div>
 			{#if problem}<p class="stop" role="alert">{problem}</p>{/if}

@@ -2,6 +2,7 @@
 	import { TextInput } from 'carbon-components-svelte';
 	import { loadsFor } from '$core/supply/loads';
 	import { formatNumber } from '$core/units/display';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import { untrack } from 'svelte';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
@@ -52,28 +53,22 @@
 		{#if data.needs.length === 0}
 			<p class="soft">Nothing to buy: no pass is open. Plan passes under Season.</p>
 		{:else}
-			<table class="ledger">
-				<thead>
-					<tr
-						><th>Product</th><th class="num">Per acre</th><th class="num">Gallons per acre</th><th class="num"
-							>Whole field</th
-						><th>Loads</th></tr
-					>
-				</thead>
-				<tbody>
-					{#each data.needs as { name, perAcre, gallons, order } (name)}
-						<tr>
-							<td>{name}</td>
-							<td class="num"><Quantity answer={perAcre} /></td>
-							<td class="num"
-								>{#if gallons.applies}<Quantity answer={gallons} />{/if}</td
-							>
-							<td class="num"><Quantity answer={order} /></td>
-							<td>{perAcre.applies ? loadsText(perAcre.value, gallons.applies ? gallons.value : undefined) : ''}</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<ListTable
+				label="What this plan still needs"
+				rows={data.needs}
+				key={({ name }) => name}
+				columns={[
+					{ name: 'Product', of: ({ name }) => name },
+					{ name: 'Per acre', answer: ({ perAcre }) => perAcre },
+					{ name: 'Gallons per acre', answer: ({ gallons }) => (gallons.applies ? gallons : undefined) },
+					{ name: 'Whole field', answer: ({ order }) => order },
+					{
+						name: 'Loads',
+						of: ({ perAcre, gallons }) =>
+							perAcre.applies ? loadsText(perAcre.value, gallons.applies ? gallons.value : undefined) : ''
+					}
+				]}
+			/>
 			<div class="capacity">
 				<TextInput
 					size="sm"

@@ -1,6 +1,7 @@
 <script lang="ts">
+	import Mark from '$lib/ui/figure/Mark.svelte';
 	import type { CropTestAction } from '$core/schema-types';
-	import { Button } from 'carbon-components-svelte';
+	import { Button, Disclosure } from 'carbon-components-svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import NitrateForm from '$lib/ui/walk/NitrateForm.svelte';
 	import StripsForm from '$lib/ui/walk/StripsForm.svelte';
@@ -69,7 +70,7 @@
 				{taken} is in the season now. <a href={`/field/${data.fieldId}/${data.year}/season`}>See the passes</a>
 			</p>
 		{/if}
-		{#each notes as note (note)}<p class="note" role="status">▲ {note}</p>{/each}
+		{#each notes as note (note)}<p class="note" role="status"><Mark /> {note}</p>{/each}
 		{#each walk.kinds as { kind, tests, guide, result } (kind)}
 			{@const { name, how } = HEADS[kind]}
 			<section aria-label={name}>
@@ -84,8 +85,11 @@
 						remove={(id) => removeTest(id)}
 					/>
 				{/if}
-				<details open={tests.length === 0}>
-					<summary>{tests.length === 0 ? 'Record one' : 'Record another'}</summary>
+				<Disclosure
+					align="start"
+					open={tests.length === 0}
+					summary={tests.length === 0 ? 'Record one' : 'Record another'}
+				>
 					<p class="soft small">{how}</p>
 					{#if kind === 'tillers'}
 						<TillerForm today={data.today} rowSpacingIn={walk.rowSpacingIn} {book} />
@@ -94,7 +98,7 @@
 					{:else}
 						<StripsForm today={data.today} yieldUnit={walk.yieldUnit} {book} />
 					{/if}
-				</details>
+				</Disclosure>
 			</section>
 		{/each}
 	{/if}
@@ -113,12 +117,6 @@
 		font-weight: 400;
 		font-size: 0.85rem;
 	}
-	summary {
-		cursor: pointer;
-		color: var(--action);
-		font-weight: 600;
-		padding: 0.5rem 0;
-	}
 	.problem {
 		color: var(--stop);
 	}
@@ -130,6 +128,7 @@
 		color: var(--accent-ink);
 	}
 	.walk :global(.bx--text-input),
+	.walk :global(.bx--date-picker__input),
 	.walk :global(.bx--select-input) {
 		min-height: 2.75rem;
 		font-size: 1.05rem;

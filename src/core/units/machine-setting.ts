@@ -1,0 +1,27 @@
+import type { Answer } from '../figure/figure';
+import { formatQuantity } from './display';
+
+/** The step in which spreaders, sprayers and planters are set, by the unit of the rate. Common practice. */
+const STEPS: Record<string, number> = {
+	'lb/ac': 1,
+	'kg/ha': 1,
+	'gal/ac': 0.1,
+	'L/ha': 1,
+	'short ton/ac': 0.1,
+	't/ha': 0.1
+};
+/** Small rates, of granular micronutrients and in-furrow products, are set ten times finer. Common practice. */
+const SMALL = 10;
+
+/** A rate of product as a machine is set to it; units that no machine is set in are left as they are. */
+export function machineSetting(value: number, unit: string): number {
+	const step = STEPS[unit];
+	if (step === undefined) return value;
+	const finer = value < SMALL && step === 1 ? step / 10 : step;
+	return Math.round(value / finer) * finer;
+}
+
+/** "268 lb/ac" of a rate of 267.9, or the reason why there is none; the worksheet keeps full precision. */
+export function settingText(rate: Answer): string {
+	return rate.applies ? formatQuantity(machineSetting(rate.value, rate.unit), rate.unit) : rate.reason;
+}

@@ -1,0 +1,42 @@
+import { expect, it } from 'vitest';
+import { colorFields, type ColoredField } from './field-colors';
+
+const field = (id: string, crop: string | undefined, pH: number | undefined): ColoredField => ({
+	id,
+	crop,
+	soil: pH === undefined ? {} : { pH },
+	next: crop === undefined ? 'goal' : 'rates'
+});
+const FIELDS = [
+	field('a', 'Corn', 5.2),
+	field('b', 'Soybean', 6.8),
+	field('c', 'Corn', 6.1),
+	field('d', undefined, undefined)
+];
+
+it('fields of one crop have one colour, and the legend counts them', () => {
+	const { legend, colorOf } = colorFields(FIELDS, 'crop');
+	expect(legend.map(({ text, count }) => [text, count])).toEqual([
+		['Corn', 2],
+		['Soybean', 1],
+		['not known', 1]
+	]);
+	expect(colorOf.get('a')).toBe(colorOf.get('c'));
+	expect(new Set(colorOf.values()).size).toBe(3);
+	expect(colorOf.get('a')).toBe(legend[0]!.color);
+});
+
+it('values go into classes from little to much; a field without one is not coloured', () => {
+	const { legend, colorOf } = colorFields(FIELDS, 'pH');
+	expect(legend[0]!.text).toBe('5.2 to 6.1');
+	expect(legend.reduce((sum, { count }) => sum + count, 0)).toBe(4);
+	expect(colorOf.get('a')).not.toBe(colorOf.get('b'));
+	expect(legend.at(-1)).toMatchObject({ text: 'not known', count: 1, color: colorOf.get('d') });
+});
+
+it('what is next to do stands in the order of the work, without what no field waits for', () => {
+	expect(colorFields(FIELDS, 'next').legend.map(({ text }) => text)).toEqual([
+		'needs a crop and goal',
+		'rates to choose'
+	]);
+});
