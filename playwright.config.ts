@@ -12,6 +12,8 @@ export default defineConfig({
 	// Generous: other work may take most of the machine. What is waited for is a condition, never a time.
 	timeout: 240_000,
 	expect: { timeout: 30_000 },
+	// A browser that was starved for a moment gets one more try; `npm test` names each test that needed it.
+	retries: 1,
 	forbidOnly: true,
 	reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
 	use: {

@@ -1,9 +1,24 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
 import { carbonStyles } from './scripts/carbon-styles';
+import { fontWeights } from './scripts/font-weights';
 
 export default defineConfig({
-	plugins: [carbonStyles(), sveltekit()],
+	plugins: [carbonStyles(), fontWeights(), sveltekit()],
+	environments: {
+		client: {
+			build: {
+				rolldownOptions: {
+					output: {
+						advancedChunks: {
+							// What most pages share comes as one file: dozens of small ones each pay for their headers.
+							groups: [{ name: 'shared', minShareCount: 12 }]
+						}
+					}
+				}
+			}
+		}
+	},
 	test: {
 		include: ['src/**/*.test.ts', 'cli/**/*.test.ts'],
 		// Modules keep nothing that a test could leave behind: loaded once for all files, not anew for each.

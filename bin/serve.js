@@ -15,6 +15,8 @@ const compressed = compression();
 const server = http.createServer((request, response) =>
 	compressed(request, response, () => handler(request, response))
 );
+// Longer than what stands before it or asks it keeps an idle connection: else one is closed while it is asked anew.
+server.keepAliveTimeout = 75_000;
 server.on('error', (error) => {
 	console.error(`Cosecha cannot start at ${process.env.ORIGIN}: ${error.message}`);
 	process.exit(1);

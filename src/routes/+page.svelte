@@ -16,6 +16,9 @@
 
 	type Row = PageData['rows'][number];
 	const OPEN_AT_ONCE = 50;
+	/** Fields that a line of the fortnight names before it is asked for all. */
+	const NAMED = 12;
+	let whole = $state<Record<string, true>>({});
 
 	let words = $state('');
 	let adding = $state(false);
@@ -33,12 +36,17 @@
 	const asked: Record<string, true> = {};
 	let waiting: string[] = [];
 
+	/** While rows run past, none asks: it is asked when no other has come for this long, ms. */
+	const AT_REST_MS = 120;
+	let rest: ReturnType<typeof setTimeout> | undefined;
+
 	/** A row that comes into view asks once what is open on its field; rows that come together ask together. */
 	function inView(_row: HTMLElement, id: string): void {
 		if (asked[id]) return;
 		asked[id] = true;
 		waiting.push(id);
-		if (waiting.length === 1) setTimeout(askForThoseWaiting);
+		clearTimeout(rest);
+		rest = setTimeout(askForThoseWaiting, AT_REST_MS);
 	}
 
 	function askForThoseWaiting(): void {
@@ -49,7 +57,7 @@
 
 	async function findOpen(fields: string[]): Promise<void> {
 		const { answer } = await question('GET /api/cautions', {}, { year: String(data.year), field: fields });
-		if (answer) open = { ...open, ...answer };
+		if (answer) Object.assign(open, answer);
 	}
 
 	function matches(row: Row, text: string): boolean {
@@ -100,11 +108,12 @@
 								from
 							)}{/if}
 						<span class="soft">
-							{#each passes as pass, index (index)}
-								<a href={`/field/${pass.fieldId}/${pass.year}/season`}>{pass.field}</a>{index < passes.length - 1
-									? ', '
-									: ''}
-							{/each}
+							{#each whole[label] ? passes : passes.slice(0, NAMED) as pass, index (index)}{index > 0 ? ', ' : ''}<a
+									href={`/field/${pass.fieldId}/${pass.year}/season`}>{pass.field}</a
+								>{/each}{#if passes.length > NAMED && !whole[label]}{' '}
+								<button type="button" class="plain" onclick={() => (whole[label] = true)}
+									>and {passes.length - NAMED} more</button
+								>{/if}
 						</span>
 					</li>
 				{/each}
@@ -155,14 +164,14 @@
 					onrow={(row) => void goto(`/field/${row.id}/${data.year}/${stands(row).word}`)}
 					empty="No field has these words."
 					columns={[
-						{ name: 'Field', of: ({ name }) => name, cell: nameCell },
-						{ name: 'Grower', of: ({ grower }) => grower },
-						{ name: 'Acres', of: ({ areaAc }) => areaAc, cell: areaCell, number: true },
-						{ name: 'Crop and goal', of: ({ cropName }) => cropName, cell: cropCell },
-						{ name: 'Sample', of: ({ sampledOn }) => sampledOn, cell: sampleCell },
-						{ name: 'Next to do', of: (row) => stands(row).text, cell: nextCell },
-						{ name: 'Next pass', of: ({ nextPass }) => nextPass, cell: passCell },
-						{ name: 'Open', cell: openCell }
+						{ name: 'Field', of: ({ name }) => name, cell: nameCell, share: 14 },
+						{ name: 'Grower', of: ({ grower }) => grower, share: 17 },
+						{ name: 'Acres', of: ({ areaAc }) => areaAc, cell: areaCell, number: true, share: 6 },
+						{ name: 'Crop and goal', of: ({ cropName }) => cropName, cell: cropCell, share: 17 },
+						{ name: 'Sample', of: ({ sampledOn }) => sampledOn, cell: sampleCell, share: 11 },
+						{ name: 'Next to do', of: (row) => stands(row).text, cell: nextCell, share: 13 },
+						{ name: 'Next pass', of: ({ nextPass }) => nextPass, cell: passCell, share: 12 },
+						{ name: 'Open', cell: openCell, share: 10 }
 					]}
 				/>
 			</div>

@@ -168,7 +168,7 @@ describe('removal side by side', () => {
 			S: 0.18
 		});
 		expect(removalSentence(library.packs, library.crops, 'soybean')).toBe(
-			'Per bu soybean takes off more P2O5 than corn (0.73 lb against 0.35) and more K2O than corn (1.17 lb against 0.25).'
+			'Per bu soybean takes off more P2O5 than corn (0.73 lb/bu against 0.35) and more K2O than corn (1.17 lb/bu against 0.25).'
 		);
 		expect(removalSentence(library.packs, library.crops, 'corn-grain')).toContain('less K2O than soybean');
 		expect(removalSentence(library.packs, library.crops, 'alfalfa')).toBeUndefined();

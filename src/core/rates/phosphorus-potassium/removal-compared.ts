@@ -66,7 +66,7 @@ export function removalSentence(packs: PackSet, crops: readonly Crop[], crop: Cr
 		const word = ratio > WORTH_SAYING ? 'more' : ratio < 1 / WORTH_SAYING ? 'less' : 'about as much';
 		const number = (value: number) => formatNumber(value, 'ratio');
 		return [
-			`${word} ${nutrient} ${word === 'about as much' ? 'as' : 'than'} ${other.name.toLowerCase()} (${number(mine)} lb against ${number(theirs)})`
+			`${word} ${nutrient} ${word === 'about as much' ? 'as' : 'than'} ${other.name.toLowerCase()} (${number(mine)} lb/${own.per} against ${number(theirs)})`
 		];
 	});
 	return said.length === 0 ? undefined : `Per ${own.per} ${own.name.toLowerCase()} takes off ${said.join(' and ')}.`;

@@ -47,20 +47,24 @@
 	type Line = Record<string, string | number | null | undefined> & { id: string };
 
 	const LONG = 100;
+	/** Rows drawn beyond each edge of a long list's frame, and after how many rows scrolled they are drawn anew. */
+	const BEYOND = 8;
+	const STRIDE = 4;
 	/** What stands above a long list on its page, px: its frame ends with the window. */
 	const ABOVE_PX = 300;
 	const LEAST_FRAME_PX = 320;
 	const USUAL_WINDOW_PX = 800;
 
+	const long = $derived(rowHeightPx !== undefined && rows.length > LONG);
 	const headers: DataTableNonEmptyHeader<Line>[] = $derived(
-		columns.map(({ name, of, answer, number }, at) => ({
+		columns.map(({ name, of, answer, number, share }, at) => ({
 			key: `c${at}`,
 			value: name,
 			...(!of && !answer ? { sort: false as const } : {}),
-			...(number || answer ? { columnAlign: 'end' as const } : {})
+			...(number || answer ? { columnAlign: 'end' as const } : {}),
+			...(long && share !== undefined ? { width: `${share}%` } : {})
 		}))
 	);
-	const long = $derived(rowHeightPx !== undefined && rows.length > LONG);
 	const framePx = $derived(Math.max(LEAST_FRAME_PX, (innerHeight.current ?? USUAL_WINDOW_PX) - ABOVE_PX));
 	const keyed = $derived(new Map(rows.map((row, at) => [key(row, at), row])));
 	const lines: Line[] = $derived(
@@ -77,6 +81,20 @@
 		return { update };
 	}
 
+	/** The library draws its rows anew at every step of a scroll; a step that stays within what is drawn is kept from it. */
+	function strides(list: HTMLElement, rowPx: number | undefined): { update: (rowPx: number | undefined) => void } {
+		let height = rowPx;
+		let drawnAt = 0;
+		const thin = (event: Event) => {
+			if (height === undefined || !(event.target instanceof Element)) return;
+			const { scrollTop } = event.target;
+			if (Math.abs(scrollTop - drawnAt) < STRIDE * height) event.stopPropagation();
+			else drawnAt = scrollTop;
+		};
+		list.addEventListener('scroll', thin, { capture: true, passive: true });
+		return { update: (to) => (height = to) };
+	}
+
 	function sortedBy({ of, answer }: Column<Row>, row: Row): string | number | null | undefined {
 		const shown = answer?.(row);
 		return shown ? valueIfKnown(shown) : of?.(row);
@@ -87,7 +105,7 @@
 	}
 </script>
 
-<div class="list" class:long class:opens={onrow !== undefined} use:named={label}>
+<div class="list" class:long class:opens={onrow !== undefined} use:named={label} use:strides={rowHeightPx}>
 	<DataTable
 		size="short"
 		{headers}
@@ -102,7 +120,7 @@
 		}}
 		virtualize={rowHeightPx === undefined || !long
 			? undefined
-			: { itemHeight: rowHeightPx, containerHeight: framePx, overscan: 6, threshold: LONG }}
+			: { itemHeight: rowHeightPx, containerHeight: framePx, overscan: BEYOND, threshold: LONG }}
 		on:click:row={({ detail }) => {
 			const one = keyed.get(detail.row.id);
 			const onControl = detail.target instanceof Element && detail.target.closest('a, button, input, select, label');

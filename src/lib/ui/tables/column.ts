@@ -13,6 +13,8 @@ export interface Column<Row> {
 	readonly bare?: boolean;
 	/** How it is shown, where text is not enough. */
 	readonly cell?: Snippet<[Row]>;
+	/** Its part of the width of a long list, in percent: the columns of one stay as they are while its rows run past. */
+	readonly share?: number;
 	/** At the right, as numbers stand. */
 	readonly number?: boolean;
 }

@@ -23,8 +23,8 @@
 		key={({ line }) => String(line)}
 		rowHeightPx={38}
 		columns={[
-			{ name: 'Line', of: ({ line }) => line, number: true },
-			{ name: 'Field', of: ({ field }) => field, cell: fieldCell },
+			{ name: 'Line', of: ({ line }) => line, number: true, share: 10 },
+			{ name: 'Field', of: ({ field }) => field, cell: fieldCell, share: 30 },
 			{ name: 'What became of it', of: ({ outcome, reason }) => `${outcome}${reason ? `: ${reason}` : ''}` }
 		]}
 	/>
@@ -33,8 +33,5 @@
 <style>
 	.outcomes {
 		max-width: 52rem;
-	}
-	.outcomes :global(.list.long td:last-child) {
-		max-width: 36rem;
 	}
 </style>
