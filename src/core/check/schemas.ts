@@ -2,6 +2,7 @@ import adviseAnswer from '../../../schemas/advise-answer.schema.json';
 import adviseRequest from '../../../schemas/advise-request.schema.json';
 import actions from '../../../schemas/actions.schema.json';
 import answers from '../../../schemas/answers.schema.json';
+import block from '../../../schemas/block.schema.json';
 import book from '../../../schemas/book.schema.json';
 import crops from '../../../schemas/crops.schema.json';
 import figure from '../../../schemas/figure.schema.json';
@@ -34,6 +35,7 @@ import schedules from '../../../schemas/schedules.schema.json';
 
 /** Every JSON Schema of the project; an id is `<name>.schema.json`. */
 export const SCHEMAS: readonly { $id: string }[] = [
+	block,
 	figure,
 	sample,
 	crops,

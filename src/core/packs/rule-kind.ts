@@ -4,7 +4,8 @@ import type { InSeason, Rule } from '../schema-types';
 /**
  * What a rule may ask for. Units: ppm, meq/100 g, pH, %, inches, g/cm3, cm, the crop's yield unit, lb N/ac for
  * credits, rates and dressings; $ per yield unit and per lb N; stems per ft2; fractions for the effective part of a
- * lime, the share of straw taken off and the efficiency of nitrogen.
+ * lime, the share of straw taken off and the efficiency of nitrogen; the year of a planting's life, plants per acre, % in
+ * the leaf.
  */
 export const INPUT_NAMES = [
 	'soilTest',
@@ -35,7 +36,10 @@ export const INPUT_NAMES = [
 	'leastDressing',
 	'yieldWithout',
 	'yieldRich',
-	'nitrogenEfficiency'
+	'nitrogenEfficiency',
+	'plantAge',
+	'plantsPerAcre',
+	'leafTest'
 ] as const;
 
 export type InputName = (typeof INPUT_NAMES)[number];
@@ -120,7 +124,10 @@ export function noNumbers(): RuleNumbers {
 		leastDressing: NaN,
 		yieldWithout: NaN,
 		yieldRich: NaN,
-		nitrogenEfficiency: NaN
+		nitrogenEfficiency: NaN,
+		plantAge: NaN,
+		plantsPerAcre: NaN,
+		leafTest: NaN
 	};
 }
 

@@ -1,6 +1,8 @@
 import { isOneOf } from '../check/typed-object';
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { CompiledRule, PackSet } from '../packs/pack';
+import { plantAge } from '../ground/block/block-age';
+import { plantsPerAcre, rowFeetPerAcre, treatedShare } from '../ground/block/plant-density';
 import { baseSaturation, cationExchangeCapacity } from '../reading/soil/cec';
 import { readReport } from '../reading/findings/read-report';
 import { readHoldingRoom } from '../reading/holding-room';
@@ -22,6 +24,7 @@ import { nitrogenParts } from './nitrogen/nitrogen-parts';
 import { checkCurve } from './nitrogen/check-curve';
 import { isSimulated, ownCurveRules } from './nitrogen/own-curves';
 import { withObjective } from './nitrogen/with-objective';
+import { basesIn } from './perennial/bases-in';
 import { rateOf } from './rate';
 
 /** What advice stands on beside the request: guides and crops, loaded once. */
@@ -66,6 +69,7 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 			.filter(({ rule }) => rule.gives === nutrient)
 			.map((compiled) => ({
 				...rateOf(compiled, nutrient, reading, prices, request.units),
+				...basesIn(compiled, nutrient, reading, request.units),
 				...(isSimulated(compiled, request) ? { simulated: true as const } : {}),
 				...(nutrient === 'N' ? nitrogenParts(compiled, reading, request.units) : {}),
 				...(nutrient === 'lime' ? { liming: limingOf(compiled, reading, knowledge.packs, prices, request.units) } : {}),
@@ -147,7 +151,11 @@ export function siteOf(request: AdviseRequest, crops: readonly Crop[], today: st
 		targetPhScale: request.targetPhScale,
 		limePlacement: request.limePlacement ?? (crop.perennial ? 'surface' : 'incorporated'),
 		limeDepthIn: request.limeDepthIn,
-		limingMaterial: request.limingMaterial
+		limingMaterial: request.limingMaterial,
+		block: request.crop.block,
+		blockYear: request.crop.blockYear ?? {},
+		cropYear: request.crop.year ?? Number((request.asOf ?? today).slice(0, 4)),
+		areaAc: areaAcres(request.field)
 	};
 }
 
@@ -218,8 +226,20 @@ function derivedOf(site: Site, cec: Answer, packs: PackSet, units: AdviseRequest
 			holdingLimit,
 			holdingRoom,
 			...Object.fromEntries(Object.entries(shares).map(([cation, share]) => [`${cation}Share`, share])),
-			area: areaFigure(site.field)
+			area: areaFigure(site.field),
+			...blockFigures(site, units)
 		}
+	};
+}
+
+/** What is derived of the block itself; nothing without one. */
+function blockFigures({ block, cropYear, areaAc }: Site, units: AdviseRequest['units']): Record<string, Answer> {
+	if (!block) return {};
+	return {
+		plantAge: plantAge(block, cropYear),
+		plantsPerAcre: inSystem(plantsPerAcre(block, areaAc), units),
+		rowLength: inSystem(rowFeetPerAcre(block), units),
+		treatedShare: treatedShare(block)
 	};
 }
 

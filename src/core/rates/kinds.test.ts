@@ -38,7 +38,10 @@ const anyNumbers: fc.Arbitrary<RuleNumbers> = fc.record({
 	leastDressing: fc.constantFrom(0, 30),
 	yieldWithout: fc.double({ min: 0, max: 300, noNaN: true }),
 	yieldRich: fc.double({ min: 0, max: 300, noNaN: true }),
-	nitrogenEfficiency: fc.double({ min: 0.1, max: 1, noNaN: true })
+	nitrogenEfficiency: fc.double({ min: 0.1, max: 1, noNaN: true }),
+	plantAge: fc.integer({ min: 1, max: 40 }),
+	plantsPerAcre: fc.double({ min: 20, max: 4000, noNaN: true }),
+	leafTest: fc.double({ min: 0.05, max: 5, noNaN: true })
 });
 
 function asFigures(numbers: RuleNumbers): RuleFigures {
@@ -184,7 +187,8 @@ it('opens every worksheet down to inputs that need no formula', () => {
 		yieldRich: 70,
 		nitrogenEfficiency: 0.6
 	};
-	const figures = asFigures({ ...numbers, ...layer, ...rest, ...nitrogen });
+	const block = { plantAge: 2, plantsPerAcre: 140, leafTest: 2.1 };
+	const figures = asFigures({ ...numbers, ...layer, ...rest, ...nitrogen, ...block });
 	for (const [, compiled, crop] of cases) {
 		const answer = compiled.forCrop(crop)!.explain(figures);
 		if (answer.applies) for (const leaf of leaves(answer)) expect(leaf.formula, leaf.label).toBe('');

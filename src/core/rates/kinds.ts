@@ -19,6 +19,10 @@ import { buildAndMaintain } from './phosphorus-potassium/build-and-maintain';
 import { buildToRange } from './phosphorus-potassium/build-to-range';
 import { linearSufficiency } from './phosphorus-potassium/linear-sufficiency';
 import { removal } from './phosphorus-potassium/removal';
+import { ageProgramme } from './perennial/age-programme';
+import { cropLoadDemand } from './perennial/crop-load-demand';
+import { leafClasses } from './perennial/leaf-classes';
+import { leafGuided } from './perennial/leaf-guided';
 import { ratioToNitrogen } from './sulfur/ratio-to-nitrogen';
 
 /** Every kind of rule that a pack may use. */
@@ -40,6 +44,10 @@ export const ruleKinds: readonly AnyRuleKind[] = [
 	referenceStrip,
 	standCount,
 	ratioToNitrogen,
+	cropLoadDemand,
+	leafGuided,
+	leafClasses,
+	ageProgramme,
 	bufferLine,
 	acidityRatio,
 	bufferCapacityByLayer,

@@ -3,6 +3,8 @@ import { figure, notApplicable, withCaution, type Answer } from '../figure/figur
 import type { CompiledRule } from '../packs/pack';
 import type { InputName } from '../packs/rule-kind';
 import type { PhScale } from '../schema-types';
+import { plantAge } from '../ground/block/block-age';
+import { plantsPerAcre } from '../ground/block/plant-density';
 import { CM_PER_IN } from '../units/factors';
 import { cationExchangeCapacity } from './soil/cec';
 import { readBulkDensity, readClay } from './soil/clay-and-density';
@@ -10,6 +12,7 @@ import { readOrganicCarbon, readOrganicMatter } from './soil/organic-matter';
 import { readSoilPh } from './soil/ph-scale';
 import { readResult } from './soil/read-result';
 import type { Site } from './site';
+import { readLeafTest } from './leaf-test';
 import { readSoilTest, sampledDepth } from './soil/soil-test';
 import { siteTargetPh } from './target-ph';
 
@@ -30,7 +33,10 @@ type SiteInput =
 	| 'nitrogenRate'
 	| 'soilPh'
 	| 'bufferPh'
-	| 'targetPh';
+	| 'targetPh'
+	| 'plantAge'
+	| 'plantsPerAcre'
+	| 'leafTest';
 
 /** The inputs that come from the report and the goal alone. */
 export const siteInputs: Pick<InputReaders, SiteInput> = {
@@ -55,8 +61,19 @@ export const siteInputs: Pick<InputReaders, SiteInput> = {
 	nitrogenRate: readNitrogenRate,
 	soilPh: ({ soil }, compiled) => readSoilPh(soil, scaleOf(compiled)),
 	bufferPh: ({ soil }, { rule }) => readResult(soil, 'bufferPh', rule.soilTest?.methods),
-	targetPh: readTargetPh
+	targetPh: readTargetPh,
+	plantAge: ({ block, cropYear }) => (block ? plantAge(block, cropYear) : withoutBlock('year of its life')),
+	plantsPerAcre: ({ block, areaAc }) => (block ? plantsPerAcre(block, areaAc) : withoutBlock('plants')),
+	leafTest: readLeafTest
 };
+
+function withoutBlock(label: string): Answer {
+	return notApplicable(
+		label,
+		'the block is not described',
+		'Describe the block under Ground: year planted and spacings.'
+	);
+}
 
 /** The pH scale a rule reads on; packs that read pH name theirs. */
 export function scaleOf({ pack }: CompiledRule): PhScale {

@@ -1,4 +1,13 @@
-import type { AdviseRequest, Crop, InSeason, NitrogenPass, NitrogenTerms, StripZone } from '../schema-types';
+import type {
+	AdviseRequest,
+	Block,
+	BlockYear,
+	Crop,
+	InSeason,
+	NitrogenPass,
+	NitrogenTerms,
+	StripZone
+} from '../schema-types';
 import type { SampledSoil } from './soil/sampled-soil';
 
 /** A field, its soil and its crop as every rule sees them: complete, checked, layers from the top down. */
@@ -33,4 +42,9 @@ export interface Site {
 	limeDepthIn: number | undefined;
 	limePlacement: NonNullable<AdviseRequest['limePlacement']>;
 	limingMaterial: AdviseRequest['limingMaterial'];
+	/** The planting of a perennial, and what holds of it in the year of the crop. */
+	block: Block | undefined;
+	blockYear: BlockYear;
+	cropYear: number;
+	areaAc: number | undefined;
 }

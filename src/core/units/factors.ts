@@ -18,6 +18,8 @@ export const FT2_PER_ACRE = 43_560;
 export const DAY_MS = 86_400_000;
 /** Centimetres in an inch, exact by definition (1959). */
 export const CM_PER_IN = 2.54;
+/** Feet in a metre: 12 in of 2.54 cm to the foot. */
+export const FT_PER_M = 1 / 0.3048;
 export const MM_PER_IN = 10 * CM_PER_IN;
 
 /** kg/ha in 1 lb/ac: 1.12085. */

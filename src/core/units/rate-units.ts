@@ -1,5 +1,5 @@
 import { figure, type Answer } from '../figure/figure';
-import { HA_PER_ACRE, KG_HA_PER_LB_AC, L_PER_GAL, T_HA_PER_SHORT_TON_AC } from './factors';
+import { FT_PER_M, HA_PER_ACRE, KG_HA_PER_LB_AC, KG_PER_LB, L_PER_GAL, T_HA_PER_SHORT_TON_AC } from './factors';
 
 export type UnitSystem = 'us' | 'metric';
 
@@ -8,7 +8,12 @@ const TO_METRIC: Record<string, { unit: string; factor: number }> = {
 	'short ton/ac': { unit: 't/ha', factor: T_HA_PER_SHORT_TON_AC },
 	'$/ac': { unit: '$/ha', factor: 1 / HA_PER_ACRE },
 	'gal/ac': { unit: 'L/ha', factor: L_PER_GAL / HA_PER_ACRE },
-	ac: { unit: 'ha', factor: HA_PER_ACRE }
+	ac: { unit: 'ha', factor: HA_PER_ACRE },
+	'lb/plant': { unit: 'kg/plant', factor: KG_PER_LB },
+	'lb/100 ft': { unit: 'kg/100 m', factor: KG_PER_LB * FT_PER_M },
+	'lb/treated ac': { unit: 'kg/treated ha', factor: KG_HA_PER_LB_AC },
+	'plants/ac': { unit: 'plants/ha', factor: 1 / HA_PER_ACRE },
+	'ft/ac': { unit: 'm/ha', factor: 1 / FT_PER_M / HA_PER_ACRE }
 };
 
 /**

@@ -53,7 +53,7 @@ function perYield(rules: readonly CompiledRule[], nutrient: string, crop: CropId
  * @returns undefined where one of the two is not in the guides, or they are sold in different units
  */
 export function removalSentence(packs: PackSet, crops: readonly Crop[], crop: CropId): string | undefined {
-	const guide = packs.rules.find(({ kind }) => kind.kind === 'removal')?.pack.id;
+	const guide = packs.rules.find(({ kind, forCrop }) => kind.kind === 'removal' && forCrop(crop))?.pack.id;
 	if (!guide) return undefined;
 	const table = removalTable(packs, crops, guide);
 	const own = table.find((one) => one.crop === crop);
