@@ -117,7 +117,11 @@ function nextCropOf({ nextCrop }: AdviseRequest, crops: readonly Crop[]) {
 	return nextCrop && { crop: cropOf(nextCrop.id, crops, '/nextCrop/id'), yieldGoal: nextCrop.yieldGoal };
 }
 
-function cropOf(id: string, crops: readonly Crop[], path: string): Crop {
+/**
+ * A crop of the list.
+ * @throws InputError where the list does not have it
+ */
+export function cropOf(id: string, crops: readonly Crop[], path: string): Crop {
 	const crop = crops.find((candidate) => candidate.id === id);
 	if (crop) return crop;
 	const known = crops.map((candidate) => candidate.id).join(', ');

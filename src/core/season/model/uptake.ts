@@ -1,4 +1,7 @@
 import type { HeatUnits, Uptake } from '../../schema-types';
+import { dateOf } from '../schedule/step-date';
+import { plannedShares } from '../schedule/planned-shares';
+import { demandByShares } from './demand-by-shares';
 import type { PlanContext } from '../plan/plan-context';
 import { degreeDays, heatFrom, usualTemperatures, type Temperatures } from '../stages/stage-dates';
 import { DAY_MS } from '../../units/factors';
@@ -42,14 +45,17 @@ export function uptakeCurve(
 	};
 }
 
-/** The uptake of a plan's crop in a usual year, lb/ac; undefined where it is not known. */
-export function usualUptake({
-	schedule,
-	stages,
-	yieldGoal,
-	plantingDate,
-	station
-}: PlanContext): UptakeCurve | undefined {
+/**
+ * The uptake of a plan's crop in a usual year, lb/ac: by its heat, or of a perennial by the shares of its schedule; undefined
+ * where neither is known.
+ */
+export function usualUptake(context: PlanContext): UptakeCurve | undefined {
+	const { schedule, stages, yieldGoal, plantingDate, station, chosen } = context;
+	const shares = schedule && chosen.N !== undefined && plannedShares(chosen.N, schedule.nitrogen);
+	if (shares) {
+		const dated = schedule.nitrogen.map((step, at) => ({ date: dateOf(step, context), pounds: shares[at]! }));
+		return demandByShares(dated.sort((a, b) => a.date.localeCompare(b.date)));
+	}
 	if (!schedule?.uptake || !stages?.heat) return undefined;
 	return uptakeCurve(schedule.uptake, stages.heat, yieldGoal, plantingDate, usualTemperatures(station));
 }

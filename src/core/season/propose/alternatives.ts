@@ -1,7 +1,7 @@
 import type { Pass, Product, Schedule, ScheduleStep } from '../../schema-types';
 import { passNutrient, productFor } from '../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../plan/plan-context';
-import { dateOf } from './propose-programme';
+import { dateOf } from '../schedule/step-date';
 import { plainUrea } from '../plan/usual-source';
 import { EARLY_SHARE } from '../plan/usual-values';
 

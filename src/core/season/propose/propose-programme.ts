@@ -1,4 +1,3 @@
-import { addDays, format, parseISO } from 'date-fns';
 import type { Answer } from '../../figure/figure';
 import { limeApplications } from '../../rates/lime/lime-applications';
 import { formatNumber } from '../../units/display';
@@ -7,6 +6,8 @@ import { passNutrient, productFor } from '../plan/pass/pass-nutrients';
 import { nitrogenRoom, type NitrogenRoom } from '../plan/pass/pass-ceiling';
 import { LEAST_WORTH_A_PASS, placeNitrogen, type Slot } from './place-nitrogen';
 import { productOf, type PlanContext } from '../plan/plan-context';
+import { plannedShares } from '../schedule/planned-shares';
+import { dateOf } from '../schedule/step-date';
 import { shiftDate } from '../weather/season-weather';
 
 /** A programme, and in words what could not be placed in it. */
@@ -200,6 +201,7 @@ function sharesOf(
 	context: PlanContext
 ): number[] {
 	const sum = (shares: readonly number[]) => shares.reduce((all, one) => all + one, 0);
+	const planned = plannedShares(wanted, steps);
 	const slot = (step: ScheduleStep & { date: string }, most: number): Slot => ({
 		most,
 		passWith: (pounds) => ({
@@ -207,6 +209,10 @@ function sharesOf(
 			date: step.date
 		})
 	});
+	if (planned) {
+		const slots = steps.map((step, at) => slot(step, planned[at]!));
+		return placeNitrogen(wanted, slots, before, room, context.products, 'early');
+	}
 	const fixed = steps.filter((step) => step === tillering);
 	const own = placeNitrogen(
 		Math.min(dressed, wanted),
@@ -245,11 +251,6 @@ function splitReason({ holdingLimit, holdingRoom }: PlanContext, ceilings: reado
 		? `has room for ${room} of the ${number(holdingLimit.value)} lb N/ac it can hold`
 		: `can hold ${room} lb N/ac`;
 	return `Split because the soil ${held} at one time, and ${number(wanted)} lb are wanted.`;
-}
-
-/** The day of a step by the planting date. */
-export function dateOf(step: ScheduleStep, { plantingDate }: PlanContext): string {
-	return format(addDays(parseISO(plantingDate), step.daysFromPlanting), 'yyyy-MM-dd');
 }
 
 function passOf(step: ScheduleStep, context: PlanContext, rate: number, unit: Pass['unit']): Pass {

@@ -41,7 +41,8 @@ function writeField(writer: Writer, growerId: string, field: BookField): void {
 		slope_percent: field.slopePercent ?? null,
 		irrigated: field.irrigated ? 1 : 0,
 		note: field.note ?? '',
-		tenure: field.tenure ?? null
+		tenure: field.tenure ?? null,
+		block: field.block ? JSON.stringify(field.block) : null
 	});
 	for (const { lab = '', labNumber = '', report } of field.samples) {
 		const row = { id: randomUUID(), field_id: id, lab, lab_number: labNumber, report: JSON.stringify(report) };
@@ -64,7 +65,8 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
 		lime_placement: year.limePlacement ?? null,
 		next_crop: year.nextCrop ?? null,
 		next_yield_goal: year.nextYieldGoal ?? null,
-		nitrogen: year.nitrogen ? JSON.stringify(year.nitrogen) : null
+		nitrogen: year.nitrogen ? JSON.stringify(year.nitrogen) : null,
+		block_year: year.blockYear ? JSON.stringify(year.blockYear) : null
 	});
 	for (const { nutrient, method, ownRate, reason } of year.choices ?? []) {
 		writer.insert('choice', {

@@ -8,9 +8,10 @@ import supply from './005-supply.sql?raw';
 import ground from './006-ground.sql?raw';
 import zoneSeasons from './007-zone-seasons.sql?raw';
 import passColumns from './008-pass-columns.sql?raw';
+import blocks from './009-blocks.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
-const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply, ground, zoneSeasons, passColumns];
+const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply, ground, zoneSeasons, passColumns, blocks];
 
 /**
  * Applies the migrations a book has not seen, all or none. A book in a file that holds something is copied first, to

@@ -12,8 +12,9 @@ import type { AdviseRequest, InSeason, NitrogenTerms, Pass, Product, ResponseCur
 import type { UnitSystem } from '../../../core/units/rate-units';
 import type { Library } from '../knowledge';
 import { listCropTests, testsInUse } from '../stores/crop-tests';
-import { findField, listSamples, type FieldRow, type SampleRecord } from '../stores/fields';
+import { blockOf, findField, listSamples, type FieldRow, type SampleRecord } from '../stores/fields';
 import {
+	blockYearOf,
 	findFieldYear,
 	listChoices,
 	listEarlierPasses,
@@ -98,10 +99,14 @@ export function testedOn({ method }: Choice, tests: InSeason, { packs }: Library
 	return kind?.covers === 'from now on' && kind.test ? tests[kind.test]?.date : undefined;
 }
 
-/** The planting date set, else the usual one of the crop. */
-export function plantingDateOf({ crop, year, planting_date }: FieldYearRow, { schedules }: Library): string {
+/** The planting date set, of a perennial the day of its bud break; else the usual one of the crop. */
+export function plantingDateOf(
+	{ crop, year, planting_date, block_year }: FieldYearRow,
+	{ schedules }: Library
+): string {
 	const schedule = schedules.find((candidate) => candidate.crop === crop);
-	return planting_date ?? (schedule ? usualPlantingDate(schedule, year) : `${year}-05-01`);
+	const { budBreak } = blockYearOf({ block_year });
+	return planting_date ?? budBreak ?? (schedule ? usualPlantingDate(schedule, year) : `${year}-05-01`);
 }
 
 function requestOf(
@@ -129,7 +134,10 @@ function requestOf(
 			yieldGoal: goal.yield_goal,
 			previousCrop: goal.previous_crop ?? undefined,
 			rowSpacingIn: goal.row_spacing_in ?? undefined,
-			residueRemovedPercent: goal.residue_removed_percent ?? undefined
+			residueRemovedPercent: goal.residue_removed_percent ?? undefined,
+			year: goal.year,
+			block: blockOf(field),
+			blockYear: goal.block_year === null ? undefined : blockYearOf(goal)
 		}),
 		prices: withoutEmpty({
 			grain: price(`grain:${goal.crop}`),

@@ -3,6 +3,7 @@ import { fromJson } from '../from-json';
 import { error } from '@sveltejs/kit';
 import type { Database } from 'better-sqlite3';
 import { valueIfKnown, type Answer } from '../../../core/figure/figure';
+import { plantAge } from '../../../core/ground/block/block-age';
 import { advise, RATE_NUTRIENTS, siteOf } from '../../../core/rates/advise';
 import { chosenRate, type Choice, type Chosen } from '../../../core/rates/choose';
 import { readHoldingRoom } from '../../../core/reading/holding-room';
@@ -12,6 +13,8 @@ import { knownWeather } from '../../../core/season/weather/known-weather';
 import { DAY_MS } from '../../../core/units/factors';
 import { isSandy } from '../../../core/reading/soil/light-soil';
 import { isBefore } from '../../../core/season/propose/nitrogen-programme';
+import { scheduleFor } from '../../../core/season/schedule/schedule-for';
+import { anchoredStages } from '../../../core/season/stages/anchored-stages';
 import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
 import { productOf, type PlanContext } from '../../../core/season/plan/plan-context';
 import { seasonDebt } from '../../../core/season/plan/season-debt';
@@ -132,6 +135,7 @@ function planContext(
 	const notBefore = nitrogen && testedOn(nitrogen, tests, library);
 	const dressing = answer.rates.find(({ stands, applies }) => stands === 'for this dressing' && applies);
 	const { limit, room, allowances } = readHoldingRoom(site, library.packs);
+	const stages = library.stages.find((candidate) => candidate.crop === goal.crop);
 	return {
 		crop: site.crop,
 		chosen: Object.fromEntries(chosen.map(({ nutrient, rate }) => [nutrient, rate.value])),
@@ -144,7 +148,7 @@ function planContext(
 		tillersCountedOn: tests.tillers?.date,
 		manured: earlier.some(({ plan }) => library.products.find(({ id }) => id === plan.product)?.manure !== undefined),
 		tilleringN: dressing?.worksheet.applies ? dressing.worksheet.value : undefined,
-		schedule: library.schedules.find((candidate) => candidate.crop === goal.crop),
+		schedule: scheduleFor(library.schedules, goal.crop, site.block, ageOf(site)),
 		extras: library.extras,
 		starter: goal.starter_p2o5 === null ? undefined : { step: library.starter, p2o5: goal.starter_p2o5 },
 		liming: { product: goal.liming_product ?? REFERENCE_LIME, placement: site.limePlacement },
@@ -159,7 +163,7 @@ function planContext(
 		placed: placedOf(nitrogen, goal, library),
 		limits: library.seasonLimits,
 		model: library.seasonModel,
-		stages: library.stages.find((candidate) => candidate.crop === goal.crop),
+		stages: stages && anchoredStages(stages, site.blockYear, goal.year),
 		weather: knownWeather(
 			library.station,
 			near(library.measured, plantingDateOf(goal, library)),
@@ -170,6 +174,11 @@ function planContext(
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
 		station: library.station
 	};
+}
+
+/** The year of its block's life; undefined where no block is described. */
+function ageOf({ block, cropYear }: Site): number | undefined {
+	return block && valueIfKnown(plantAge(block, cropYear));
 }
 
 /** The factor for placed nitrogen that a choice stands on. */

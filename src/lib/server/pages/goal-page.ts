@@ -1,5 +1,8 @@
+import { valueIfKnown } from '../../../core/figure/figure';
+import { plantAge } from '../../../core/ground/block/block-age';
+import { usualStages } from '../../../core/season/stages/stage-dates';
 import { goalFactsOf } from '../api/standing';
-import type { FieldYear } from '../field/field-year';
+import type { Advice, FieldYear } from '../field/field-year';
 import type { Desk } from '../desk';
 import { findFieldYear } from '../stores/field-years';
 
@@ -35,6 +38,23 @@ export function goalPage({ book, library }: Desk, { field, year, goal, advice }:
 		/** The goal as it is sent, to say what a change starts from. */
 		seen: goal ? goalFactsOf(goal) : null,
 		usualPlanting: advice?.context.plantingDate,
+		perennial: advice?.crop.perennial ? perennialYear(advice) : undefined,
 		lastCrop: lastYear?.crop
+	};
+}
+
+/** What holds of a block in this year, and the days of its stages. */
+function perennialYear({ site, context }: Advice) {
+	const dates = usualStages(context);
+	const days = context.stages?.stages.flatMap(({ name, anchor }) => {
+		const date = dates.find((one) => one.name === name)?.date;
+		return anchor && date ? [{ anchor, name, date, set: site.blockYear[anchor] !== undefined }] : [];
+	});
+	return {
+		blockYear: site.blockYear,
+		age: site.block && valueIfKnown(plantAge(site.block, site.cropYear)),
+		alternates: site.block?.bears === 'every other year',
+		hasBlock: site.block !== undefined,
+		days: days ?? []
 	};
 }

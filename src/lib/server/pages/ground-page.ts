@@ -1,5 +1,9 @@
 import { fromJson } from '../from-json';
 import type { Setback } from '../../../core/schema-types';
+import { plantAge } from '../../../core/ground/block/block-age';
+import { plantsPerAcre, rowFeetPerAcre, treatedShare } from '../../../core/ground/block/plant-density';
+import { inSystem } from '../../../core/units/rate-units';
+import { blockOf } from '../stores/fields';
 import { factsOf } from '../api/standing';
 import { boundaryOf } from '../field/zones/boundary-of';
 import { listZones } from '../stores/ground-maps';
@@ -10,6 +14,9 @@ import type { Desk, FieldAddress } from '../desk';
 export function groundPage(desk: Desk, address: FieldAddress) {
 	const { field, samples, year } = desk.fieldYear(address);
 	const { crops } = desk.library;
+	const { units } = desk.settings;
+	const block = blockOf(field);
+	const years = listFieldYears(desk.book, field.id);
 	const zones = listZones(desk.book, field.id);
 	return {
 		field,
@@ -26,7 +33,18 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 			date: report.date,
 			layers: report.layers
 		})),
-		history: listFieldYears(desk.book, field.id).map((row) => {
+		block,
+		/** Whether a perennial stands here in any year of the book. */
+		perennial: years.some((row) => crops.some(({ id, perennial }) => perennial && id === row.crop)),
+		blockFigures: block
+			? [
+					plantAge(block, year),
+					inSystem(plantsPerAcre(block, field.area_ac ?? undefined), units),
+					inSystem(rowFeetPerAcre(block), units),
+					treatedShare(block)
+				]
+			: [],
+		history: years.map((row) => {
 			const crop = crops.find(({ id }) => id === row.crop);
 			return {
 				year: row.year,

@@ -1,5 +1,6 @@
 import { OBJECTIVE_NAME } from '../../../core/rates/nitrogen/response/objective-name';
 import { figure, notApplicable, type Answer } from '../../../core/figure/figure';
+import { basesOf } from '../../../core/ground/block/rate-bases';
 import { inputReaders } from '../../../core/rates/input-readers';
 import { costOf } from '../../../core/rates/rate';
 import { SiteReading } from '../../../core/reading/site-reading';
@@ -45,9 +46,18 @@ export function rateRow(
 		lapsed: advice?.lapsed.some((one) => one.nutrient === nutrient) ?? false,
 		own: choice?.ownRate !== undefined && chosen ? inSystem(chosen.rate, units) : undefined,
 		chosen: chosen && inSystem(chosen.rate, units),
+		/** The chosen rate by the plant, the row and the treated strip, where there is a block. */
+		bases: advice && chosen && nutrient !== 'lime' ? basesOfRate(chosen.rate, advice.site, units) : [],
 		cost: advice && chosen && inSystem(costOf(chosen.rate, nutrient, advice.request.prices ?? {}), units),
 		opinions: advice ? rates.map((rate) => opinionOf(rate, rates, advice, units, library)) : []
 	};
+}
+
+/** A rate on the other bases of its block; those that need a spacing which is not known are left out. */
+function basesOfRate(rate: Answer, { block, areaAc }: Advice['site'], units: UnitSystem): Answer[] {
+	if (!block) return [];
+	const { perPlant, per100Row, perTreated } = basesOf(rate, block, areaAc);
+	return [perPlant, per100Row, perTreated].filter(({ applies }) => applies).map((one) => inSystem(one, units));
 }
 
 /** Common practice. */
@@ -81,6 +91,9 @@ function opinionOf(rate: Rate, beside: readonly Rate[], advice: Advice, units: U
 		curve: rate.objectives && rate.title,
 		objective,
 		bothYears: rate.bothYears && inSystem(rate.bothYears, units),
+		bases: [rate.perPlant, rate.per100Row, rate.perTreated].flatMap((one) =>
+			one?.applies ? inSystem(one, units) : []
+		),
 		none: rate.applies && rate.rate === 0 ? rate.reason : undefined
 	};
 }

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
 import type {
+	BlockYear,
 	CropId,
 	GoalAction,
 	NitrogenTerms,
@@ -36,6 +37,8 @@ export interface FieldYearRow {
 	next_yield_goal: number | null;
 	/** NitrogenTerms as JSON. */
 	nitrogen: string | null;
+	/** BlockYear as JSON. */
+	block_year: string | null;
 }
 
 /** A pass as it stands in the book. */
@@ -94,6 +97,17 @@ export function setLiming(db: Database, fieldYear: FieldYearRow, liming: LimingC
 	act(db, { label: 'Changed how the field is limed', fieldYear }, (writer) =>
 		writer.update('field_year', fieldYear.id, { ...liming })
 	);
+}
+
+/** What holds of a block in a year: its days, its leaf test, how it bears. */
+export function setBlockYear(db: Database, fieldYear: FieldYearRow, blockYear: BlockYear): void {
+	act(db, { label: `Changed what holds of the block in ${fieldYear.year}`, fieldYear }, (writer) =>
+		writer.update('field_year', fieldYear.id, { block_year: JSON.stringify(blockYear) })
+	);
+}
+
+export function blockYearOf({ block_year }: Pick<FieldYearRow, 'block_year'>): BlockYear {
+	return block_year === null ? {} : fromJson<BlockYear>(block_year);
 }
 
 /** Names the crop of the year after, or takes it back. */

@@ -1,7 +1,7 @@
 import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
-import type { AdviseRequest, Sample, SampleAction } from '../../../core/schema-types';
+import type { AdviseRequest, Block, Sample, SampleAction } from '../../../core/schema-types';
 import { act, type Writer } from '../book/act';
 import { ActionError } from '../book/action-error';
 
@@ -20,6 +20,8 @@ export interface FieldRow {
 	tenure: NonNullable<AdviseRequest['field']['tenure']> | null;
 	/** Setbacks as JSON. */
 	setbacks: string | null;
+	/** Block as JSON; null on arable ground. */
+	block: string | null;
 }
 
 export interface SampleRecord {
@@ -126,6 +128,17 @@ export function updateField(db: Database, id: string, facts: FieldFacts): void {
 	act(db, { label: `Changed the facts of ${facts.name}`, fieldId: id }, (writer) =>
 		writer.update('field', id, { ...facts })
 	);
+}
+
+/** Describes the planting of a perennial; null where there is none. */
+export function setBlock(db: Database, id: string, block: Block | null): void {
+	act(db, { label: block ? 'Changed the block' : 'Deleted the block', fieldId: id }, (writer) =>
+		writer.update('field', id, { block: block === null ? null : JSON.stringify(block) })
+	);
+}
+
+export function blockOf({ block }: Pick<FieldRow, 'block'>): Block | undefined {
+	return block === null ? undefined : fromJson<Block>(block);
 }
 
 /** Adds a sample; layers of a day and number that are already there join that sample. */

@@ -62,7 +62,7 @@ export function weatherChart({ axis: time, days }: BoardYear, units: UnitSystem)
 						{
 							yAxis: warm(COLD_SOIL_C),
 							lineStyle: { color: look.accent, type: 'dotted', width: 1 },
-							label: { ...text(units === 'us' ? '50 F' : '10 C', look.accentInk, 'insideEndBottom'), fontSize: 11 }
+							label: { ...text(units === 'us' ? '50 F' : '10 C', look.accentInk, 'insideMiddleTop'), fontSize: 11 }
 						}
 					]
 				}

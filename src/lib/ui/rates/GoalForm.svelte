@@ -57,6 +57,17 @@
 		return page.crops.find((candidate) => candidate.id === id)?.name ?? id.charAt(0).toUpperCase() + id.slice(1);
 	}
 
+	/** What only a crop that is sown each year has. */
+	function annual(rowSpacingIn?: number, residueRemovedPercent?: number, starterP2O5?: number) {
+		return {
+			...(form.previousCrop ? { previousCrop: form.previousCrop as PreviousCropId } : {}),
+			...(form.plantingDate ? { plantingDate: form.plantingDate } : {}),
+			...(rowSpacingIn === undefined ? {} : { rowSpacingIn }),
+			...(residueRemovedPercent ? { residueRemovedPercent } : {}),
+			...(starterP2O5 ? { starterP2O5 } : {})
+		};
+	}
+
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const yieldGoal = numberOrUndefined(form.yieldGoal);
@@ -85,12 +96,8 @@
 			{
 				crop: form.crop as CropId,
 				yieldGoal,
-				...(form.previousCrop ? { previousCrop: form.previousCrop as PreviousCropId } : {}),
-				...(form.plantingDate ? { plantingDate: form.plantingDate } : {}),
-				...(rowSpacingIn === undefined ? {} : { rowSpacingIn }),
+				...(crop?.perennial ? {} : annual(rowSpacingIn, residueRemovedPercent, starterP2O5)),
 				...(targetPh === undefined ? {} : { targetPh, targetPhScale: form.targetPhScale }),
-				...(residueRemovedPercent ? { residueRemovedPercent } : {}),
-				...(starterP2O5 ? { starterP2O5 } : {}),
 				seen
 			}
 		);
@@ -101,14 +108,21 @@
 {#if !open && page.goal && present}
 	<p class="goal">
 		<strong>{present.name} {formatNumber(page.goal.yieldGoal, 'yield')} {present.yieldUnit}</strong>
-		{#if page.goal.previousCrop}after {nameOf(page.goal.previousCrop).toLowerCase()},{/if}
-		{#if page.goal.plantingDate}planted {longDate(page.goal.plantingDate)}{:else if page.usualPlanting}planted about {longDate(
-				page.usualPlanting
-			)}{/if}{#if page.goal.rowSpacingIn}, {page.goal.rowSpacingIn} in rows{/if}{#if page.goal.targetPh}, target pH {page
-				.goal.targetPh}{page.goal.targetPhScale === 'cacl2'
-				? ' in CaCl2'
-				: ''}{/if}{#if page.goal.residueRemovedPercent}, {page.goal.residueRemovedPercent} % of the straw taken off{/if}{#if page.goal.starterP2O5},
-			starter with {page.goal.starterP2O5} lb P2O5{/if}
+		{#if page.perennial}{#if page.perennial.age !== undefined}in year {page.perennial.age} of its life{:else}<a
+					href={`/field/${page.fieldId}/${page.year}/ground`}>block not described</a
+				>{/if}{#if page.perennial.days[0]}, {page.perennial.days[0].name}
+				{page.perennial.days[0].set ? '' : 'about '}{longDate(
+					page.perennial.days[0].date
+				)}{/if}{#if page.goal.targetPh}, target pH
+				{page.goal.targetPh}{/if}
+		{:else}{#if page.goal.previousCrop}after {nameOf(page.goal.previousCrop).toLowerCase()},{/if}
+			{#if page.goal.plantingDate}planted {longDate(page.goal.plantingDate)}{:else if page.usualPlanting}planted about {longDate(
+					page.usualPlanting
+				)}{/if}{#if page.goal.rowSpacingIn}, {page.goal.rowSpacingIn} in rows{/if}{#if page.goal.targetPh}, target pH {page
+					.goal.targetPh}{page.goal.targetPhScale === 'cacl2'
+					? ' in CaCl2'
+					: ''}{/if}{#if page.goal.residueRemovedPercent}, {page.goal.residueRemovedPercent} % of the straw taken off{/if}{#if page.goal.starterP2O5},
+				starter with {page.goal.starterP2O5} lb P2O5{/if}{/if}
 		<button
 			type="button"
 			class="plain"
@@ -134,16 +148,18 @@
 			</Select>
 			<TextInput
 				size="sm"
-				labelText={`Yield goal, ${crop?.yieldUnit ?? ''}`}
+				labelText={`${crop?.perennial ? 'Expected crop' : 'Yield goal'}, ${crop?.yieldUnit ?? ''}`}
 				inputmode="decimal"
 				bind:value={form.yieldGoal}
 			/>
-			<Select size="sm" labelText="Previous crop" bind:selected={form.previousCrop}>
-				<SelectItem value="" text="Not named" />
-				{#each PREVIOUS_CROPS as id (id)}<SelectItem value={id} text={nameOf(id)} />{/each}
-			</Select>
-			<DayField label="Planting date" placeholder="usual" bind:date={form.plantingDate} />
-			<TextInput size="sm" labelText="Row spacing, in" inputmode="decimal" bind:value={form.rowSpacingIn} />
+			{#if !crop?.perennial}
+				<Select size="sm" labelText="Previous crop" bind:selected={form.previousCrop}>
+					<SelectItem value="" text="Not named" />
+					{#each PREVIOUS_CROPS as id (id)}<SelectItem value={id} text={nameOf(id)} />{/each}
+				</Select>
+				<DayField label="Planting date" placeholder="usual" bind:date={form.plantingDate} />
+				<TextInput size="sm" labelText="Row spacing, in" inputmode="decimal" bind:value={form.rowSpacingIn} />
+			{/if}
 			<TextInput
 				size="sm"
 				labelText={`Target pH${crop?.targetPh ? ` (usual ${crop.targetPh})` : ''}`}
@@ -154,8 +170,10 @@
 				<SelectItem value="water" text="water" />
 				<SelectItem value="cacl2" text="CaCl2" />
 			</Select>
-			<TextInput size="sm" labelText="Straw or stover taken off, %" inputmode="decimal" bind:value={form.residue} />
-			<TextInput size="sm" labelText="In the starter, lb P2O5/ac" inputmode="decimal" bind:value={form.starter} />
+			{#if !crop?.perennial}
+				<TextInput size="sm" labelText="Straw or stover taken off, %" inputmode="decimal" bind:value={form.residue} />
+				<TextInput size="sm" labelText="In the starter, lb P2O5/ac" inputmode="decimal" bind:value={form.starter} />
+			{/if}
 		</div>
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 		<div class="row">

@@ -3,6 +3,7 @@
 	import Mark from '../figure/Mark.svelte';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { capital } from '$lib/objective-names';
+	import Bases from '../figure/Bases.svelte';
 	import Quantity from '../figure/Quantity.svelte';
 	import RateCard from './RateCard.svelte';
 
@@ -33,6 +34,7 @@
 		{#if opinion.none}{opinion.none}{:else if opinion.cost.applies}<Quantity answer={opinion.cost} />{:else}{opinion
 				.cost.reason}{/if}
 	</div>
+	<Bases bases={opinion.bases} />
 	{#if opinion.simulated}<div class="small mark-about"><Mark /> simulated, not measured</div>{/if}
 	{#if opinion.objective}<div class="small soft">{opinion.curve}</div>{/if}
 	{#if opinion.stands}

@@ -5,6 +5,7 @@
 	import type { UnitSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { nutrientColor } from '../figure/nutrient-color';
+	import Bases from '../figure/Bases.svelte';
 	import Quantity from '../figure/Quantity.svelte';
 	import { remove, save, type YearAddress } from '../forms/call';
 	import OwnRate from './OwnRate.svelte';
@@ -92,6 +93,7 @@
 			{row.unit}
 			{#if row.cost?.applies}<Quantity answer={row.cost} />{:else if row.cost}no price{/if}
 		</span>
+		<Bases bases={row.bases} />
 	</div>
 	<RateStrip {row} choose={(opinion) => chooseOrAsk(opinion, false)} open={() => (open = 'details')} />
 	<div class="aside small">

@@ -114,8 +114,8 @@ function laterDays({ date }: Pass, context: PlanContext): string[] {
 function endOfUptake(context: PlanContext): string {
 	const { plantingDate, schedule } = context;
 	const uptake = usualUptake(context);
-	if (!uptake) return shiftDate(plantingDate, usualUptakeDays);
-	const { harvestDays } = schedule!.uptake!;
+	if (!uptake || !schedule?.uptake) return shiftDate(plantingDate, usualUptakeDays);
+	const { harvestDays } = schedule.uptake;
 	const enough = takenShare * uptake(shiftDate(plantingDate, harvestDays));
 	const days = Array.from({ length: harvestDays }, (_, day) => shiftDate(plantingDate, day));
 	return days.find((day) => uptake(day) >= enough) ?? shiftDate(plantingDate, harvestDays);

@@ -2,7 +2,7 @@ import { formatNumber } from '../../../units/display';
 import type { Pass, Remedy } from '../../../schema-types';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../../plan/plan-context';
-import { dateOf } from '../../propose/propose-programme';
+import { dateOf } from '../../schedule/step-date';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
 import { LIGHT_BELOW_CEC } from '../../../reading/soil/light-soil';

@@ -103,8 +103,8 @@ function seasonRoom(
 	date: string,
 	limit: Figure
 ): Figure[] {
-	if (!uptake || allowances.seasonDays === 0 || date < plantingDate) return [];
-	const { lbPerYield, halfwayHeat, basis, citation } = schedule!.uptake!;
+	if (!uptake || !schedule?.uptake || allowances.seasonDays === 0 || date < plantingDate) return [];
+	const { lbPerYield, halfwayHeat, basis, citation } = schedule.uptake;
 	const taken = figure({
 		label: `uptake of the next ${allowances.seasonDays} days`,
 		value: uptake(shiftDate(date, allowances.seasonDays)) - uptake(date),

@@ -1,7 +1,9 @@
 import { InputError } from '../../../../core/check/problem';
+import { treatedShare } from '../../../../core/ground/block/plant-density';
 import { shapeProblems } from '../../../../core/ground/shapes/check-shape';
 import { soilLayers } from '../../../../core/reading/soil/soil-layers';
 import type {
+	BlockAction,
 	BoundaryAction,
 	CreatedAnswer,
 	FactsAction,
@@ -13,7 +15,7 @@ import type {
 } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
 import { openCautions } from '../../field/open-cautions';
-import { addField, addSample, fieldByName, findFields, removeSample, updateField } from '../../stores/fields';
+import { addField, addSample, fieldByName, findFields, removeSample, setBlock, updateField } from '../../stores/fields';
 import { setBoundary } from '../../stores/ground-maps';
 import { setSetbacks } from '../../stores/house-rules';
 import { SQUARE, SURFACE_SAMPLE } from '../examples';
@@ -72,6 +74,17 @@ export const fieldOperations = [
 		body: json<SetbacksAction>('actions#/definitions/SetbacksAction'),
 		example: { setbacks: [{ from: 'well', feet: 100 }] },
 		run: ({ params, desk }, { setbacks }) => setSetbacks(desk.book, params.field, setbacks)
+	}),
+	operation('PUT /api/fields/{field}/block', {
+		summary: 'Describes the planting of a perennial on a field; null takes it back',
+		body: json<BlockAction>('actions#/definitions/BlockAction'),
+		example: { block: { plantedYear: 2021, rowSpacing: 20, plantSpacing: 15, treatedWidth: 6, water: 'drip' } },
+		run: ({ params, desk }, { block }) => {
+			const share = block && treatedShare(block);
+			const tooWide = share && !share.applies && block.treatedWidth !== undefined && block.rowSpacing !== undefined;
+			if (tooWide) throw new InputError([{ path: '/block/treatedWidth', message: `does not fit: ${share.reason}` }]);
+			setBlock(desk.book, params.field, block);
+		}
 	}),
 	operation('PUT /api/fields/{field}/boundary', {
 		summary: 'Sets the boundary of a field, and its area by it; null takes both away',

@@ -1,8 +1,10 @@
 import { InputError } from '../../../../core/check/problem';
+import { cropOf } from '../../../../core/rates/advise';
 import { checkGoal } from '../../../../core/rates/check-goal';
 import type { Choice } from '../../../../core/rates/choose';
 import { plantingFault } from '../../../../core/season/plan/season-span';
 import type {
+	BlockYear,
 	ChooseAction,
 	CropTestAction,
 	GoalAction,
@@ -23,6 +25,7 @@ import {
 	changeSeason,
 	choose,
 	goalColumns,
+	setBlockYear,
 	setGoal,
 	setLiming,
 	setNextCrop,
@@ -46,11 +49,25 @@ export const yearOperations = [
 		run: (call, goal) => {
 			const { book, library } = call.desk;
 			const year = yearOf(call.params.year);
-			const crop = library.crops.find(({ id }) => id === goal.crop);
-			if (crop) checkGoal(crop, goal.yieldGoal, '/yieldGoal');
+			checkGoal(cropOf(goal.crop, library.crops, '/crop'), goal.yieldGoal, '/yieldGoal');
 			const fault = goal.plantingDate && plantingFault(goal.plantingDate, year);
 			if (fault) throw new InputError([{ path: '/plantingDate', message: fault }]);
 			setGoal(book, fieldAt(call).id, year, goalColumns(goal));
+		}
+	}),
+	operation('PUT /api/fields/{field}/{year}/block', {
+		summary:
+			'Says what holds of a block in a year: its days, its leaf test, how it bears; what is left out is as usual',
+		body: json<BlockYear>('block#/definitions/BlockYear'),
+		example: { budBreak: '2027-03-20', leaf: { N: 2.1, takenOn: '2026-07-25' } },
+		run: (call, blockYear) => {
+			const row = goalAt(call);
+			const days = ['budBreak', 'bloom', 'firstRipe', 'lastPicking'] as const;
+			for (const day of days) {
+				const fault = blockYear[day] && plantingFault(blockYear[day], row.year);
+				if (fault) throw new InputError([{ path: `/${day}`, message: fault }]);
+			}
+			setBlockYear(call.desk.book, row, blockYear);
 		}
 	}),
 	operation('PUT /api/fields/{field}/{year}/harvest', {
@@ -86,7 +103,7 @@ export const yearOperations = [
 		body: json<NextCropAction>('actions#/definitions/NextCropAction'),
 		example: { crop: 'soybean', yieldGoal: 55 },
 		run: (call, { crop, yieldGoal }) => {
-			const next = call.desk.library.crops.find(({ id }) => id === crop);
+			const next = crop === undefined ? undefined : cropOf(crop, call.desk.library.crops, '/crop');
 			if (next && yieldGoal !== undefined) checkGoal(next, yieldGoal, '/yieldGoal');
 			setNextCrop(call.desk.book, goalAt(call), { next_crop: crop ?? null, next_yield_goal: yieldGoal ?? null });
 		}

@@ -18,6 +18,7 @@
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import SampleForm from '$lib/ui/ground/SampleForm.svelte';
 	import SampleTable from '$lib/ui/ground/SampleTable.svelte';
+	import BlockPart from '$lib/ui/ground/block/BlockPart.svelte';
 	import Setbacks from '$lib/ui/ground/Setbacks.svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { remove, save } from '$lib/ui/forms/call';
@@ -172,6 +173,9 @@
 			<Button size="small" kind="tertiary" onclick={edit}>Change the facts</Button>
 		{/if}
 	</div>
+	{#if data.block || data.perennial}
+		<BlockPart fieldId={data.field.id} block={data.block} figures={data.blockFigures} />
+	{/if}
 	<div class="split">
 		<section class="map">
 			{#if data.boundary}

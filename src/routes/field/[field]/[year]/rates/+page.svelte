@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { Button, MenuButton, MenuItem } from 'carbon-components-svelte';
+	import { Button, Disclosure, MenuButton, MenuItem } from 'carbon-components-svelte';
+	import BlockYearForm from '$lib/ui/rates/block/BlockYearForm.svelte';
 	import GoalForm from '$lib/ui/rates/GoalForm.svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import NitrogenPanel from '$lib/ui/rates/nitrogen/NitrogenPanel.svelte';
@@ -60,6 +61,7 @@
 			{#if data.tenure}<span class="suits">{data.tenure.why}</span>{/if}
 		</p>
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+		{#if data.goalPage.perennial}<BlockYearForm year={data.goalPage.perennial} {address} />{/if}
 		{#each shown as row (row.nutrient)}
 			{@const outlook = data.outlooks.find(({ nutrient }) => nutrient === row.nutrient)}
 			{#if outlook}
@@ -110,7 +112,9 @@
 		</div>
 		{#if data.removal}<p class="soft small">{data.removal}</p>{/if}
 		{#if data.notForCrop.length > 0}
-			<p class="soft small">Not for this crop: {data.notForCrop.join('; ')}.</p>
+			<Disclosure align="start" size="sm" summary={`Not for this crop: ${data.notForCrop.length} guides`}>
+				<p class="soft small">{data.notForCrop.join('; ')}.</p>
+			</Disclosure>
 		{/if}
 	{/if}
 </div>

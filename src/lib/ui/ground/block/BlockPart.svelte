@@ -1,0 +1,149 @@
+<!-- The planting of a perennial: what stands, how far apart, how it is watered and fed. -->
+<script lang="ts">
+	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import type { Answer } from '$core/figure/figure';
+	import type { Block } from '$core/schema-types';
+	import Quantity from '../../figure/Quantity.svelte';
+	import { save } from '../../forms/call';
+	import { blockFormOf, blockOfForm, FLOORS, WATERS } from './block-form';
+
+	interface Props {
+		fieldId: string;
+		block: Block | undefined;
+		figures: readonly Answer[];
+	}
+	const { fieldId, block, figures }: Props = $props();
+
+	let editing = $state(false);
+	let problem = $state('');
+	let form = $state(blockFormOf(undefined));
+
+	function edit(): void {
+		form = blockFormOf(block);
+		problem = '';
+		editing = true;
+	}
+
+	async function keep(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const read = blockOfForm(form);
+		if (typeof read === 'string') return void (problem = read);
+		problem = await save('PUT /api/fields/{field}/block', { field: fieldId }, { block: read });
+		if (problem === '') editing = false;
+	}
+
+	const spacing = $derived.by(() => {
+		if (!block?.plantSpacing) return undefined;
+		const unit = block.lengthUnit ?? 'ft';
+		if (block.layout === 'triangle') return `triangle of ${block.plantSpacing} ${unit}`;
+		return block.rowSpacing ? `${block.rowSpacing} x ${block.plantSpacing} ${unit}` : undefined;
+	});
+	const facts = $derived(
+		(
+			[
+				['Planted', block && String(block.plantedYear)],
+				['Spacing', spacing],
+				['Treated strip', block?.treatedWidth && `${block.treatedWidth} ${block.lengthUnit ?? 'ft'}`],
+				['Floor', block?.floor],
+				['Water', block?.water],
+				['Variety', block?.variety],
+				['Ripens', block?.season],
+				['Bears', block?.bears],
+				['Rootstock', block?.rootstock]
+			] as const
+		).filter(([, value]) => value)
+	);
+</script>
+
+<section class="section" aria-label="Block">
+	<div class="row head">
+		<h2>Block</h2>
+		{#if !editing}<Button size="small" kind="tertiary" onclick={edit}
+				>{block ? 'Change the block' : 'Describe the block'}</Button
+			>{/if}
+	</div>
+	{#if editing}
+		<form onsubmit={keep}>
+			<div class="fields">
+				<TextInput size="sm" labelText="Year planted" inputmode="numeric" bind:value={form.plantedYear} />
+				<Select size="sm" labelText="Lengths are in" bind:selected={form.lengthUnit}>
+					<SelectItem value="ft" text="feet" />
+					<SelectItem value="m" text="metres" />
+				</Select>
+				<Select size="sm" labelText="Layout" bind:selected={form.layout}>
+					<SelectItem value="rows" text="in rows" />
+					<SelectItem value="triangle" text="in triangles" />
+				</Select>
+				{#if form.layout === 'rows'}
+					<TextInput size="sm" labelText={`Between rows, ${form.lengthUnit}`} bind:value={form.rowSpacing} />
+				{/if}
+				<TextInput size="sm" labelText={`Between plants, ${form.lengthUnit}`} bind:value={form.plantSpacing} />
+				<TextInput size="sm" labelText="Plants counted" placeholder="by spacing" bind:value={form.plantsCounted} />
+				{#if form.layout === 'rows'}
+					<TextInput size="sm" labelText={`Treated strip, ${form.lengthUnit}`} bind:value={form.treatedWidth} />
+					<TextInput size="sm" labelText="Rows run, ° from north" bind:value={form.rowBearingDeg} />
+				{/if}
+				<Select size="sm" labelText="Floor" bind:selected={form.floor}>
+					<SelectItem value="" text="Not known" />
+					{#each FLOORS as floor (floor)}<SelectItem value={floor} text={floor} />{/each}
+				</Select>
+				<Select size="sm" labelText="Water" bind:selected={form.water}>
+					<SelectItem value="" text="Not known" />
+					{#each WATERS as water (water)}<SelectItem value={water} text={water} />{/each}
+				</Select>
+				<TextInput size="sm" labelText="Variety" bind:value={form.variety} />
+				<Select size="sm" labelText="Ripens" bind:selected={form.season}>
+					<SelectItem value="" text="Not known" />
+					{#each ['early', 'mid', 'late'] as season (season)}<SelectItem value={season} text={season} />{/each}
+				</Select>
+				<Select size="sm" labelText="Bears" bind:selected={form.bears}>
+					<SelectItem value="" text="Not known" />
+					{#each ['every year', 'every other year'] as bears (bears)}<SelectItem value={bears} text={bears} />{/each}
+				</Select>
+				<TextInput size="sm" labelText="Rootstock" bind:value={form.rootstock} />
+			</div>
+			{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+			<div class="row">
+				<Button size="small" type="submit">Save the block</Button>
+				<Button size="small" kind="ghost" onclick={() => (editing = false)}>Cancel</Button>
+			</div>
+		</form>
+	{:else if block}
+		<dl>
+			{#each facts as [name, value] (name)}<div>
+					<dt>{name}</dt>
+					<dd>{value}</dd>
+				</div>{/each}
+			{#each figures as answer (answer.label)}<div>
+					<dt>{answer.label.charAt(0).toUpperCase() + answer.label.slice(1)}</dt>
+					<dd><Quantity {answer} /></dd>
+				</div>{/each}
+		</dl>
+	{:else}
+		<p class="soft">Not described yet. Year planted and spacings give the age and the rate for each plant and row.</p>
+	{/if}
+</section>
+
+<style>
+	.head {
+		align-items: center;
+	}
+	form {
+		display: grid;
+		gap: 0.9rem;
+	}
+	dl {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
+		gap: 0.6rem 1rem;
+		margin: 0.6rem 0 0;
+	}
+	dt {
+		color: var(--ink-soft);
+		font-size: 0.84rem;
+	}
+	dd {
+		margin: 0;
+		font-weight: 600;
+	}
+</style>

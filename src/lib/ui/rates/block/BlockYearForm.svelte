@@ -1,0 +1,106 @@
+<!-- What holds of a block in one year: the days its season turns on, and its leaf test. -->
+<script lang="ts">
+	import { Button, Disclosure, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import type { BlockYear } from '$core/schema-types';
+	import { shortDate } from '$core/units/day-text';
+	import type { RatesPage } from '$lib/server/pages/rates-page';
+	import DayField from '../../forms/DayField.svelte';
+	import { numberOrUndefined } from '../../forms/numbers';
+	import { save, type YearAddress } from '../../forms/call';
+
+	interface Props {
+		year: NonNullable<RatesPage['goalPage']['perennial']>;
+		address: YearAddress;
+	}
+	const { year, address }: Props = $props();
+
+	const ELEMENTS = ['N', 'P', 'K', 'Mg', 'Ca', 'B'] as const;
+	const unitOf = (element: (typeof ELEMENTS)[number]) => (element === 'B' ? 'ppm' : '%');
+	let open = $state(false);
+	let problem = $state('');
+	let form = $state(untrack(start));
+
+	function start() {
+		const { leaf } = year.blockYear;
+		return {
+			days: Object.fromEntries(year.days.map(({ anchor }) => [anchor, year.blockYear[anchor] ?? ''])),
+			leaf: Object.fromEntries(ELEMENTS.map((element) => [element, leaf?.[element] ? String(leaf[element]) : ''])),
+			takenOn: leaf?.takenOn ?? '',
+			part: leaf?.part ?? '',
+			bearing: year.blockYear.bearing ?? ''
+		};
+	}
+
+	const summary = $derived.by(() => {
+		const { leaf } = year.blockYear;
+		const found = ELEMENTS.flatMap((element) =>
+			leaf?.[element] ? `${element} ${leaf[element]} ${unitOf(element)}` : []
+		);
+		const taken = leaf?.takenOn ? ` of ${shortDate(leaf.takenOn)}` : '';
+		return found.length > 0 ? `Leaf test${taken}: ${found.join(', ')}` : 'Leaf test and days of the season';
+	});
+
+	async function keep(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const leaf: NonNullable<BlockYear['leaf']> = {};
+		for (const element of ELEMENTS) {
+			const typed = form.leaf[element]!.trim();
+			if (typed === '') continue;
+			const value = numberOrUndefined(typed);
+			if (value === undefined || value <= 0)
+				return void (problem = `Leaf ${element} “${typed}” must be a number of ${unitOf(element)} above 0.`);
+			leaf[element] = value;
+		}
+		if (form.takenOn) leaf.takenOn = form.takenOn;
+		if (form.part.trim()) leaf.part = form.part.trim();
+		problem = await save('PUT /api/fields/{field}/{year}/block', address, {
+			...Object.fromEntries(Object.entries(form.days).filter(([, date]) => date)),
+			...(form.bearing === 'on' || form.bearing === 'off' ? { bearing: form.bearing } : {}),
+			...(Object.keys(leaf).length > 0 ? { leaf } : {})
+		});
+		if (problem === '') open = false;
+	}
+</script>
+
+<Disclosure align="start" {summary} bind:open>
+	<form onsubmit={keep} aria-label="Leaf test and days">
+		<div class="fields">
+			{#each ELEMENTS as element (element)}
+				<TextInput
+					size="sm"
+					labelText={`Leaf ${element}, ${unitOf(element)}`}
+					inputmode="decimal"
+					bind:value={form.leaf[element]}
+				/>
+			{/each}
+			<TextInput size="sm" labelText="What was picked" placeholder="mid-shoot leaves" bind:value={form.part} />
+			<DayField label="Taken on" bind:date={form.takenOn} />
+			{#each year.days as { anchor, name, date } (anchor)}
+				<DayField
+					label={name.charAt(0).toUpperCase() + name.slice(1)}
+					placeholder={`about ${shortDate(date)}`}
+					bind:date={() => form.days[anchor] ?? '', (day) => (form.days[anchor] = day)}
+				/>
+			{/each}
+			{#if year.alternates}
+				<Select size="sm" labelText="Bears this year" bind:selected={form.bearing}>
+					<SelectItem value="" text="Not known" />
+					<SelectItem value="on" text="on" />
+					<SelectItem value="off" text="off" />
+				</Select>
+			{/if}
+		</div>
+		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+		<Button size="small" type="submit">Save leaf test and days</Button>
+	</form>
+</Disclosure>
+
+<style>
+	form {
+		display: grid;
+		gap: 0.9rem;
+		justify-items: start;
+		padding: 0.4rem 0 0.8rem;
+	}
+</style>
