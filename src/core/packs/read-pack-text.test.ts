@@ -2,16 +2,18 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { ruleKinds } from '../rates/kinds';
 import { compilePacks } from './compile-packs';
+import { library } from '../testing.test-help';
 import { readPackText } from './read-pack-text';
 
+const CROPS = library.crops.map(({ id }) => id);
 const shipped = (name: string) => readFileSync(`packs/${name}.json`, 'utf8');
-const problemsOf = (text: string) => readPackText(text, ruleKinds).problems;
+const problemsOf = (text: string) => readPackText(text, ruleKinds, CROPS).problems;
 /** The line, from 1, on which the words stand. */
 const lineOf = (text: string, words: string) => text.split('\n').findIndex((line) => line.includes(words)) + 1;
 
 describe('a pack’s text', () => {
 	it('is read with its rules', () => {
-		const read = readPackText(shipped('tri-state-2020'), ruleKinds);
+		const read = readPackText(shipped('tri-state-2020'), ruleKinds, CROPS);
 		expect(read.problems).toEqual([]);
 		expect(read.rules.map(({ method }) => method)).toEqual(['tri-state-2020/phosphorus', 'tri-state-2020/potassium']);
 	});
@@ -73,7 +75,11 @@ it('a bridge between methods has a source', () => {
 });
 
 it('a guide of another state works without a change to the code (KSU MF-2586 equations, from memory)', () => {
-	const { rules, problems } = readPackText(readFileSync('demo/packs/central-plains-2003.json', 'utf8'), ruleKinds);
+	const { rules, problems } = readPackText(
+		readFileSync('demo/packs/central-plains-2003.json', 'utf8'),
+		ruleKinds,
+		CROPS
+	);
 	expect(problems).toEqual([]);
 	expect(rules.map(({ rule }) => rule.gives)).toEqual(['P2O5', 'K2O', 'Zn']);
 });

@@ -2,6 +2,8 @@ import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type Par
 import { InputError, type Problem } from '../check/problem';
 import { inspectPack, type InspectedPack } from './compile-packs';
 import type { AnyRuleKind } from './rule-kind';
+import type { PackDocument } from '../schema-types';
+import { unknownCrops } from './unknown-crops';
 
 /** A problem with the line of the file on which it stands. */
 export interface LineProblem extends Problem {
@@ -17,8 +19,8 @@ export interface ReadPack {
 	problems: LineProblem[];
 }
 
-/** Reads a pack from its text, each problem with its line: JSON, shape, kinds, units, scales, worked examples. */
-export function readPackText(text: string, kinds: readonly AnyRuleKind[]): ReadPack {
+/** Reads a pack from its text, each problem with its line: JSON, shape, kinds, units, scales, crops, worked examples. */
+export function readPackText(text: string, kinds: readonly AnyRuleKind[], crops: readonly string[]): ReadPack {
 	const errors: ParseError[] = [];
 	const tree = parseTree(text, errors, { disallowComments: true });
 	if (!tree || errors.length > 0) {
@@ -34,7 +36,8 @@ export function readPackText(text: string, kinds: readonly AnyRuleKind[]): ReadP
 	const withLine = (problem: Problem) => ({ ...problem, line: lineAt(text, nodeAt(tree, problem.path).offset) });
 	try {
 		const { rules, problems } = inspectPack(document, kinds);
-		return { document, rules, problems: problems.map(withLine) };
+		const strangers = problems.length > 0 ? [] : unknownCrops(document as PackDocument, crops);
+		return { document, rules, problems: [...problems, ...strangers].map(withLine) };
 	} catch (error) {
 		if (!(error instanceof InputError)) throw error;
 		return { document, rules: [], problems: error.problems.map(withLine) };

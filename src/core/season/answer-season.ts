@@ -123,6 +123,8 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 		},
 		houseRules: { noGo: [] },
 		setbacks: [],
+		block: undefined,
+		plantAge: undefined,
 		station: knowledge.stations.find(({ id }) => id === station?.id) ?? knowledge.stations[0]!
 	};
 }

@@ -42,7 +42,14 @@ describe('a folder of packs', () => {
 			'"id": "tri-state-1995"',
 			/two packs are named/
 		],
-		['an unknown crop', 'reference/crops.json', '"corn-grain"', '"maize"', /crops\.json: .*must be one of/],
+		['an unknown crop', 'reference/crops.json', '"corn-grain"', '"maize"', /“corn-grain” is not in crops\.json/],
+		[
+			'a guide’s unknown crop',
+			'crop-removal.json',
+			'"oats": {',
+			'"oat": {',
+			/crop-removal\.json:\d+: .*is in no crop list/
+		],
 		[
 			'a percent over a hundred',
 			'reference/products.json',

@@ -59,26 +59,38 @@ export function readLibrary(folder: string): Library {
 		.sort();
 	const reference = <T>(name: string) => inFile(path.join(folder, 'reference', `${name}.json`), validator<T>(name));
 	const { stations } = reference<StationList>('weather');
+	const { crops } = reference<CropList>('crops');
+	const known = cropIds({ crops });
+	const { schedules, ...plans } = reference<ScheduleList>('schedules');
+	const stages = reference<StageList>('stages').crops;
+	for (const { crop } of [...schedules, ...stages]) {
+		if (!known.includes(crop)) throw new Error(`${folder}/reference: “${crop}” is not in crops.json`);
+	}
 	return {
 		packs: compilePacks(
-			guides.map((name) => packIn(path.join(folder, name))),
+			guides.map((name) => packIn(path.join(folder, name), known)),
 			ruleKinds
 		),
-		crops: reference<CropList>('crops').crops,
+		crops,
 		products: reference<ProductList>('products').products,
-		...reference<ScheduleList>('schedules'),
+		...plans,
+		schedules,
 		cautions: reference<CautionList>('cautions'),
 		seasonModel: reference<SeasonModel>('season-model'),
 		additives: reference<AdditiveList>('additives').additives,
 		manures: reference<ManureList>('manures'),
 		seasonLimits: reference<SeasonLimits>('season-limits'),
-		stages: reference<StageList>('stages').crops,
+		stages,
 		stations,
 		station: stations[0]!,
 		measured: [],
 		outlook: undefined,
 		houseRules: { noGo: [] }
 	};
+}
+
+export function cropIds({ crops }: Pick<Library, 'crops'>): string[] {
+	return crops.map(({ id }) => id);
 }
 
 let library: Library | undefined;
@@ -90,8 +102,8 @@ export function theLibrary(): Library {
 }
 
 /** A pack's document; its problems are told with file and line. */
-function packIn(file: string): unknown {
-	const { document, problems } = readPackText(readFileSync(file, 'utf8'), ruleKinds);
+function packIn(file: string, crops: readonly string[]): unknown {
+	const { document, problems } = readPackText(readFileSync(file, 'utf8'), ruleKinds, crops);
 	const [first] = problems;
 	if (first) throw new Error(`${file}:${first.line}: ${first.path} ${first.message}`);
 	return document;

@@ -7,6 +7,11 @@ import { additivePathwayCheck } from './urea/additive-pathway';
 import { ammoniaNearSeedCheck } from './ammonia/ammonia-near-seed';
 import { autumnNitrogenCheck } from './timing/autumn-nitrogen';
 import { bandBesideSeedCheck } from './seed/band-beside-seed';
+import { fabricFloorCheck } from './block/fabric-floor';
+import { lateFruitNitrogenCheck } from './block/late-fruit-nitrogen';
+import { leaflessNitrogenCheck } from './block/leafless-nitrogen';
+import { openCanopyCheck } from './block/open-canopy';
+import { palmUreaCheck } from './block/palm-urea';
 import { boronCheck } from './totals/boron';
 import type { PassCheck, SeasonCheck } from './check';
 import { coatedRescueCheck } from './urea/coated-rescue';
@@ -66,6 +71,11 @@ const CHECKS: readonly SeasonCheck[] = [
 	outOfReachCheck,
 	placedFactorCheck,
 	ripeningCheck,
+	fabricFloorCheck,
+	lateFruitNitrogenCheck,
+	leaflessNitrogenCheck,
+	openCanopyCheck,
+	palmUreaCheck,
 	sandyPotassiumCheck,
 	seedRowCheck,
 	setbacksCheck,

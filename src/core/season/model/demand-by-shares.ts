@@ -1,4 +1,4 @@
-import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { daysBetween } from '../weather/season-weather';
 
 /** What a dose is taken up in where no other follows, days: judgement. */
 const LAST_DAYS = 45;
@@ -16,8 +16,4 @@ export function demandByShares(shares: readonly { date: string; pounds: number }
 			const days = next === undefined ? LAST_DAYS : Math.max(1, daysBetween(from, next));
 			return sum + pounds * Math.min(1, Math.max(0, daysBetween(from, date) / days));
 		}, 0);
-}
-
-function daysBetween(from: string, to: string): number {
-	return differenceInCalendarDays(parseISO(to), parseISO(from));
 }

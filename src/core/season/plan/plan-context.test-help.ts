@@ -38,6 +38,8 @@ export function planContext(change: Partial<PlanContext> & { cropId?: CropId } =
 		weather: { days: new Map(), outlookFrom: '2026-11-23', madeUp: true },
 		houseRules: { noGo: [] },
 		setbacks: [],
+		block: undefined,
+		plantAge: undefined,
 		station: library.stations[0]!,
 		...rest
 	};

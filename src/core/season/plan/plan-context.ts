@@ -3,6 +3,7 @@ import type { HoldingAllowances } from '../../reading/holding-room';
 import type { PlacedParameters } from '../../rates/nitrogen/placed-factor';
 import type {
 	AdviseRequest,
+	Block,
 	Crop,
 	CropStages,
 	HouseRules,
@@ -71,6 +72,9 @@ export interface PlanContext {
 	weather: KnownWeather;
 	houseRules: HouseRules;
 	setbacks: readonly Setback[];
+	/** The planting of a perennial and the year of its life; undefined where it is not described. */
+	block: Block | undefined;
+	plantAge: number | undefined;
 	/** Whose normals stand for the usual weather. */
 	station: Station;
 }

@@ -262,6 +262,7 @@ function passOf(step: ScheduleStep, context: PlanContext, rate: number, unit: Pa
 		rate,
 		unit,
 		placement: step.placement,
-		reason: step.reason
+		reason: step.reason,
+		...(step.fromStage === undefined ? {} : { fromStage: step.fromStage })
 	};
 }

@@ -1,6 +1,6 @@
-import { differenceInCalendarDays, parseISO } from 'date-fns';
-import type { BlockYear, CropStages } from '../../schema-types';
-import { shiftDate } from '../weather/season-weather';
+import type { BlockYear, CropStages, StageAnchor } from '../../schema-types';
+import { usualStages } from './stage-dates';
+import { daysBetween, shiftDate } from '../weather/season-weather';
 
 /**
  * The stages of a perennial as they stand in one year of its block: a day that was set moves its stage, and those after
@@ -15,8 +15,14 @@ export function anchoredStages(stages: CropStages, blockYear: BlockYear, year: n
 			if (stage.monthDay === undefined) return stage;
 			const usual = `${year}-${stage.monthDay}`;
 			const set = stage.anchor && blockYear[stage.anchor];
-			if (set !== undefined) shift = differenceInCalendarDays(parseISO(set), parseISO(usual));
+			if (set !== undefined) shift = daysBetween(usual, set);
 			return { ...stage, monthDay: shiftDate(usual, shift).slice(5) };
 		})
 	};
+}
+
+/** The day of the stage that is an anchor of a block; undefined where the crop has none. */
+export function anchorDay(context: Parameters<typeof usualStages>[0], anchor: StageAnchor): string | undefined {
+	const name = context.stages?.stages.find((stage) => stage.anchor === anchor)?.name;
+	return usualStages(context).find((stage) => stage.name === name)?.date;
 }

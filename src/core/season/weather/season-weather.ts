@@ -11,6 +11,11 @@ export function shiftDate(date: string, days: number): string {
 	return new Date(Date.parse(date) + days * DAY_MS).toISOString().slice(0, 10);
 }
 
+/** Days from one day to another, below 0 where it lies before. */
+export function daysBetween(from: string, to: string): number {
+	return Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
+}
+
 /**
  * The weather of a season: the request's own days, else the station's made-up ones with known days in their place.
  * @throws InputError for a gap, a day colder at noon than at night, or a station that is not known

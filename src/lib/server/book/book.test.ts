@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import Sqlite, { type Database } from 'better-sqlite3';
 import { beforeEach, describe, expect, it } from 'vitest';
+import type { BookDocument } from '../../../core/schema-types';
 import { InputError } from '../../../core/check/problem';
 import { addField, addSample, findField, listFields, listSamples, removeSample } from '../stores/fields';
 import { choose, findFieldYear, listChoices, listFieldYears, listPasses, setGoal } from '../stores/field-years';
@@ -124,7 +125,9 @@ describe('the book holds to its rules', () => {
 		const file = path.join(folder, 'book.db');
 		const older = new Sqlite(file);
 		migrate(older, 7);
-		fillBook(older, JSON.parse(readFileSync('demo/district.json', 'utf8')));
+		const demo = JSON.parse(readFileSync('demo/district.json', 'utf8')) as BookDocument;
+		// The growers of arable ground: a book of then has no column for a block.
+		fillBook(older, { ...demo, growers: demo.growers.slice(0, 3) });
 		older.close();
 		const now = openBook(file);
 		const pass = now.prepare('SELECT date, label, product, rate, unit, plan FROM pass LIMIT 1').get() as Record<

@@ -42,7 +42,7 @@ function writeField(writer: Writer, growerId: string, field: BookField): void {
 		irrigated: field.irrigated ? 1 : 0,
 		note: field.note ?? '',
 		tenure: field.tenure ?? null,
-		block: field.block ? JSON.stringify(field.block) : null
+		...(field.block ? { block: JSON.stringify(field.block) } : {})
 	});
 	for (const { lab = '', labNumber = '', report } of field.samples) {
 		const row = { id: randomUUID(), field_id: id, lab, lab_number: labNumber, report: JSON.stringify(report) };
@@ -66,7 +66,7 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
 		next_crop: year.nextCrop ?? null,
 		next_yield_goal: year.nextYieldGoal ?? null,
 		nitrogen: year.nitrogen ? JSON.stringify(year.nitrogen) : null,
-		block_year: year.blockYear ? JSON.stringify(year.blockYear) : null
+		...(year.blockYear ? { block_year: JSON.stringify(year.blockYear) } : {})
 	});
 	for (const { nutrient, method, ownRate, reason } of year.choices ?? []) {
 		writer.insert('choice', {

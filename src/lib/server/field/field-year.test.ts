@@ -110,7 +110,7 @@ describe('passes', () => {
 describe('the roster', () => {
 	it('has a row for each field with what comes next', () => {
 		const rows = listRoster(db, 2027);
-		expect(rows).toHaveLength(14);
+		expect(rows).toHaveLength(21);
 		const row = (name: string) => rows.find((one) => one.name === name);
 		expect(row('Crow Acre')).toMatchObject({
 			crop: 'corn-grain',

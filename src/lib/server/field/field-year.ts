@@ -172,6 +172,8 @@ function planContext(
 		),
 		houseRules: library.houseRules,
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
+		block: site.block,
+		plantAge: ageOf(site),
 		station: library.station
 	};
 }

@@ -99,11 +99,34 @@ export function setLiming(db: Database, fieldYear: FieldYearRow, liming: LimingC
 	);
 }
 
-/** What holds of a block in a year: its days, its leaf test, how it bears. */
-export function setBlockYear(db: Database, fieldYear: FieldYearRow, blockYear: BlockYear): void {
-	act(db, { label: `Changed what holds of the block in ${fieldYear.year}`, fieldYear }, (writer) =>
-		writer.update('field_year', fieldYear.id, { block_year: JSON.stringify(blockYear) })
-	);
+/**
+ * What holds of a block in a year: its days, its leaf test, how it bears.
+ * @param moved passes that move along with its days
+ */
+export function setBlockYear(
+	db: Database,
+	fieldYear: FieldYearRow,
+	blockYear: BlockYear,
+	moved: readonly Pass[]
+): void {
+	const along = moved.length === 0 ? '' : `; ${moved.length} ${moved.length === 1 ? 'pass' : 'passes'} moved along`;
+	act(db, { label: `Changed what holds of the block in ${fieldYear.year}${along}`, fieldYear }, (writer) => {
+		writer.update('field_year', fieldYear.id, { block_year: JSON.stringify(blockYear) });
+		for (const pass of moved) writer.update('pass', pass.id, { plan: JSON.stringify(pass) });
+	});
+}
+
+/** Frost or hail: the expected crop falls, and with it the passes still to come and the nitrogen settled on. */
+export function cutCrop(
+	db: Database,
+	fieldYear: FieldYearRow,
+	{ label, yieldGoal, passes, choice }: { label: string; yieldGoal: number; passes: readonly Pass[]; choice?: Choice }
+): void {
+	act(db, { label, fieldYear }, (writer) => {
+		writer.update('field_year', fieldYear.id, { yield_goal: yieldGoal });
+		for (const pass of passes) writer.update('pass', pass.id, { plan: JSON.stringify(pass) });
+		if (choice) writeChoices(writer, fieldYear, [choice]);
+	});
 }
 
 export function blockYearOf({ block_year }: Pick<FieldYearRow, 'block_year'>): BlockYear {

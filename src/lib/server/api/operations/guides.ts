@@ -12,7 +12,7 @@ import type {
 } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
 import { openFields } from '../../field/open-fields';
-import { theLibrary } from '../../knowledge';
+import { cropIds, theLibrary } from '../../knowledge';
 import { removeGuide, saveGuide, setGuideOff } from '../../stores/guides';
 import { addCurve, listCurves, removeCurve } from '../../stores/response-curves';
 import { CURVE_EXAMPLE, GUIDE_EXAMPLE } from '../examples';
@@ -26,7 +26,7 @@ export const guideOperations = [
 		answer: json<CreatedAnswer>('answers#/definitions/CreatedAnswer'),
 		example: { text: GUIDE_EXAMPLE },
 		run: ({ desk }, { text }) => {
-			const { document, problems } = readPackText(text, ruleKinds);
+			const { document, problems } = readPackText(text, ruleKinds, cropIds(theLibrary()));
 			if (problems.length > 0) throw new InputError(problems);
 			const guide = document as PackDocument;
 			if (theLibrary().packs.packs.some(({ id }) => id === guide.id)) {

@@ -7,6 +7,7 @@ import type {
 	BlockYear,
 	ChooseAction,
 	CropTestAction,
+	LossAction,
 	GoalAction,
 	HarvestAction,
 	LimingAction,
@@ -16,6 +17,8 @@ import type {
 	RateNutrient
 } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
+import { afterLoss } from '../../field/season/after-loss';
+import { movedAlong } from '../../field/season/moved-along';
 import { afterTest } from '../../field/season/after-test';
 import { choiceLabel } from '../../field/choice-label';
 import { yearOf } from '../../field/year-of';
@@ -24,7 +27,9 @@ import {
 	bookHarvest,
 	changeSeason,
 	choose,
+	cutCrop,
 	goalColumns,
+	listPasses,
 	setBlockYear,
 	setGoal,
 	setLiming,
@@ -67,7 +72,21 @@ export const yearOperations = [
 				const fault = blockYear[day] && plantingFault(blockYear[day], row.year);
 				if (fault) throw new InputError([{ path: `/${day}`, message: fault }]);
 			}
-			setBlockYear(call.desk.book, row, blockYear);
+			setBlockYear(
+				call.desk.book,
+				row,
+				blockYear,
+				movedAlong(call.desk.library, row, blockYear, listPasses(call.desk.book, row.id))
+			);
+		}
+	}),
+	operation('POST /api/fields/{field}/{year}/loss', {
+		summary: 'Frost or hail: takes a share off the expected crop and off the nitrogen after that day, in one action',
+		body: json<LossAction>('actions#/definitions/LossAction'),
+		example: { date: '2027-05-03', lostPercent: 50 },
+		run: (call, loss) => {
+			const { goal, passes, chosen } = adviceAt(call);
+			cutCrop(call.desk.book, goal, afterLoss(loss, goal.yield_goal, passes, call.desk.library.products, chosen));
 		}
 	}),
 	operation('PUT /api/fields/{field}/{year}/harvest', {

@@ -1,0 +1,40 @@
+import { anchoredStages } from '../../../../core/season/stages/anchored-stages';
+import { usualStages, type StageDate } from '../../../../core/season/stages/stage-dates';
+import { daysBetween, shiftDate } from '../../../../core/season/weather/season-weather';
+import type { BlockYear, Pass } from '../../../../core/schema-types';
+import type { Library } from '../../knowledge';
+import { blockYearOf, type FieldYearRow, type PassRecord } from '../../stores/field-years';
+import { plantingDateOf } from '../field-request';
+
+/**
+ * The planned passes that move with the days of a block: each by as many days as the stage it hangs on, whatever day the
+ * adviser gave it. What is applied stays.
+ */
+export function movedAlong(
+	library: Library,
+	goal: FieldYearRow,
+	next: BlockYear,
+	passes: readonly PassRecord[]
+): Pass[] {
+	const before = datesOf(library, goal, blockYearOf(goal));
+	const after = datesOf(library, goal, next);
+	return passes.flatMap(({ plan, doneOn }) => {
+		const [from, to] = [dayOf(before, plan), dayOf(after, plan)];
+		if (doneOn !== null || !from || !to || from === to) return [];
+		return [{ ...plan, date: shiftDate(plan.date, daysBetween(from, to)) }];
+	});
+}
+
+function datesOf(library: Library, goal: FieldYearRow, blockYear: BlockYear): StageDate[] {
+	const stages = library.stages.find(({ crop }) => crop === goal.crop);
+	const plantingDate = plantingDateOf({ ...goal, block_year: JSON.stringify(blockYear) }, library);
+	return usualStages({
+		stages: stages && anchoredStages(stages, blockYear, goal.year),
+		plantingDate,
+		station: library.station
+	});
+}
+
+function dayOf(dates: readonly StageDate[], { fromStage }: Pass): string | undefined {
+	return dates.find(({ name }) => name === fromStage)?.date;
+}
