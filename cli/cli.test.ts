@@ -30,6 +30,21 @@ describe('cosecha advise', () => {
 		expect(JSON.stringify(potash?.worksheet)).toContain('75 + 2.5 x CEC');
 	});
 
+	// University of California almond guidance, from memory: 237.8 lb, here on 22 x 18 ft with a strip of 9 ft.
+	it('answers for a block of almonds on four bases', () => {
+		const { status, stdout } = cosecha(readFileSync('demo/requests/almond-block.json', 'utf8'), 'advise');
+		expect(status).toBe(0);
+		const { rates, derived } = JSON.parse(stdout) as AdviseAnswer;
+		const [nitrogen] = rates;
+		expect(nitrogen!.rate).toBeCloseTo(237.77, 2);
+		expect(nitrogen).toMatchObject({
+			perPlant: { value: expect.closeTo(237.77 / 110, 3) as number, unit: 'lb/plant' },
+			per100Row: { value: expect.closeTo(237.77 / 19.8, 2) as number },
+			perTreated: { value: expect.closeTo(237.77 / (9 / 22), 1) as number }
+		});
+		expect(derived.worksheets.plantAge).toMatchObject({ value: 16 });
+	});
+
 	it.each([
 		['a wrong type', corn.replace('"yieldGoal": 160', '"yieldGoal": "160"'), '/crop/yieldGoal'],
 		[

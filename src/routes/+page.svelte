@@ -110,8 +110,8 @@
 						<span class="soft">
 							{#each whole[label] ? passes : passes.slice(0, NAMED) as pass, index (index)}{index > 0 ? ', ' : ''}<a
 									href={`/field/${pass.fieldId}/${pass.year}/season`}>{pass.field}</a
-								>{/each}{#if passes.length > NAMED && !whole[label]}{' '}
-								<button type="button" class="plain" onclick={() => (whole[label] = true)}
+								>{/each}{#if passes.length > NAMED && !whole[label]}
+								<button type="button" class="plain more" onclick={() => (whole[label] = true)}
 									>and {passes.length - NAMED} more</button
 								>{/if}
 						</span>
@@ -189,6 +189,9 @@
 	.fortnight li {
 		padding: 0.35rem 0;
 		border-bottom: 1px solid var(--rule);
+	}
+	.more {
+		margin-left: 0.4rem;
 	}
 	.late {
 		color: var(--stop);

@@ -3,6 +3,9 @@ import type { Chosen } from '../rates/choose';
 import { cautionsFor, planCautions } from '../season/plan/hazards';
 import { planCost } from '../season/plan/pass/pass-cost';
 import { gallonsPerAcre, passNutrients, passPounds, passRate, wholeField } from '../season/plan/pass/pass-figures';
+import { hasTrait } from '../season/plan/crop-traits';
+import { passBases } from '../season/plan/pass/pass-bases';
+import { palmDose, palmDoseText } from '../supply/palm-dose';
 import { productOf } from '../season/plan/plan-context';
 import { byTrip } from '../season/plan/trips';
 import { prescriptionTotal } from '../zones/prescription/prescription-totals';
@@ -33,6 +36,8 @@ export interface SheetSource {
 	crop: Crop;
 	plantingDate: string;
 	previousCrop: string | undefined;
+	/** Year of the life of a perennial's block. */
+	age?: number | undefined;
 	soilSource: string;
 	soilValues: Figure[];
 	chosen: readonly Chosen[];
@@ -67,6 +72,8 @@ export function buildSheet(source: SheetSource): SheetContent {
 			yieldGoal: request.crop.yieldGoal,
 			yieldUnit: crop.yieldUnit,
 			plantingDate: source.plantingDate,
+			...(crop.perennial ? { perennial: true } : {}),
+			...(source.age === undefined ? {} : { age: source.age }),
 			...(source.previousCrop ? { previousCrop: source.previousCrop } : {})
 		},
 		soil: { source: source.soilSource, values: source.soilValues },
@@ -96,16 +103,22 @@ function loadingOf({ passes, products, field, loads }: SheetSource): SheetConten
 
 function sheetPass(
 	pass: Pass,
-	{ products, cautionList, field, passCosts, prescriptions, stages }: SheetSource
+	{ products, cautionList, field, passCosts, prescriptions, stages, request, crop }: SheetSource
 ): SheetContent['passes'][number] {
 	const product = productOf(pass, products);
 	const rate = passRate(pass, product);
 	const prescribed = prescriptions.get(pass.id);
 	const stage = stageText(stages, pass.date);
+	const bases = passBases(pass, product, request.crop.block, field.areaAcres);
+	const palms = hasTrait(crop, 'palm')
+		? palmDose(passPounds(pass, product), request.crop.block, field.areaAcres)
+		: undefined;
 	return {
 		pass,
 		productName: product.name,
 		...(stage === undefined ? {} : { stage }),
+		...(bases.length === 0 ? {} : { bases }),
+		...(palms && pass.unit === 'lb/ac' ? { palmDose: palmDoseText(palms) } : {}),
 		rate,
 		carries: passNutrients(pass, product),
 		wholeField: prescribed ? prescriptionTotal(prescribed) : wholeField(rate, field.areaAcres),

@@ -5,6 +5,8 @@ const BESIDE_THE_POINT: ReadonlySet<string> = new Set([
 	'issuedOn',
 	'preparedBy',
 	'asOf',
+	// Of the field-year; requests of before did not say it.
+	'year',
 	'findings',
 	'since',
 	'loading',

@@ -136,7 +136,8 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 	const used = steps.filter((_, index) => shares[index]! >= LEAST_WORTH_A_PASS);
 	const first = steps.findIndex((step) => step !== tillering);
 	const forced = first >= 0 && wanted - dressed > (valueOf(ceilings[first]!) ?? Infinity);
-	const split = used.length > 1 && forced ? splitReason(context, ceilings, wanted) : '';
+	const divided = steps.some(({ shareN }) => shareN !== undefined);
+	const split = used.length > 1 && forced && !divided ? splitReason(context, ceilings, wanted) : '';
 	const passes = used.map((step) => {
 		const share = shares[steps.indexOf(step)]!;
 		const pass = passOf(step, context, productFor(share, productOf(step, context.products), 'N'), 'lb/ac');

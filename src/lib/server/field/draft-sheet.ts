@@ -35,6 +35,7 @@ export function draftSheet(
 		crop: advice.crop,
 		plantingDate: advice.context.plantingDate,
 		previousCrop: advice.goal.previous_crop ?? undefined,
+		age: advice.context.plantAge,
 		soilSource: source.filter(Boolean).join(', '),
 		soilValues: values.filter((value) => value.applies),
 		chosen: advice.chosen,

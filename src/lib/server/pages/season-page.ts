@@ -28,7 +28,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 	}));
 	const base = { fieldId: field.id, year, units, catalogue, hasGoal: goal !== undefined };
 	if (!advice) return { ...base, season: undefined };
-	const { context, passes, costs, chosen, totals, crop, debt } = advice;
+	const { context, passes, costs, chosen, totals, crop, debt, site } = advice;
 	const { holdingLimit, holdingRoom } = context;
 	const kind = KINDS.find((one) => one === weather) ?? 'normal';
 	return {
@@ -51,7 +51,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
 			totals: totals.map((total) => inSystem(total, units)),
 			passes: passes.map((record) => ({
-				...passView(record, products, units),
+				...passView(record, products, units, site),
 				cost: inSystem(costs.get(record.plan.id)!, units),
 				cautions: cautionsFor(productOf(record.plan, products), record.plan, cautions)
 			}))

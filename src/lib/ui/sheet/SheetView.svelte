@@ -4,6 +4,7 @@
 	import { placementText } from '$core/season/plan/placement-text';
 	import type { SheetContent } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
+	import { startText } from '$core/sheet/start-text';
 	import { inSystem, unitInSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '../figure/Quantity.svelte';
@@ -24,7 +25,7 @@
 				{formatNumber(content.crop.yieldGoal, 'yield')}
 				{content.crop.yieldUnit}{content.crop.previousCrop
 					? ` after ${content.crop.previousCrop.replace('-grain', '').replace('-', ' ')}`
-					: ''}. Planting {longDate(content.crop.plantingDate)}.
+					: ''}; {startText(content.crop)}.
 			</p>
 		</div>
 		<p class="right">
@@ -53,10 +54,13 @@
 						><strong>{productName}</strong><br />{pass.label}.
 						<span class="soft">{pass.reason}</span>{#if line.prescription}<br />By prescription: {prescriptionText(
 								line
-							)}.{/if}</td
+							)}.{/if}{#if line.palmDose}<br /><strong>{line.palmDose}</strong>{/if}</td
 					>
 					<td class="num">
 						<Quantity answer={inSystem(rate, content.units)} setting />
+						{#each line.bases ?? [] as base (base.label)}<br /><span class="soft"
+								><Quantity answer={inSystem(base, content.units)} /></span
+							>{/each}
 						{#if gallons.applies}<br /><span class="soft"><Quantity answer={gallons} /></span>{/if}
 					</td>
 					<td>{placementText(pass)}</td>

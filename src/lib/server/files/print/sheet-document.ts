@@ -6,6 +6,7 @@ import type { SheetContent } from '../../../../core/schema-types';
 import { formatNumber, formatQuantity } from '../../../../core/units/display';
 import { inSystem, unitInSystem } from '../../../../core/units/rate-units';
 import { settingText } from '../../../../core/units/machine-setting';
+import { startText } from '../../../../core/sheet/start-text';
 import { carriesText, prescriptionText, quantityText } from '../../../../core/sheet/sheet-table';
 import type { Sheet } from '../../stores/sheets';
 import { longDate } from '../../../../core/units/day-text';
@@ -69,7 +70,7 @@ export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDe
 function heading({ field, crop, year, grower, issuedOn }: SheetContent, number: number): Content[] {
 	const area = field.areaAcres === undefined ? '' : `, ${formatNumber(field.areaAcres, 'ac')} acres`;
 	const after = crop.previousCrop ? ` after ${crop.previousCrop.replace('-grain', '').replace('-', ' ')}` : '';
-	const goal = `Goal ${formatNumber(crop.yieldGoal, 'yield')} ${crop.yieldUnit}${after}. Planting ${longDate(crop.plantingDate)}.`;
+	const goal = `Goal ${formatNumber(crop.yieldGoal, 'yield')} ${crop.yieldUnit}${after}; ${startText(crop)}.`;
 	return [
 		{
 			columns: [
@@ -99,11 +100,18 @@ function passesTable({ passes, units }: SheetContent): Content {
 			{
 				text: [
 					{ text: productName, bold: true },
-					{ text: `\n${pass.label}. ${pass.reason}${byParts ? `\nBy prescription: ${byParts}.` : ''}`, fontSize: 8 }
+					{
+						text: `\n${pass.label}. ${pass.reason}${byParts ? `\nBy prescription: ${byParts}.` : ''}${line.palmDose ? `\n${line.palmDose}.` : ''}`,
+						fontSize: 8
+					}
 				]
 			},
 			{
-				...lines([settingText(inSystem(rate, units)), gallons.applies ? quantityText(gallons) : '']),
+				...lines([
+					settingText(inSystem(rate, units)),
+					...(line.bases ?? []).map((base) => quantityText(inSystem(base, units))),
+					gallons.applies ? quantityText(gallons) : ''
+				]),
 				alignment: 'right'
 			},
 			placementText(pass),

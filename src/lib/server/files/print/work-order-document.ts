@@ -1,5 +1,6 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { placementText } from '../../../../core/season/plan/placement-text';
+import { startText } from '../../../../core/sheet/start-text';
 import { carriesText, quantityText } from '../../../../core/sheet/sheet-table';
 import { workOrders, type WorkOrder } from '../../../../core/sheet/work-orders';
 import type { TripLoading } from '../../../../core/schema-types';
@@ -50,7 +51,7 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 			columns: [
 				{
 					width: '*',
-					text: `${grower}, ${area}. ${content.crop.name}, planting ${longDate(content.crop.plantingDate)}.`
+					text: `${grower}, ${area}. ${content.crop.name}, ${startText(content.crop)}.`
 				},
 				{
 					width: 'auto',
@@ -85,10 +86,14 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 
 function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
 	const heads = ['Product', units === 'us' ? 'Per acre' : 'Per hectare', 'Whole field', 'Where', 'Supplies'];
-	const rows = passes.map(({ pass, productName, rate, gallons, wholeField, carries }): TableCell[] => [
-		{ text: productName, bold: true },
+	const rows = passes.map(({ pass, productName, rate, gallons, wholeField, carries, bases, palmDose }): TableCell[] => [
+		{ text: palmDose ? `${productName}\n${palmDose}` : productName, bold: true },
 		{
-			text: [settingText(inSystem(rate, units)), gallons.applies ? `\n${quantityText(gallons)}` : ''],
+			text: [
+				settingText(inSystem(rate, units)),
+				...(bases ?? []).map((base) => `\n${quantityText(inSystem(base, units))}`),
+				gallons.applies ? `\n${quantityText(gallons)}` : ''
+			],
 			bold: true,
 			alignment: 'right'
 		},

@@ -15,6 +15,8 @@
 		doneOn: string | null;
 		productName: string;
 		rate: Answer;
+		/** The same by the plant, the row and the treated strip of a block. */
+		bases: readonly Answer[];
 		nutrients: readonly { nutrient: string; amount: Answer }[];
 		cost: Answer;
 		/** What the ground takes on that day. */
@@ -36,6 +38,7 @@
 		doneOn,
 		productName,
 		rate,
+		bases,
 		nutrients,
 		cost,
 		room,
@@ -61,6 +64,10 @@
 		<dd>{productName}</dd>
 		<dt>Rate</dt>
 		<dd><Quantity answer={rate} /></dd>
+		{#each bases as answer (answer.label)}
+			<dt>For {answer.label}</dt>
+			<dd><Quantity {answer} /></dd>
+		{/each}
 		<dt>Placement</dt>
 		<dd>{placementText(pass)}</dd>
 		{#if pass.machine}

@@ -112,7 +112,7 @@
 		</div>
 		{#if data.removal}<p class="soft small">{data.removal}</p>{/if}
 		{#if data.notForCrop.length > 0}
-			<Disclosure align="start" size="sm" summary={`Not for this crop: ${data.notForCrop.length} guides`}>
+			<Disclosure align="start" summary={`Not for this crop: ${data.notForCrop.length} guides`}>
 				<p class="soft small">{data.notForCrop.join('; ')}.</p>
 			</Disclosure>
 		{/if}

@@ -20,6 +20,7 @@
 	import SeasonHead from '$lib/ui/season/board/SeasonHead.svelte';
 	import SeasonSums from '$lib/ui/season/board/SeasonSums.svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
+	import CropLoss from '$lib/ui/season/CropLoss.svelte';
 	import PassForm from '$lib/ui/season/PassForm.svelte';
 	import StressPanel from '$lib/ui/season/StressPanel.svelte';
 	import { call, save } from '$lib/ui/forms/call';
@@ -30,6 +31,7 @@
 	/** What a proposal could not place. */
 	let notes = $state<string[]>([]);
 	let editing = $state.raw<{ pass?: Pass; tripOf?: Pass } | undefined>();
+	let losing = $state(false);
 	let chosenId = $state<string | undefined>();
 	/** The pass that is on its way, and the day it is shown on. */
 	let moved = $state.raw<{ pass: Pass; date: string } | undefined>();
@@ -79,6 +81,8 @@
 		if (!chosenPass || !season || !year) return undefined;
 		if (!season.ground.context.crop.perennial && chosenPass.date < season.plantingDate) return 'before planting';
 		const at = stageOn(year.stages, chosenPass.date)?.name;
+		if (!at && season.ground.context.crop.perennial)
+			return `before ${year.stages[0]?.name ?? 'growth'} in the year shown`;
 		return `${at ? `about ${at}` : 'after planting'} in the year shown`;
 	});
 
@@ -157,6 +161,9 @@
 							{planned > 0 ? 'Propose again from the rates' : 'Propose passes from the rates'}
 						</Button>
 					{/if}
+					{#if planned > 0}
+						<Button size="small" kind="ghost" onclick={() => (losing = true)}>Frost or hail</Button>
+					{/if}
 				</div>
 			</section>
 
@@ -169,6 +176,7 @@
 						doneOn={chosen.doneOn}
 						productName={chosen.productName}
 						rate={chosen.rate}
+						bases={chosen.bases}
 						nutrients={chosen.nutrients}
 						cost={chosen.cost}
 						{room}
@@ -245,6 +253,10 @@
 		keep={(pass) => change(passKept(pass, editing ?? {}, kept))}
 		close={() => (editing = undefined)}
 	/>
+{/if}
+
+{#if losing && season}
+	<CropLoss {address} date={season.plantingDate} close={() => (losing = false)} />
 {/if}
 
 <style>

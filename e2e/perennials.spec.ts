@@ -1,0 +1,165 @@
+import { execFileSync } from 'node:child_process';
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, hydrated, test, type App } from './app';
+
+const SAMPLE = {
+	lab: 'Orchard Diagnostics',
+	labNumber: 'N-1',
+	report: {
+		date: '2026-10-06',
+		layers: [
+			{
+				top: 0,
+				bottom: 8,
+				depthUnit: 'in',
+				results: [
+					{ analyte: 'pH', method: 'water', value: 6.1, unit: 'pH' },
+					{ analyte: 'CEC', value: 12, unit: 'meq/100g' }
+				]
+			}
+		]
+	}
+};
+
+/** A field of blackberries with a sample and a goal, and nothing else. */
+async function newBlock(app: App): Promise<string> {
+	const { id } = (await (
+		await app.post('/api/fields', { name: 'Sloe Bank', grower: 'Merrow Fruit', areaAcres: 3 })
+	).json()) as { id: string };
+	for (const [path, body, method] of [
+		[`/api/fields/${id}/2027/goal`, { crop: 'blackberry', yieldGoal: 10_000 }, 'PUT'],
+		[`/api/fields/${id}/samples`, SAMPLE, 'POST']
+	] as const)
+		expect((await app.post(path, body, method)).status, path).toBe(200);
+	return id;
+}
+
+async function faults(page: Page): Promise<string[]> {
+	const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+	return violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.target.join(' ')}`);
+}
+
+test('from an empty block to the sheet: rates on four bases, doses that follow bud break, a frost, and paper', async ({
+	page,
+	app
+}) => {
+	const id = await newBlock(app);
+	await app.openField('Sloe Bank', 'ground');
+	await page.getByRole('button', { name: 'Describe the block' }).click();
+	const block = page.getByRole('region', { name: 'Block' });
+	await block.getByLabel('Year planted').fill('last year');
+	await block.getByLabel('Between rows, ft').fill('10');
+	await block.getByLabel('Between plants, ft').fill('3');
+	await block.getByLabel('Treated strip, ft').fill('12');
+	await block.getByRole('button', { name: 'Save the block' }).click();
+	await expect(block).toContainText('The year planted “last year” must be a year such as 2021.');
+	await block.getByLabel('Year planted').fill('2023');
+	await block.getByRole('button', { name: 'Save the block' }).click();
+	await expect(block).toContainText('the treated strip (12) is wider than the rows are apart (10)');
+	await block.getByLabel('Treated strip, ft').fill('4');
+	await block.getByRole('button', { name: 'Save the block' }).click();
+	await expect(block).toContainText('1452 plants/ac');
+	await expect(block).toContainText('4356 ft/ac');
+
+	// Rates: for each plant, each 100 ft and each treated acre beside the acre.
+	await app.openField('Sloe Bank', 'rates');
+	const nitrogen = page.getByRole('region', { name: 'Nitrogen' });
+	await nitrogen.getByRole('button', { name: 'Own rate' }).click();
+	await nitrogen.getByLabel('Rate, lb/ac').fill('80');
+	await nitrogen.getByLabel('Because').fill('strong canes');
+	await nitrogen.getByRole('button', { name: 'Save it' }).click();
+	await expect(nitrogen).toContainText('0.055 lb/plant');
+	await expect(nitrogen).toContainText('1.84 lb/100 ft');
+	await expect(nitrogen).toContainText('200 lb/treated ac');
+
+	// Banded: 35, 35 and 10 lb; all of them on bare ground.
+	await page.getByRole('link', { name: 'Plan the season with these rates' }).click();
+	await page.getByRole('button', { name: 'Propose passes' }).click();
+	const day = (label: string) => page.getByRole('row', { name: new RegExp(label) }).first();
+	await expect(day('N at bud break')).toContainText('15 Mar');
+	await expect(day('N after harvest')).toContainText('12 Aug');
+
+	// Bud break comes ten days late: every pass moves, in one action.
+	const moved = await app.post(`/api/fields/${id}/2027/block`, { budBreak: '2027-03-25' }, 'PUT');
+	expect(moved.status).toBe(200);
+	await page.reload();
+	await hydrated(page);
+	await expect(day('N at bud break')).toContainText('25 Mar');
+	await expect(day('N after harvest')).toContainText('22 Aug');
+	await expect(
+		page.getByRole('button', { name: /^Undo: Changed what holds of the block in 2027; 3 passes moved/ })
+	).toBeVisible();
+
+	// A frost takes half: what comes after it is halved.
+	await page.getByRole('button', { name: 'Frost or hail' }).click();
+	const dialog = page.getByRole('dialog', { name: 'Part of the crop is lost' });
+	await dialog.getByLabel('Frost or hail on').first().fill('2027-04-10');
+	await dialog.getByLabel('Share of the crop lost, %').fill('half');
+	await dialog.getByRole('button', { name: 'Cut crop and later nitrogen' }).click();
+	await expect(dialog).toContainText('The share lost “half” must be a number of percent from 1 to 99.');
+	await dialog.getByLabel('Share of the crop lost, %').fill('50');
+	await dialog.getByRole('button', { name: 'Cut crop and later nitrogen' }).click();
+	await expect(page.getByRole('button', { name: 'Undo: Lost 50 % of the crop on 10 Apr 2027' })).toBeVisible();
+	const plan = (await (await fetch(`${app.server.origin}/field/${id}/2027/season`)).text()).replaceAll('&#39;', '’');
+	expect(plan).toContain('Less after the loss.');
+
+	await app.openField('Sloe Bank', 'sheet');
+	await expect(page.getByRole('article', { name: 'Sheet' })).toContainText('year 5 of its life');
+	await page.getByRole('button', { name: 'Issue the sheet' }).click();
+	const link = page.getByRole('link', { name: 'PDF' });
+	await expect(link).toBeVisible();
+	const address = (await link.getAttribute('href'))!;
+	const paper = Buffer.from(await (await fetch(app.server.origin + address)).arrayBuffer());
+	const printed = execFileSync('pdftotext', ['-layout', '-', '-'], { input: paper, encoding: 'utf8' });
+	expect(printed).toContain('lb/plant');
+	expect(printed).toContain('Goal 5000 lb/ac; year 5 of its life');
+	const calendar = await (await fetch(app.server.origin + address.replace('pdf', 'ics'))).text();
+	expect(calendar.match(/BEGIN:VEVENT/g)).toHaveLength(3);
+});
+
+test('almond: 237.8 lb with what the well brings, and a leaf test typed in moves nothing else', async ({
+	page,
+	app
+}) => {
+	await app.openField('Almond Reach, old', 'rates');
+	await expect(page.getByRole('region', { name: 'Nitrogen' })).toContainText('237.8');
+	await page.getByRole('button', { name: /^Leaf test of 16 Jul/ }).click();
+	const form = page.getByRole('form', { name: 'Leaf test and days' });
+	await form.getByLabel('Leaf N, %').fill('much');
+	await form.getByRole('button', { name: 'Save leaf test and days' }).click();
+	await expect(form).toContainText('Leaf N “much” must be a number of % above 0.');
+	await form.getByLabel('Leaf N, %').fill('2.4');
+	await form.getByRole('button', { name: 'Save leaf test and days' }).click();
+	await expect(page.getByRole('button', { name: /^Leaf test of 16 Jul: N 2.4 %/ })).toBeVisible();
+	await expect(page.getByRole('region', { name: 'Nitrogen' })).toContainText('237.8');
+	await app.openField('Pippin Block', 'rates');
+	// 45 lb at 2.2 %: 2.05 % calls for 15 % more.
+	await expect(page.getByRole('region', { name: 'Nitrogen' })).toContainText('51.8');
+});
+
+test('palms go out in half kilograms and bags; blocks can be used by everyone', async ({ page, app }) => {
+	test.setTimeout(600_000);
+	const id = await app.fieldId('Lagoon One');
+	const own = { choices: [{ nutrient: 'N', ownRate: 65, reason: 'frond 17' }] };
+	expect((await app.post(`/api/fields/${id}/2027/choices`, own)).status).toBe(200);
+	expect((await app.post(`/api/fields/${id}/2027/programme`, {})).status).toBe(200);
+	await app.openField('Lagoon One', 'sheet');
+	await expect(page.getByRole('article', { name: 'Sheet' })).toContainText(
+		/1 kg\/palm, 3992 palms: 79 bags of 50 kg and 42 kg/
+	);
+	for (const [width, height] of [
+		[1280, 800],
+		[390, 844]
+	] as const) {
+		await page.setViewportSize({ width, height });
+		for (const word of ['ground', 'rates', 'season', 'sheet']) {
+			await app.openField('Bramble Rows', word);
+			expect(await faults(page), `${word} at ${width}`).toEqual([]);
+			const wide = await page.evaluate(
+				() => document.documentElement.scrollWidth > document.documentElement.clientWidth
+			);
+			expect(wide, `${word} at ${width}`).toBe(false);
+		}
+	}
+});
