@@ -312,11 +312,11 @@ test('a prescription: made, handed out in four kinds of files, read back the sam
 test('the map of all fields: found by words, shown, opened from the list and by the mouse', async ({ page, app }) => {
 	await page.goto(`${app.server.origin}/map`);
 	await hydrated(page);
-	await expect(page.getByText('14 of 14 fields have a boundary.')).toBeVisible();
+	await expect(page.getByText('18 of 21 fields have a boundary.')).toBeVisible();
 	const legend = page.getByRole('list', { name: 'Legend' });
 	await expect(legend).toContainText(/Corn\s*\d/);
 	await page.getByLabel('Colour by').selectOption('soil pH');
-	await expect(legend).toContainText(/4\.9 to 6/);
+	await expect(legend).toContainText(/4\.5 to 5/);
 	await page.getByRole('searchbox', { name: 'Find a field or grower' }).fill('merrow hill');
 	await page.getByRole('button', { name: 'Show Filbert Hill on the map' }).click();
 	const map = page.getByRole('region', { name: 'Map of all fields' });

@@ -43,7 +43,7 @@ test('a copy shows what comes out and which rates move before it is saved, and k
 	await page.getByRole('button', { name: 'Copy it to change' }).click();
 	const trial = page.getByRole('complementary');
 	await expect(trial).toContainText('10 of 10 worked examples come out');
-	await expect(trial).toContainText('On none of the 14 open fields');
+	await expect(trial).toContainText('On none of the 21 open fields');
 
 	const level = page.getByLabel('P2O5 by build-up and maintenance, Corn, critical level ppm, constant');
 	await level.fill('18');

@@ -104,15 +104,15 @@ test('a sample can be typed in from the lab’s paper', async ({ page, app }) =>
 
 test('a proposal says what it could not place', async ({ page, app }) => {
 	await app.openField('Pippin Block', 'rates');
-	const sulfur = page.getByRole('region', { name: 'Sulfur' });
-	await sulfur.getByRole('button', { name: 'Own rate' }).click();
-	await sulfur.getByLabel('Rate, lb/ac').fill('12');
-	await sulfur.getByLabel('Because').fill('leaf test of July');
-	await sulfur.getByRole('button', { name: 'Save it' }).click();
-	await expect(sulfur.getByText('because: leaf test of July')).toBeVisible();
+	const nitrogen = page.getByRole('region', { name: 'Nitrogen' });
+	await nitrogen.getByRole('button', { name: 'Own rate' }).click();
+	await nitrogen.getByLabel('Rate, lb/ac').fill('600');
+	await nitrogen.getByLabel('Because').fill('leaf test of July');
+	await nitrogen.getByRole('button', { name: 'Save it' }).click();
+	await expect(nitrogen.getByText('because: leaf test of July')).toBeVisible();
 	await page.getByRole('link', { name: 'Plan the season with these rates' }).click();
 	await page.getByRole('button', { name: 'Propose passes' }).click();
-	await expect(page.getByText('No schedule of passes is known for apple; add the passes by hand.')).toBeVisible();
+	await expect(page.getByText(/lb N\/ac found no place: the soil can hold too little in 2 passes/)).toBeVisible();
 });
 
 test('a dangerous product shows its caution at the choice, in the plan and on the sheet', async ({ page, app }) => {

@@ -9,7 +9,7 @@ test('a newcomer goes from the roster to the grower’s sheet, and a reload lose
 }, info) => {
 	await page.goto(app.server.origin);
 	await hydrated(page);
-	await expect(page.getByRole('heading', { name: '14 fields, 4 growers, plans for 2027' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: '21 fields, 5 growers, plans for 2027' })).toBeVisible();
 
 	// The lab's file becomes a new field.
 	await page.getByRole('link', { name: 'Import a lab file' }).first().click();

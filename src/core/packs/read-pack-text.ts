@@ -19,8 +19,11 @@ export interface ReadPack {
 	problems: LineProblem[];
 }
 
-/** Reads a pack from its text, each problem with its line: JSON, shape, kinds, units, scales, crops, worked examples. */
-export function readPackText(text: string, kinds: readonly AnyRuleKind[], crops: readonly string[]): ReadPack {
+/**
+ * Reads a pack from its text, each problem with its line: JSON, shape, kinds, units, scales, crops, worked examples.
+ * @param crops ids of the crops there are; undefined where they are not known yet, and then not checked
+ */
+export function readPackText(text: string, kinds: readonly AnyRuleKind[], crops: readonly string[] | undefined): ReadPack {
 	const errors: ParseError[] = [];
 	const tree = parseTree(text, errors, { disallowComments: true });
 	if (!tree || errors.length > 0) {
@@ -36,7 +39,7 @@ export function readPackText(text: string, kinds: readonly AnyRuleKind[], crops:
 	const withLine = (problem: Problem) => ({ ...problem, line: lineAt(text, nodeAt(tree, problem.path).offset) });
 	try {
 		const { rules, problems } = inspectPack(document, kinds);
-		const strangers = problems.length > 0 ? [] : unknownCrops(document as PackDocument, crops);
+		const strangers = problems.length > 0 || !crops ? [] : unknownCrops(document as PackDocument, crops);
 		return { document, rules, problems: [...problems, ...strangers].map(withLine) };
 	} catch (error) {
 		if (!(error instanceof InputError)) throw error;
