@@ -19,7 +19,11 @@ self.onmessage = ({ data }: MessageEvent<GuideRequest>) => {
 };
 
 async function tryGuide(text: string, id: number): Promise<void> {
-	const { document, rules, problems } = readPackText(text, ruleKinds, open?.crops.map(({ id }) => id));
+	const { document, rules, problems } = readPackText(
+		text,
+		ruleKinds,
+		open?.crops.map(({ id }) => id)
+	);
 	tell({ kind: 'checked', id, problems, examples: rules.flatMap(examplesOf) });
 	if (!open || document === undefined || rules.length === 0) return;
 	const own = rules[0]!.pack;

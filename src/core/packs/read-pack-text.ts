@@ -23,7 +23,11 @@ export interface ReadPack {
  * Reads a pack from its text, each problem with its line: JSON, shape, kinds, units, scales, crops, worked examples.
  * @param crops ids of the crops there are; undefined where they are not known yet, and then not checked
  */
-export function readPackText(text: string, kinds: readonly AnyRuleKind[], crops: readonly string[] | undefined): ReadPack {
+export function readPackText(
+	text: string,
+	kinds: readonly AnyRuleKind[],
+	crops: readonly string[] | undefined
+): ReadPack {
 	const errors: ParseError[] = [];
 	const tree = parseTree(text, errors, { disallowComments: true });
 	if (!tree || errors.length > 0) {
