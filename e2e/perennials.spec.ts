@@ -61,6 +61,7 @@ test('from an empty block to the sheet: rates on four bases, doses that follow b
 	await block.getByRole('button', { name: 'Save the block' }).click();
 	await expect(block).toContainText('1452 plants/ac');
 	await expect(block).toContainText('4356 ft/ac');
+	await expect(block).toContainText('40 %');
 
 	// Rates: for each plant, each 100 ft and each treated acre beside the acre.
 	await app.openField('Sloe Bank', 'rates');

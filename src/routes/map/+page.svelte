@@ -11,7 +11,12 @@
 	let words = $state('');
 	let chosen = $state<string | undefined>();
 	let by = $state<Coloring>('crop');
-	const colored = $derived(colorFields(data.fields, by));
+	const colored = $derived(
+		colorFields(
+			data.fields.filter(({ onMap }) => onMap),
+			by
+		)
+	);
 	let count = $state<number | string | undefined>();
 
 	const found = $derived.by(() => {
@@ -56,16 +61,16 @@
 						fields have a boundary.{/if}
 				</p>
 				<ul>
-					{#each found.slice(0, MOST_LISTED) as { id, name, grower, areaAc } (id)}
+					{#each found.slice(0, MOST_LISTED) as { id, name, grower, areaAc, onMap } (id)}
 						<li class:chosen={id === chosen}>
 							<a href={address(id)}>{name}</a>
 							<span class="soft small">{grower}{areaAc === null ? '' : `, ${formatNumber(areaAc, 'ac')} ac`}</span>
-							<button
-								type="button"
-								class="plain small"
-								aria-label={`Show ${name} on the map`}
-								onclick={() => (chosen = id)}>Show</button
-							>
+							{#if onMap}<button
+									type="button"
+									class="plain small"
+									aria-label={`Show ${name} on the map`}
+									onclick={() => (chosen = id)}>Show</button
+								>{:else}<span class="soft small">no boundary</span>{/if}
 						</li>
 					{/each}
 				</ul>

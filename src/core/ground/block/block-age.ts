@@ -16,7 +16,7 @@ export function plantAge({ plantedYear }: Pick<Block, 'plantedYear'>, cropYear: 
 	return figure({
 		label: 'year of its life',
 		value: cropYear - plantedYear + 1,
-		unit: 'year',
+		unit: '',
 		formula: 'year - year planted + 1',
 		inputs: [
 			figure({ label: 'year', value: cropYear, unit: '', basis: 'adviser' }),

@@ -1,5 +1,6 @@
 import { fromJson } from '../from-json';
 import type { Setback } from '../../../core/schema-types';
+import { figure, type Answer } from '../../../core/figure/figure';
 import { plantAge } from '../../../core/ground/block/block-age';
 import { plantsPerAcre, rowFeetPerAcre, treatedShare } from '../../../core/ground/block/plant-density';
 import { inSystem } from '../../../core/units/rate-units';
@@ -41,7 +42,7 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 					plantAge(block, year),
 					inSystem(plantsPerAcre(block, field.area_ac ?? undefined), units),
 					inSystem(rowFeetPerAcre(block), units),
-					treatedShare(block)
+					inPercent(treatedShare(block))
 				]
 			: [],
 		history: years.map((row) => {
@@ -55,4 +56,17 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 			};
 		})
 	};
+}
+
+/** A share as people say it. */
+function inPercent(share: Answer): Answer {
+	if (!share.applies) return share;
+	return figure({
+		label: 'treated share',
+		value: share.value * 100,
+		unit: '%',
+		formula: 'share x 100',
+		inputs: [share],
+		basis: share.basis
+	});
 }

@@ -73,6 +73,12 @@ export function newestReports(db: Database): Map<string, Sample> {
 	return new Map(rows.map(({ field_id, report }) => [field_id, fromJson<Sample>(report)]));
 }
 
+/** The fields that have a boundary, by id. */
+export function fieldsOnTheMap(db: Database): Set<string> {
+	const rows = db.prepare<[], { id: string }>('SELECT id FROM field WHERE boundary IS NOT NULL').all();
+	return new Set(rows.map(({ id }) => id));
+}
+
 export interface NewField {
 	name: string;
 	grower: string;

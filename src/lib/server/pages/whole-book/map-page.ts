@@ -3,7 +3,7 @@ import { soilLayers } from '../../../../core/reading/soil/soil-layers';
 import type { Analyte } from '../../../../core/schema-types';
 import { nextToDo } from '../../../next-to-do';
 import { planningYear } from '../../field/planning-year';
-import { newestReports } from '../../stores/fields';
+import { fieldsOnTheMap, newestReports } from '../../stores/fields';
 import { listRoster } from '../../stores/roster';
 import type { Desk } from '../../desk';
 
@@ -14,6 +14,7 @@ const SHOWN: readonly Analyte[] = ['pH', 'P', 'K'];
 export function mapPage({ book, library, today }: Desk) {
 	const year = planningYear(today);
 	const reports = newestReports(book);
+	const onMap = fieldsOnTheMap(book);
 	const cropName = new Map(library.crops.map(({ id, name }) => [id, name]));
 	return {
 		title: 'Map',
@@ -30,6 +31,7 @@ export function mapPage({ book, library, today }: Desk) {
 				name: row.name,
 				grower: row.grower,
 				areaAc: row.areaAc,
+				onMap: onMap.has(row.id),
 				crop: row.crop === null ? undefined : cropName.get(row.crop),
 				soil: Object.fromEntries(results) as Partial<Record<Analyte, number>>,
 				next: nextToDo(row)

@@ -136,7 +136,7 @@
 		display: grid;
 		grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
 		gap: 0.6rem 1rem;
-		margin: 0.6rem 0 0;
+		margin: 0.6rem 0 1.4rem;
 	}
 	dt {
 		color: var(--ink-soft);
