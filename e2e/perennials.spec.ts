@@ -67,7 +67,10 @@ test('from an empty block to the sheet: rates on four bases, doses that follow b
 	await app.openField('Sloe Bank', 'rates');
 	const nitrogen = page.getByRole('region', { name: 'Nitrogen' });
 	await nitrogen.getByRole('button', { name: 'Own rate' }).click();
-	await nitrogen.getByLabel('Rate, lb/ac').fill('80');
+	// A handbook may mean the treated strip: both are shown before it is saved.
+	await nitrogen.getByLabel('Rate, lb/ac').fill('200');
+	await nitrogen.getByLabel('Meant for').selectOption('lb/treated ac');
+	await expect(nitrogen.getByRole('status')).toHaveText('200 lb/treated ac is 80 lb/ac over the whole block.');
 	await nitrogen.getByLabel('Because').fill('strong canes');
 	await nitrogen.getByRole('button', { name: 'Save it' }).click();
 	await expect(nitrogen).toContainText('0.055 lb/plant');

@@ -6,7 +6,7 @@ import type { Block } from '../../schema-types';
 import { inSystem } from '../../units/rate-units';
 import { plantAge } from './block-age';
 import { plantsPerAcre, rowFeetPerAcre, treatedShare } from './plant-density';
-import { basesOf, rowSpacingThatAgrees } from './rate-bases';
+import { basesOf } from './rate-bases';
 
 const value = (answer: Answer) => (answer.applies ? answer.value : NaN);
 const rate = (pounds: number) => figure({ label: 'rate', value: pounds, unit: 'lb/ac', basis: 'adviser' });
@@ -56,13 +56,14 @@ it('a band of 4 ft on rows of 10 ft: 25 lb N on each treated acre is 10 on each 
 	expect(value(basesOf(rate(10 / 0.1), block, undefined).per100Row)).toBeCloseTo(2.3, 2);
 });
 
-// Common practice: "25-40 lb N/ac, 2.5-4 lb of 10-10-10 per 100 ft" agrees on rows of about 4.4 ft.
+// Common practice: "25-40 lb N/ac, 2.5-4 lb of 10-10-10 per 100 ft" agrees on rows of about 4.4 ft, and on no wider ones.
 it.each([
 	[25, 2.5],
 	[40, 4]
-])('a handbook’s %s lb N/ac and %s lb of 10-10-10 in 100 ft agree on rows of 4.4 ft', (nutrient, product) => {
-	const agrees = rowSpacingThatAgrees({ nutrientLbPerAc: nutrient, productLbPer100Ft: product, percent: 10 });
-	expect(agrees.value).toBeCloseTo(4.4, 1);
+])('a handbook’s %s lb N/ac is %s lb of 10-10-10 in 100 ft on rows of 4.36 ft', (pounds, per100) => {
+	const product = rate(pounds / 0.1);
+	expect(value(basesOf(product, feet(4.356), undefined).per100Row)).toBeCloseTo(per100, 9);
+	expect(value(basesOf(product, feet(10), undefined).per100Row)).toBeGreaterThan(2 * per100);
 });
 
 it('counted plants overrule the spacing, and need the area', () => {

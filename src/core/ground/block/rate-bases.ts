@@ -1,6 +1,5 @@
 import { becauseOf, figure, type Answer, type Figure } from '../../figure/figure';
 import type { Block } from '../../schema-types';
-import { FT2_PER_ACRE } from '../../units/factors';
 import { plantsPerAcre, rowFeetPerAcre, treatedShare } from './plant-density';
 
 /** One rate on the other bases that people measure orchards by. */
@@ -59,33 +58,4 @@ function over(
 /** The rate under its own name, without the cautions, which stand on it already. */
 function named(rate: Figure): Figure {
 	return { ...rate, cautions: [] };
-}
-
-/** A line of a handbook that gives a rate twice: per acre and as product for each 100 ft of row. */
-export interface HandbookLine {
-	/** lb/ac of the nutrient. */
-	nutrientLbPerAc: number;
-	/** lb of product for each 100 ft of row. */
-	productLbPer100Ft: number;
-	/** Percent of the nutrient in the product. */
-	percent: number;
-}
-
-/**
- * The row spacing at which the two halves of a handbook's line say the same, ft: 435.6 x product x percent / 100 / rate.
- * On rows further apart the line means the treated strip, or its writer did not reckon.
- */
-export function rowSpacingThatAgrees({ nutrientLbPerAc, productLbPer100Ft, percent }: HandbookLine): Figure {
-	return figure({
-		label: 'row spacing at which both agree',
-		value: ((FT2_PER_ACRE / ROW_FT) * productLbPer100Ft * percent) / 100 / nutrientLbPerAc,
-		unit: 'ft',
-		formula: '435.6 x lb of product in 100 ft x % / 100 / lb per acre',
-		inputs: [
-			figure({ label: 'product in 100 ft of row', value: productLbPer100Ft, unit: 'lb/100 ft', basis: 'adviser' }),
-			figure({ label: 'of the nutrient in it', value: percent, unit: '%', basis: 'adviser' }),
-			figure({ label: 'rate per acre', value: nutrientLbPerAc, unit: 'lb/ac', basis: 'adviser' })
-		],
-		basis: 'practice'
-	});
 }

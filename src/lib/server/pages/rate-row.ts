@@ -48,6 +48,8 @@ export function rateRow(
 		chosen: chosen && inSystem(chosen.rate, units),
 		/** The chosen rate by the plant, the row and the treated strip, where there is a block. */
 		bases: advice && chosen && nutrient !== 'lime' ? basesOfRate(chosen.rate, advice.site, units) : [],
+		/** In what an own rate may be typed beside the unit of the row, and how much of that one of it is. */
+		typedIn: advice && nutrient !== 'lime' ? typedIn(advice.site, units) : [],
 		cost: advice && chosen && inSystem(costOf(chosen.rate, nutrient, advice.request.prices ?? {}), units),
 		opinions: advice ? rates.map((rate) => opinionOf(rate, rates, advice, units, library)) : []
 	};
@@ -58,6 +60,15 @@ function basesOfRate(rate: Answer, { block, areaAc }: Advice['site'], units: Uni
 	if (!block) return [];
 	const { perPlant, per100Row, perTreated } = basesOf(rate, block, areaAc);
 	return [perPlant, per100Row, perTreated].filter(({ applies }) => applies).map((one) => inSystem(one, units));
+}
+
+/** A handbook's figure may mean the plant, the row or the treated strip: what one of each is for the whole block. */
+function typedIn(site: Advice['site'], units: UnitSystem): { unit: string; perArea: number }[] {
+	const one = figure({ label: 'rate', value: 1, unit: 'lb/ac', basis: 'adviser' });
+	const shown = inSystem(one, units);
+	return basesOfRate(one, site, units).flatMap((base) =>
+		base.applies && shown.applies ? [{ unit: base.unit, perArea: shown.value / base.value }] : []
+	);
 }
 
 /** Common practice. */

@@ -1,7 +1,8 @@
 <!-- The adviser's own rate for one nutrient, with the reason that stands on the sheet. -->
 <script lang="ts">
-	import { Button, InlineNotification, TextInput } from 'carbon-components-svelte';
+	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import { formatQuantity } from '$core/units/display';
 	import { valueFromSystem, type UnitSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { numberOrUndefined } from '../forms/numbers';
@@ -17,14 +18,19 @@
 
 	let rate = $state(untrack(() => (row.own?.applies ? String(+row.own.value.toFixed(2)) : '')));
 	let reason = $state(untrack(() => row.choice?.reason ?? ''));
+	let unit = $state(untrack(() => row.unit));
 	let problem = $state('');
+
+	/** What was typed for a plant, a length of row or the treated strip, over the whole block. */
+	const perArea = $derived(row.typedIn.find((one) => one.unit === unit)?.perArea ?? 1);
+	const typed = $derived(numberOrUndefined(rate));
 
 	async function keepOwn(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const value = numberOrUndefined(rate);
 		if (value === undefined || value < 0) return void (problem = `The rate “${rate}” must be a number, 0 or more.`);
 		if (reason.trim().length < 3) return void (problem = 'Say why: the reason stands on the sheet.');
-		const ownRate = valueFromSystem(value, row.ownUnit, units);
+		const ownRate = valueFromSystem(value * perArea, row.ownUnit, units);
 		problem = await save('POST /api/fields/{field}/{year}/choices', address, {
 			choices: [{ nutrient: row.nutrient, ownRate, reason: reason.trim() }]
 		});
@@ -33,12 +39,21 @@
 </script>
 
 <form onsubmit={keepOwn}>
-	<TextInput size="sm" labelText={`Rate, ${row.unit}`} inputmode="decimal" bind:value={rate} />
-	<TextInput size="sm" labelText="Because" bind:value={reason} />
+	<TextInput size="sm" labelText={`Rate, ${unit}`} inputmode="decimal" bind:value={rate} />
+	{#if row.typedIn.length > 0}
+		<Select size="sm" labelText="Meant for" bind:selected={unit}>
+			<SelectItem value={row.unit} text={row.unit} />
+			{#each row.typedIn as one (one.unit)}<SelectItem value={one.unit} text={one.unit} />{/each}
+		</Select>
+	{/if}
+	<div class="because"><TextInput size="sm" labelText="Because" bind:value={reason} /></div>
 	<div class="row">
 		<Button size="small" type="submit">Save it</Button>
 		<Button size="small" kind="ghost" onclick={close}>Cancel</Button>
 	</div>
+	{#if unit !== row.unit && typed !== undefined}<p class="wide small soft" role="status">
+			{formatQuantity(typed, unit)} is {formatQuantity(typed * perArea, row.unit)} over the whole block.
+		</p>{/if}
 	{#if problem}<div class="wide">
 			<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />
 		</div>{/if}
@@ -46,18 +61,20 @@
 
 <style>
 	form {
-		display: grid;
-		grid-template-columns: 9rem minmax(12rem, 28rem) auto;
+		display: flex;
+		flex-wrap: wrap;
 		align-items: end;
-		justify-content: start;
 		gap: 0.6rem 1rem;
 	}
-	.wide {
-		grid-column: 1 / -1;
+	form > :global(.bx--form-item) {
+		flex: 0 1 10rem;
 	}
-	@media (max-width: 640px) {
-		form {
-			grid-template-columns: 1fr;
-		}
+	.because {
+		flex: 1 1 14rem;
+		max-width: 28rem;
+	}
+	.wide {
+		flex: 1 0 100%;
+		margin: 0;
 	}
 </style>
