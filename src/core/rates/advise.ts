@@ -24,7 +24,6 @@ import { nitrogenParts } from './nitrogen/nitrogen-parts';
 import { checkCurve } from './nitrogen/check-curve';
 import { isSimulated, ownCurveRules } from './nitrogen/own-curves';
 import { withObjective } from './nitrogen/with-objective';
-import { basesIn } from './perennial/bases-in';
 import { rateOf } from './rate';
 
 /** What advice stands on beside the request: guides and crops, loaded once. */
@@ -69,7 +68,6 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 			.filter(({ rule }) => rule.gives === nutrient)
 			.map((compiled) => ({
 				...rateOf(compiled, nutrient, reading, prices, request.units),
-				...basesIn(compiled, nutrient, reading, request.units),
 				...(isSimulated(compiled, request) ? { simulated: true as const } : {}),
 				...(nutrient === 'N' ? nitrogenParts(compiled, reading, request.units) : {}),
 				...(nutrient === 'lime' ? { liming: limingOf(compiled, reading, knowledge.packs, prices, request.units) } : {}),

@@ -4,6 +4,7 @@ import { applyRule } from '../reading/apply-rule';
 import type { SiteReading } from '../reading/site-reading';
 import type { AdviseRequest, Rate, RateNutrient } from '../schema-types';
 import { cautionAtOnce } from './lime/lime-applications';
+import { basesIn } from './perennial/bases-in';
 import { tidy } from '../units/display';
 import { inSystem, unitInSystem, type UnitSystem } from '../units/rate-units';
 
@@ -48,7 +49,14 @@ export function rateOf(
 	if (!shown.applies) return { ...base, applies: false, rate: null, reason: `${shown.reason}. ${shown.remedy}` };
 	const none = own.applies && own.value === 0 ? { reason: own.formula } : {};
 	const bridge = own.applies ? approximationOf(own) : undefined;
-	return { ...base, applies: true, rate: tidy(shown.value), ...none, ...(bridge ? { approximate: bridge } : {}) };
+	return {
+		...base,
+		...basesIn(own, nutrient, reading.site, units),
+		applies: true,
+		rate: tidy(shown.value),
+		...none,
+		...(bridge ? { approximate: bridge } : {})
+	};
 }
 
 /** Dollars per acre of a rate in lb/ac (or short tons/ac of lime) at the price on the list. */

@@ -118,7 +118,7 @@ function sheetPass(
 		productName: product.name,
 		...(stage === undefined ? {} : { stage }),
 		...(bases.length === 0 ? {} : { bases }),
-		...(palms && pass.unit === 'lb/ac' ? { palmDose: palmDoseText(palms) } : {}),
+		...(palms && pass.unit === 'lb/ac' ? { palmDose: { text: palmDoseText(palms), product: palms.product } } : {}),
 		rate,
 		carries: passNutrients(pass, product),
 		wholeField: prescribed ? prescriptionTotal(prescribed) : wholeField(rate, field.areaAcres),

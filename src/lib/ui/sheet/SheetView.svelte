@@ -54,7 +54,9 @@
 						><strong>{productName}</strong><br />{pass.label}.
 						<span class="soft">{pass.reason}</span>{#if line.prescription}<br />By prescription: {prescriptionText(
 								line
-							)}.{/if}{#if line.palmDose}<br /><strong>{line.palmDose}</strong>{/if}</td
+							)}.{/if}{#if line.palmDose}<br /><strong>{line.palmDose.text}</strong>, in all <Quantity
+								answer={line.palmDose.product}
+							/>{/if}</td
 					>
 					<td class="num">
 						<Quantity answer={inSystem(rate, content.units)} setting />

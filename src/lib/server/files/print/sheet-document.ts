@@ -101,7 +101,7 @@ function passesTable({ passes, units }: SheetContent): Content {
 				text: [
 					{ text: productName, bold: true },
 					{
-						text: `\n${pass.label}. ${pass.reason}${byParts ? `\nBy prescription: ${byParts}.` : ''}${line.palmDose ? `\n${line.palmDose}.` : ''}`,
+						text: `\n${pass.label}. ${pass.reason}${byParts ? `\nBy prescription: ${byParts}.` : ''}${line.palmDose ? `\n${line.palmDose.text}.` : ''}`,
 						fontSize: 8
 					}
 				]

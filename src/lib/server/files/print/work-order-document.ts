@@ -87,7 +87,7 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
 	const heads = ['Product', units === 'us' ? 'Per acre' : 'Per hectare', 'Whole field', 'Where', 'Supplies'];
 	const rows = passes.map(({ pass, productName, rate, gallons, wholeField, carries, bases, palmDose }): TableCell[] => [
-		{ text: palmDose ? `${productName}\n${palmDose}` : productName, bold: true },
+		{ text: palmDose ? `${productName}\n${palmDose.text}` : productName, bold: true },
 		{
 			text: [
 				settingText(inSystem(rate, units)),

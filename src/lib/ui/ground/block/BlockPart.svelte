@@ -109,7 +109,7 @@
 			</div>
 		</form>
 	{:else if block}
-		<dl>
+		<dl class="fact-grid">
 			{#each facts as [name, value] (name)}<div>
 					<dt>{name}</dt>
 					<dd>{value}</dd>
@@ -131,19 +131,5 @@
 	form {
 		display: grid;
 		gap: 0.9rem;
-	}
-	dl {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
-		gap: 0.6rem 1rem;
-		margin: 0.6rem 0 1.4rem;
-	}
-	dt {
-		color: var(--ink-soft);
-		font-size: 0.84rem;
-	}
-	dd {
-		margin: 0;
-		font-weight: 600;
 	}
 </style>

@@ -143,7 +143,7 @@
 				</div>
 			</form>
 		{:else}
-			<dl>
+			<dl class="fact-grid">
 				<div>
 					<dt>Area</dt>
 					<dd>{data.field.area_ac === null ? 'not known' : `${formatNumber(data.field.area_ac, 'ac')} acres`}</dd>
@@ -260,20 +260,6 @@
 		height: 26rem;
 		position: relative;
 		margin-bottom: 0.4rem;
-	}
-	dl {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
-		gap: 0.6rem 1rem;
-		margin: 0.6rem 0 1rem;
-	}
-	dt {
-		color: var(--ink-soft);
-		font-size: 0.84rem;
-	}
-	dd {
-		margin: 0;
-		font-weight: 600;
 	}
 	form {
 		display: grid;
