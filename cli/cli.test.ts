@@ -138,6 +138,15 @@ describe('cosecha fit', () => {
 describe('cosecha season', () => {
 	const season = readFileSync('demo/requests/corn-season.json', 'utf8');
 
+	it('takes a block: its demand by the shares of its schedule, its stages by its bud break', () => {
+		const { status, stdout } = cosecha(readFileSync('demo/requests/almond-season.json', 'utf8'), 'season');
+		expect(status).toBe(0);
+		const { balance, checks, stages } = JSON.parse(stdout) as SeasonAnswer;
+		expect(balance.wanted).toBeCloseTo(237.8, 1);
+		expect(stages.find(({ name }) => name === 'kernel fill')?.date).toBe('2027-05-31');
+		expect(checks).toEqual([]);
+	});
+
 	it('answers the shipped request day by day, with a balance', () => {
 		const { status, stdout } = cosecha(season, 'season');
 		expect(status).toBe(0);

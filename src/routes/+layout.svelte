@@ -17,6 +17,7 @@
 	import Worksheet from '$lib/ui/figure/Worksheet.svelte';
 	import { worksheet } from '$lib/ui/figure/worksheet.svelte';
 	import { WORDS } from '$lib/ui/frame/words';
+	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { save } from '$lib/ui/forms/call';
 	import type { LayoutData } from './$types';
 
@@ -46,6 +47,8 @@
 
 	const field = $derived(page.params.field);
 	const year = $derived(Number(page.params.year ?? data.planningYear));
+	/** Those of the grower on a field's pages, else of the book. */
+	const units = $derived((page.data.units as UnitSystem | undefined) ?? data.settings.units);
 	const title = $derived(page.data.title as string | undefined);
 	const findings = $derived((page.data.openCautions as number | undefined) ?? 0);
 
@@ -59,8 +62,11 @@
 	}
 
 	async function switchUnits(): Promise<void> {
-		const units = data.settings.units === 'us' ? 'metric' : 'us';
-		message = await save('PATCH /api/settings', {}, { units });
+		const other = units === 'us' ? 'metric' : 'us';
+		message =
+			field && page.data.growerUnits
+				? await save('PUT /api/fields/{field}/grower', { field }, { units: other })
+				: await save('PATCH /api/settings', {}, { units: other });
 	}
 
 	function openYear(to: number): void {
@@ -129,7 +135,7 @@
 			>
 		{/if}
 		<button type="button" class="plain" onclick={switchUnits} aria-label="Switch units">
-			{data.settings.units === 'us' ? 'lb/ac' : 'kg/ha'}
+			{unitInSystem('lb/ac', units)}
 		</button>
 		{#if field && findings > 0}
 			<a class="cautions" href={`/field/${field}/${year}/${page.data.cautionsAt as string}`}><Mark /> {findings} open</a

@@ -2,7 +2,7 @@
 	import { Button, Search } from 'carbon-components-svelte';
 	import { MediaQuery } from 'svelte/reactivity';
 	import { goto } from '$app/navigation';
-	import { formatNumber } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
 	import { shortDate } from '$core/units/day-text';
 	import { ageText } from '$lib/ui/forms/dates';
 	import Severity from '$lib/ui/figure/Severity.svelte';
@@ -72,9 +72,10 @@
 </script>
 
 {#snippet nameCell(row: Row)}<a href={`/field/${row.id}/${data.year}/ground`}>{row.name}</a>{/snippet}
-{#snippet areaCell({ areaAc }: Row)}{areaAc === null ? '' : formatNumber(areaAc, 'ac')}{/snippet}
-{#snippet cropCell({ cropName, yieldGoal, yieldUnit }: Row)}
-	{#if cropName && yieldGoal !== null}{cropName} {formatNumber(yieldGoal, 'yield')} {yieldUnit}{/if}
+{#snippet areaCell({ areaAc, units }: Row)}{areaAc === null ? '' : quantityIn(units, areaAc, 'ac')}{/snippet}
+{#snippet cropCell({ cropName, yieldGoal, yieldUnit, units }: Row)}
+	{#if cropName && yieldGoal !== null}{cropName}
+		{quantityIn(units, yieldGoal, yieldUnit ?? '').replace(/\/\w+$/, '')}{/if}
 {/snippet}
 {#snippet sampleCell({ sampledOn, samples }: Row)}
 	{#if sampledOn}{ageText(sampledOn, data.today)} old{:else if samples > 0}no date{:else}none{/if}
@@ -166,7 +167,7 @@
 					columns={[
 						{ name: 'Field', of: ({ name }) => name, cell: nameCell, share: 14 },
 						{ name: 'Grower', of: ({ grower }) => grower, share: 17 },
-						{ name: 'Acres', of: ({ areaAc }) => areaAc, cell: areaCell, number: true, share: 6 },
+						{ name: 'Area', of: ({ areaAc }) => areaAc, cell: areaCell, number: true, share: 6 },
 						{ name: 'Crop and goal', of: ({ cropName }) => cropName, cell: cropCell, share: 17 },
 						{ name: 'Sample', of: ({ sampledOn }) => sampledOn, cell: sampleCell, share: 11 },
 						{ name: 'Next to do', of: (row) => stands(row).text, cell: nextCell, share: 13 },
@@ -256,9 +257,6 @@
 		}
 		.roster :global(td:nth-child(3)) {
 			grid-area: 1 / 2;
-		}
-		.roster :global(td:nth-child(3):not(:empty)::after) {
-			content: ' ac';
 		}
 		.roster :global(td:nth-child(2)) {
 			color: var(--ink-soft);

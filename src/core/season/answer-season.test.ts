@@ -129,7 +129,8 @@ describe('what no schema sees is refused with its path', () => {
 	const gap = weather.filter((_, at) => at !== 10);
 	const crossed = weather.map((day, at) => (at === 3 ? { ...day, minC: 40 } : day));
 	it.each([
-		[{ ...shipped(), crop: { id: 'oil-palm' as const, yieldGoal: 5 } }, '/crop/id'],
+		[{ ...shipped(), crop: { id: 'alfalfa', yieldGoal: 5 } }, '/crop/id'],
+		[{ ...shipped(), crop: { id: 'oil-palm', yieldGoal: 5 } }, '/crop/nitrogenLbAc'],
 		[{ ...shipped(), station: { id: 'nowhere' } }, '/station/id'],
 		[{ ...shipped(), passes: [{ ...shipped().passes[0]!, product: 'dust' }] }, '/passes/0/product'],
 		[{ ...shipped(), weather: gap }, '/weather/10/date'],

@@ -8,6 +8,7 @@ import { gravestFirst } from '../figure/gravest-first';
 import { modelledCapacityCheck } from './checks/ground/modelled-capacity';
 import { checkSeason } from './checks/check-season';
 import type { PlanContext } from './plan/plan-context';
+import { blockSeason } from './model/crop-growth';
 import { runSeason, seasonDates, type SeasonKnowledge } from './model/run-season';
 import { isSandy } from '../reading/soil/light-soil';
 import { checkGoal } from '../rates/check-goal';
@@ -88,9 +89,10 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 			? notApplicable('holding limit', 'the request gives none', 'Give soil.holdingLimitLbAc, as advise finds it.')
 			: figure({ label: 'holding limit', value: soil.holdingLimitLbAc, unit: 'lb/ac', basis: 'adviser' });
 	const { planting } = seasonDates(request, knowledge);
+	const { age, schedule, stages } = blockSeason(request, knowledge);
 	return {
 		crop: knowledge.crops.find(({ id }) => id === asked.id)!,
-		chosen: {},
+		chosen: asked.nitrogenLbAc === undefined ? {} : { N: asked.nitrogenLbAc },
 		holdingLimit: limit,
 		holdingRoom: roomLeft(limit, mineralOf(soil)),
 		allowances: holdingAllowances(knowledge.packs, asked.id),
@@ -100,7 +102,7 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 		tilleringN: undefined,
 		tillersCountedOn: undefined,
 		manured: false,
-		schedule: knowledge.schedules.find(({ crop }) => crop === asked.id),
+		schedule,
 		extras: knowledge.extras,
 		starter: undefined,
 		liming: { product: 'aglime', placement: 'incorporated' },
@@ -115,7 +117,7 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 		placed: undefined,
 		limits: knowledge.seasonLimits,
 		model: knowledge.seasonModel,
-		stages: knowledge.stages.find(({ crop }) => crop === asked.id),
+		stages,
 		weather: {
 			days: new Map((weather ?? known ?? []).map((day) => [day.date, day])),
 			outlookFrom: shiftDate((weather ?? known)?.at(-1)?.date ?? planting, 1),
@@ -123,8 +125,9 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 		},
 		houseRules: { noGo: [] },
 		setbacks: [],
-		block: undefined,
-		plantAge: undefined,
-		station: knowledge.stations.find(({ id }) => id === station?.id) ?? knowledge.stations[0]!
+		block: asked.block,
+		plantAge: age,
+		station: knowledge.stations.find(({ id }) => id === station?.id) ?? knowledge.stations[0]!,
+		units: request.units ?? 'us'
 	};
 }

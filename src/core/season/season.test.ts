@@ -280,9 +280,7 @@ describe('the checks: each fires, its near miss does not, and its remedy clears 
 	});
 
 	it('passes that do not carry what was chosen', () => {
-		expect(checkSeason([pass({ rate: 357 })], context({ N: 110 }))[0]?.text).toContain(
-			'10 lb/ac short of the chosen 110'
-		);
+		expect(checkSeason([pass({ rate: 357 })], context({ N: 110 }))[0]?.text).toContain('10 lb short of the chosen 110');
 		expect(rules([pass({ rate: 357 })], context({ N: 100 }))).toEqual([]);
 	});
 });

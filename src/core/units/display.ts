@@ -66,8 +66,8 @@ export function formatQuantity(value: number, unit: string): string {
 }
 
 /** A number without the noise of binary fractions (4.719999999999999 is 4.72), for answers that programs read. */
-export function tidy(value: number): number {
-	return Number(value.toPrecision(12));
+export function tidy(value: number, digits = 12): number {
+	return Number(value.toPrecision(digits));
 }
 
 /** "$", "$/ac", "$/lb N": printed with cents, the sign in front. "$ per short ton" too. */

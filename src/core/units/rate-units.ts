@@ -1,5 +1,13 @@
 import { figure, type Answer } from '../figure/figure';
-import { FT_PER_M, HA_PER_ACRE, KG_HA_PER_LB_AC, KG_PER_LB, L_PER_GAL, T_HA_PER_SHORT_TON_AC } from './factors';
+import {
+	FT_PER_M,
+	HA_PER_ACRE,
+	KG_HA_PER_LB_AC,
+	KG_PER_LB,
+	L_PER_GAL,
+	T_HA_PER_SHORT_TON_AC,
+	T_PER_SHORT_TON
+} from './factors';
 
 export type UnitSystem = 'us' | 'metric';
 
@@ -9,6 +17,12 @@ const TO_METRIC: Record<string, { unit: string; factor: number }> = {
 	'$/ac': { unit: '$/ha', factor: 1 / HA_PER_ACRE },
 	'gal/ac': { unit: 'L/ha', factor: L_PER_GAL / HA_PER_ACRE },
 	ac: { unit: 'ha', factor: HA_PER_ACRE },
+	// Whole fields and loads.
+	lb: { unit: 'kg', factor: KG_PER_LB },
+	gal: { unit: 'L', factor: L_PER_GAL },
+	'short tons': { unit: 't', factor: T_PER_SHORT_TON },
+	// Yields; bushels stay bushels, as the guides count them.
+	'ton/ac': { unit: 't/ha', factor: T_HA_PER_SHORT_TON_AC },
 	'lb/plant': { unit: 'kg/plant', factor: KG_PER_LB },
 	'lb/100 ft': { unit: 'kg/100 m', factor: KG_PER_LB * FT_PER_M },
 	'lb/treated ac': { unit: 'kg/treated ha', factor: KG_HA_PER_LB_AC },

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { Search, Select, SelectItem } from 'carbon-components-svelte';
-	import { formatNumber } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
 	import { colorFields, COLORINGS, type Coloring } from '$lib/ui/ground/map/field-colors';
 	import FieldsMap from '$lib/ui/ground/map/FieldsMap.svelte';
 	import type { PageData } from './$types';
@@ -61,10 +61,10 @@
 						fields have a boundary.{/if}
 				</p>
 				<ul>
-					{#each found.slice(0, MOST_LISTED) as { id, name, grower, areaAc, onMap } (id)}
+					{#each found.slice(0, MOST_LISTED) as { id, name, grower, areaAc, units, onMap } (id)}
 						<li class:chosen={id === chosen}>
 							<a href={address(id)}>{name}</a>
-							<span class="soft small">{grower}{areaAc === null ? '' : `, ${formatNumber(areaAc, 'ac')} ac`}</span>
+							<span class="soft small">{grower}{areaAc === null ? '' : `, ${quantityIn(units, areaAc, 'ac')}`}</span>
 							{#if onMap}<button
 									type="button"
 									class="plain small"

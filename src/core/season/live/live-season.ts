@@ -58,13 +58,20 @@ const USUAL_SEASON_DAYS = 150;
 
 /** The year around the kept passes. */
 export function boardYear({ context, request, knowledge, kind }: BoardGround): BoardYear {
-	const { plantingDate, station, stages: known, schedule } = context;
+	const { crop, plantingDate, station, stages: known, schedule } = context;
 	const usual = usualStages(context);
-	const harvest = schedule?.uptake ? seasonDates(request, knowledge).harvest : undefined;
-	const end = harvest ?? usual.at(-1)?.date ?? shiftDate(plantingDate, USUAL_SEASON_DAYS);
+	const runs = schedule?.uptake !== undefined || (crop.perennial && request.crop.nitrogenLbAc !== undefined);
+	const harvest = runs ? seasonDates(request, knowledge).harvest : undefined;
+	const lastStage = usual.at(-1)?.date ?? shiftDate(plantingDate, USUAL_SEASON_DAYS);
+	const end = harvest ?? lastStage;
 	// An orchard has no planting in the year, but a spring.
 	const begin = context.crop.perennial ? (usual[0]?.date ?? plantingDate) : plantingDate;
-	const axis = axisOver([begin, end, ...passesInSeason(request.passes, plantingDate).map(({ date }) => date)]);
+	const axis = axisOver([
+		begin,
+		end,
+		...(crop.perennial ? [lastStage] : []),
+		...passesInSeason(request.passes, plantingDate).map(({ date }) => date)
+	]);
 	const from = shiftDate(axis.from, -RUN_IN_DAYS);
 	const made = typicalYear(station, from, axis.days + RUN_IN_DAYS + 1, plantingDate, kind);
 	const weather = withKnown(made, [...context.weather.days.values()]);
@@ -122,7 +129,7 @@ export function programmesBeside(
 	passes: Pass[],
 	priceOf: PriceOf
 ): ComparedProgramme[] {
-	if (harvest === undefined) return [];
+	if (harvest === undefined || context.crop.perennial) return [];
 	const alternatives = alternativesTo(passes, context);
 	if (alternatives.length === 1) return [];
 	return compareProgrammes(

@@ -1,7 +1,7 @@
 import { daysBetween } from '../weather/season-weather';
 
 /** What a dose is taken up in where no other follows, days: judgement. */
-const LAST_DAYS = 45;
+export const LAST_DAYS = 45;
 
 /**
  * Nitrogen that a perennial has taken up by a day, lb/ac: each share of its schedule evenly from its day to the next

@@ -17,12 +17,11 @@ import { dressingOfPass } from './dressing-of-pass';
 import type { SeasonRun } from './season-run';
 import { simulateSeason, type SeasonCrop, type SeasonSoil } from './simulate-season';
 import { passNutrient } from '../plan/pass/pass-nutrients';
-import { usualPlantingDate } from '../propose/propose-programme';
+import { cropGrowth } from './crop-growth';
 import { daysToReach } from './reach';
 import { offsetOf } from '../plan/placement-facts';
 import { isInSeason } from '../plan/season-span';
 import { seasonYield } from './relative-yield';
-import { uptakeCurve } from './uptake';
 import { seasonWeather, shiftDate } from '../weather/season-weather';
 import { USUAL_ROW_IN } from '../plan/usual-values';
 
@@ -115,28 +114,15 @@ export function seasonDates(
 	request: SeasonRequest,
 	knowledge: SeasonKnowledge
 ): { start: string; planting: string; harvest: string } {
-	const { schedule, uptake } = scheduleOf(request, knowledge);
-	const planting = request.crop.plantingDate ?? plantingOf(request, schedule);
+	const { planting, harvest } = cropGrowth(request, knowledge);
 	const first = carrying(request, knowledge, planting)
 		.map(({ pass }) => pass.date)
 		.reduce((a, b) => (b < a ? b : a), planting);
 	return {
 		start: request.weather?.[0]?.date ?? shiftDate(first, -RUN_IN_DAYS),
 		planting,
-		harvest: shiftDate(planting, uptake.harvestDays)
+		harvest
 	};
-}
-
-function scheduleOf({ crop: asked }: SeasonRequest, knowledge: SeasonKnowledge) {
-	const schedule = knowledge.schedules.find(({ crop }) => crop === asked.id);
-	const { uptake } = schedule ?? {};
-	const heat = knowledge.stages.find(({ crop }) => crop === asked.id)?.heat;
-	if (!knowledge.crops.some(({ id }) => id === asked.id) || !schedule || !uptake || !heat) {
-		const known = knowledge.schedules.filter((one) => one.uptake).map(({ crop }) => crop);
-		const message = `no uptake of nitrogen is known for "${asked.id}"; known: ${known.join(', ')}`;
-		throw new InputError([{ path: '/crop/id', message }]);
-	}
-	return { schedule, uptake, heat };
 }
 
 /** The passes of the season that bring nitrogen. */
@@ -147,8 +133,8 @@ function carrying({ passes }: SeasonRequest, knowledge: SeasonKnowledge, plantin
 }
 
 function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
-	const { crop: asked, soil: facts } = request;
-	const { uptake, heat } = scheduleOf(request, knowledge);
+	const { soil: facts } = request;
+	const { established, uptake } = cropGrowth(request, knowledge);
 	const { start, planting, harvest } = seasonDates(request, knowledge);
 	const planted = differenceInCalendarDays(parseISO(planting), parseISO(start));
 	const harvested = differenceInCalendarDays(parseISO(harvest), parseISO(start));
@@ -177,10 +163,11 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	};
 	const dayOf = (date: string) =>
 		Math.min(weather.length - 1, Math.max(0, (Date.parse(date) - Date.parse(start)) / DAY_MS));
-	const wanted = uptakeCurve(uptake, heat, asked.yieldGoal, planting, (date) => weather[dayOf(date)]!);
+	const wanted = uptake((date) => weather[dayOf(date)]!);
 	const crop: SeasonCrop = {
 		planted,
 		harvested,
+		established,
 		wantedBy: (day) => wanted(weather[day]!.date) * KG_HA_PER_LB_AC
 	};
 	const dated = carrying(request, knowledge, planting).map((one) => ({
@@ -206,20 +193,14 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 function reachedOn(
 	pass: Pass,
 	day: number,
-	{ planted }: SeasonCrop,
+	{ planted, established }: SeasonCrop,
 	{ crop }: SeasonRequest,
 	{ seasonModel }: SeasonKnowledge
 ): number | undefined {
-	// Before planting nobody knows where the rows will be.
-	if (day < planted && pass.offsetIn === undefined) return undefined;
+	// Before planting nobody knows where the rows will be; the roots of a perennial are everywhere.
+	if (established || (day < planted && pass.offsetIn === undefined)) return undefined;
 	const days = daysToReach(offsetOf(pass, crop.rowSpacingIn ?? USUAL_ROW_IN), seasonModel);
 	return days === 0 ? undefined : planted + days;
-}
-
-function plantingOf({ crop, passes, weather }: SeasonRequest, schedule: Schedule): string {
-	const year = crop.year ?? Number((weather?.at(-1)?.date ?? passes.at(-1)?.date ?? '').slice(0, 4));
-	if (year > 0) return usualPlantingDate(schedule, year);
-	throw new InputError([{ path: '/crop/plantingDate', message: 'must be given where there is neither year nor pass' }]);
 }
 
 function productOf(id: string, { products }: SeasonKnowledge, index: number): Product {

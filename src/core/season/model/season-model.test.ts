@@ -13,6 +13,7 @@ const station = stations[0]!;
 const corn: SeasonCrop = {
 	planted: 120,
 	harvested: 270,
+	established: false,
 	wantedBy: (day) => 200 / (1 + Math.exp(-0.1 * (day - 120 - 58)))
 };
 

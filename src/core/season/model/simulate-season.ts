@@ -36,6 +36,8 @@ export interface SeasonCrop {
 	planted: number;
 	/** Day of the run on which it is harvested. */
 	harvested: number;
+	/** A perennial: its roots are there, and it covers the ground from its bud break. */
+	established: boolean;
 	wantedBy: (day: number) => number;
 }
 
@@ -83,10 +85,15 @@ export function simulateSeason(
 
 		const growing = crop !== undefined && day >= crop.planted && day < crop.harvested;
 		const sincePlanting = growing ? day - crop.planted : 0;
-		const rooted = growing ? rootedLayers(sincePlanting, model) : 0;
+		const rooted = !growing ? 0 : crop.established ? LAYERS : rootedLayers(sincePlanting, model);
 		const dayOfYear = ((weather.firstDayOfYear + day - 1) % START_YEAR_DAYS) + 1;
 		const reference = referenceEvaporation(minC, maxC, weather.latitude, dayOfYear);
-		waterDay(water, rain, reference * coverShare(growing, sincePlanting, model), Math.max(1, Math.ceil(rooted)));
+		waterDay(
+			water,
+			rain,
+			reference * coverShare(growing, crop?.established ? Infinity : sincePlanting, model),
+			Math.max(1, Math.ceil(rooted))
+		);
 		totals.leached += carryNitrateDown(nitrate, water.mm, water.drained, apart);
 
 		for (const cohort of cohorts) {

@@ -41,6 +41,7 @@ export function planContext(change: Partial<PlanContext> & { cropId?: CropId } =
 		block: undefined,
 		plantAge: undefined,
 		station: library.stations[0]!,
+		units: 'us',
 		...rest
 	};
 }

@@ -1,4 +1,5 @@
 import type { Answer } from '../../figure/figure';
+import type { UnitSystem } from '../../units/rate-units';
 import type { HoldingAllowances } from '../../reading/holding-room';
 import type { PlacedParameters } from '../../rates/nitrogen/placed-factor';
 import type {
@@ -77,6 +78,8 @@ export interface PlanContext {
 	plantAge: number | undefined;
 	/** Whose normals stand for the usual weather. */
 	station: Station;
+	/** In which amounts are said to the reader. */
+	units: UnitSystem;
 }
 
 /** The product of a pass. The stores admit none that the catalogue lacks. */

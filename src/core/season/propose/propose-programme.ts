@@ -1,3 +1,4 @@
+import { amountText } from '../../units/amount-text';
 import type { Answer } from '../../figure/figure';
 import { limeApplications } from '../../rates/lime/lime-applications';
 import { formatNumber } from '../../units/display';
@@ -118,7 +119,7 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 	const unplaced =
 		tilleringN !== undefined && tilleringN >= LEAST_WORTH_A_PASS && !tillering
 			? [
-					`The ${formatNumber(tilleringN, 'lb/ac')} lb N/ac of the tiller count found no pass: a later one is applied already.`
+					`The ${amountText(context.units).ofArea(tilleringN, 'N')} of the tiller count found no pass: a later one is applied already.`
 				]
 			: [];
 	const wanted = (chosen.N ?? dressed) - carried([...applied, ...others], 'N', context);
@@ -149,7 +150,7 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 		...unplaced,
 		...(left >= LEAST_WORTH_A_PASS
 			? [
-					`${formatNumber(left, 'lb/ac')} lb N/ac found no place: the soil can hold too little in ${steps.length} ${steps.length === 1 ? 'pass' : 'passes'}. Add a pass, or lower the rate.`
+					`${amountText(context.units).ofArea(left, 'N')} found no place: the soil can hold too little in ${steps.length} ${steps.length === 1 ? 'pass' : 'passes'}. Add a pass, or lower the rate.`
 				]
 			: [])
 	];
@@ -242,16 +243,20 @@ function sharesOf(
 	});
 }
 
-function splitReason({ holdingLimit, holdingRoom }: PlanContext, ceilings: readonly Answer[], wanted: number): string {
+function splitReason(
+	{ holdingLimit, holdingRoom, units }: PlanContext,
+	ceilings: readonly Answer[],
+	wanted: number
+): string {
 	const pounds = ceilings.flatMap((ceiling) => (ceiling.applies ? [ceiling.value] : []));
 	if (pounds.length === 0 || !holdingLimit.applies) return '';
-	const number = (value: number) => formatNumber(value, 'lb/ac');
-	const [least, most] = [number(Math.min(...pounds)), number(Math.max(...pounds))];
-	const room = least === most ? least : `${least} to ${most}`;
+	const say = amountText(units);
+	const [least, most] = [Math.min(...pounds), Math.max(...pounds)];
+	const from = say.bare(least) === say.bare(most) ? '' : `${say.bare(least)} to `;
 	const held = holdingRoom.applies
-		? `has room for ${room} of the ${number(holdingLimit.value)} lb N/ac it can hold`
-		: `can hold ${room} lb N/ac`;
-	return `Split because the soil ${held} at one time, and ${number(wanted)} lb are wanted.`;
+		? `has room for ${from}${say.bare(most)} of the ${say.ofArea(holdingLimit.value, 'N')} it can hold`
+		: `can hold ${from}${say.ofArea(most, 'N')}`;
+	return `Split because the soil ${held} at one time, and ${say(wanted)} are wanted.`;
 }
 
 function passOf(step: ScheduleStep, context: PlanContext, rate: number, unit: Pass['unit']): Pass {

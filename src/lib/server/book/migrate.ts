@@ -9,9 +9,21 @@ import ground from './006-ground.sql?raw';
 import zoneSeasons from './007-zone-seasons.sql?raw';
 import passColumns from './008-pass-columns.sql?raw';
 import blocks from './009-blocks.sql?raw';
+import growerUnits from './010-grower-units.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
-const MIGRATIONS: readonly string[] = [book, rates, nitrogen, season, supply, ground, zoneSeasons, passColumns, blocks];
+const MIGRATIONS: readonly string[] = [
+	book,
+	rates,
+	nitrogen,
+	season,
+	supply,
+	ground,
+	zoneSeasons,
+	passColumns,
+	blocks,
+	growerUnits
+];
 
 /**
  * Applies the migrations a book has not seen, all or none. A book in a file that holds something is copied first, to

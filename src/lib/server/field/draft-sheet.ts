@@ -14,7 +14,7 @@ const SHOWN_ANALYTES: readonly Analyte[] = ['pH', 'bufferPh', 'P', 'K', 'OM'];
 export function draftSheet(
 	{ field, year, sample }: FieldYear,
 	advice: Advice,
-	{ units, preparedBy, loads }: Settings,
+	{ preparedBy, loads }: Settings,
 	prescriptions: ReadonlyMap<string, Prescription>
 ): SheetContent {
 	const { packs, products, cautions } = currentLibrary();
@@ -45,7 +45,7 @@ export function draftSheet(
 		findings: advice.answer.findings,
 		checks: [...advice.checks()],
 		packs: packs.packs.filter(({ id }) => used.has(id)),
-		request: { ...advice.request, units },
+		request: { ...advice.request, units: field.units },
 		products,
 		cautionList: cautions,
 		loads,

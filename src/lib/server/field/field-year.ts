@@ -174,7 +174,8 @@ function planContext(
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
 		block: site.block,
 		plantAge: ageOf(site),
-		station: library.station
+		station: library.station,
+		units: field.units
 	};
 }
 

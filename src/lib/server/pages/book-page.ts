@@ -10,7 +10,7 @@ const MOST_EVENTS = 200;
 export function bookPage(desk: Desk, address: FieldAddress) {
 	const { field, year, goal } = desk.fieldYear(address);
 	const { crops, products } = desk.library;
-	const { units } = desk.settings;
+	const { units } = field;
 	const crop = crops.find(({ id }) => id === goal?.crop);
 	const passes = goal ? listPasses(desk.book, goal.id) : [];
 	return {

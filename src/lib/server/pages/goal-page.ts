@@ -13,6 +13,7 @@ export function goalPage({ book, library }: Desk, { field, year, goal, advice }:
 	const lastYear = findFieldYear(book, field.id, year - 1);
 	return {
 		fieldId: field.id,
+		units: field.units,
 		year,
 		crops: crops.map(({ id, name, yieldUnit, usualGoal, perennial, preferredPh }) => ({
 			id,

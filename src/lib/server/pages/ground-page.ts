@@ -15,7 +15,7 @@ import type { Desk, FieldAddress } from '../desk';
 export function groundPage(desk: Desk, address: FieldAddress) {
 	const { field, samples, year } = desk.fieldYear(address);
 	const { crops } = desk.library;
-	const { units } = desk.settings;
+	const { units } = field;
 	const block = blockOf(field);
 	const years = listFieldYears(desk.book, field.id);
 	const zones = listZones(desk.book, field.id);

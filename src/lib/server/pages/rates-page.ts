@@ -38,7 +38,7 @@ const OUTLOOK_YEARS = 6;
 export function ratesPage(desk: Desk, address: FieldAddress) {
 	const fieldYear = desk.fieldYear(address);
 	const { advice } = fieldYear;
-	const { units } = desk.settings;
+	const { units } = fieldYear.field;
 	const library = desk.library;
 	const rows = ROWS.map((row) => rateRow(row, advice, units, library));
 	const guides = (advice?.answer.rates ?? []).filter(({ applies }) => applies).map(({ packTitle }) => packTitle);

@@ -13,7 +13,7 @@ import { SiteReading } from '../../../core/reading/site-reading';
 import { siteInputs } from '../../../core/reading/site-inputs';
 import { readTrends } from '../../../core/reading/soil/trends';
 import type { Sample } from '../../../core/schema-types';
-import { inSystem } from '../../../core/units/rate-units';
+import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { Advice } from '../field/field-year';
 import { goalPage } from './goal-page';
 import { schoolName } from '../../school-names';
@@ -36,6 +36,7 @@ export function readingPage(desk: Desk, address: FieldAddress) {
 		reading: readingOf(
 			desk,
 			advice,
+			fieldYear.field.units,
 			fieldYear.samples.map(({ report }) => report)
 		)
 	};
@@ -43,9 +44,8 @@ export function readingPage(desk: Desk, address: FieldAddress) {
 
 export type ReadingPage = ReturnType<typeof readingPage>;
 
-function readingOf(desk: Desk, { site, answer, crop, chosen }: Advice, samples: readonly Sample[]) {
+function readingOf(desk: Desk, { site, answer, crop, chosen }: Advice, units: UnitSystem, samples: readonly Sample[]) {
 	const { packs } = desk.library;
-	const { units } = desk.settings;
 	const { worksheets } = answer.derived;
 	const lime = answer.rates
 		.filter(({ nutrient }) => nutrient === 'lime')

@@ -15,7 +15,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 	const { field, year, advice, goal, prices } = desk.fieldYear(address);
 	const library = desk.library;
 	const { products, cautions, station } = library;
-	const { units } = desk.settings;
+	const { units } = field;
 	const catalogue = products.map(({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
 		id,
 		name,

@@ -20,7 +20,7 @@ export function sheetPage(desk: Desk, address: FieldAddress) {
 		draft,
 		/** By which the page says which draft it shows. */
 		mark: draft && draftMark(draft),
-		settings,
+		preparedBy: settings.preparedBy,
 		maps: goal ? listPrescriptions(desk.book, goal.id).map(({ id, content }) => ({ id, name: content.name })) : [],
 		openChoices: advice ? advice.chosen.length === 0 : true,
 		sheets: sheets.map(({ id, number, issuedAt, content }, index) => ({

@@ -12,7 +12,6 @@ const COMPARED = ['N', 'P2O5', 'K2O', 'S'] as const;
 export function supplyPage(desk: Desk, address: FieldAddress) {
 	const { field, year, advice, prices } = desk.fieldYear(address);
 	const { products } = desk.library;
-	const settings = desk.settings;
 	const open = (advice?.passes ?? []).filter(({ doneOn }) => doneOn === null).map(({ plan }) => plan);
 	const ofProduct = new Map(
 		products.flatMap(({ id }) => {
@@ -22,7 +21,7 @@ export function supplyPage(desk: Desk, address: FieldAddress) {
 	);
 	return {
 		open,
-		loads: settings.loads,
+		loads: desk.settings.loads,
 		acres: field.area_ac ?? undefined,
 		catalogue: products,
 		ofProduct,
@@ -47,7 +46,7 @@ export function supplyPage(desk: Desk, address: FieldAddress) {
 		})),
 		fieldId: field.id,
 		year,
-		cost: advice && inSystem(advice.cost, settings.units),
+		cost: advice && inSystem(advice.cost, field.units),
 		needs: productNeeds(open, products, field.area_ac ?? undefined).map(({ product, ...need }) => ({
 			name: product.name,
 			...need

@@ -11,7 +11,7 @@ export function walkPage(desk: Desk, address: FieldAddress) {
 	const { field, year, advice, goal } = desk.fieldYear(address);
 	const base = { fieldId: field.id, year, today: desk.today, hasGoal: goal !== undefined };
 	if (!advice) return { ...base, walk: undefined };
-	const { units } = desk.settings;
+	const { units } = field;
 	const library = desk.library;
 	const tests = listCropTests(desk.book, advice.goal.id);
 	const kinds = KINDS.filter((kind) =>

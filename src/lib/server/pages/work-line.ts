@@ -1,6 +1,7 @@
 import { severityCount } from '../../../core/figure/severity-word';
 import { readResult } from '../../../core/reading/soil/read-result';
 import { soilLayers } from '../../../core/reading/soil/soil-layers';
+import { quantityIn } from '../../../core/units/amount-text';
 import { formatNumber, formatQuantity } from '../../../core/units/display';
 import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { FieldYear } from '../field/field-year';
@@ -9,7 +10,7 @@ import type { Sheet } from '../stores/sheets';
 /** What each of the seven words stands at now, by its path. */
 export function workLine(fieldYear: FieldYear, sheets: readonly Sheet[], units: UnitSystem): Record<string, string> {
 	return {
-		ground: groundText(fieldYear),
+		ground: groundText(fieldYear, units),
 		reading: readingText(fieldYear),
 		rates: ratesText(fieldYear, units),
 		season: seasonText(fieldYear),
@@ -19,8 +20,8 @@ export function workLine(fieldYear: FieldYear, sheets: readonly Sheet[], units: 
 	};
 }
 
-function groundText({ field, samples }: FieldYear): string {
-	const area = field.area_ac === null ? 'area not known' : `${formatNumber(field.area_ac, 'ac')} ac`;
+function groundText({ field, samples }: FieldYear, units: UnitSystem): string {
+	const area = field.area_ac === null ? 'area not known' : quantityIn(units, field.area_ac, 'ac');
 	const count = samples.length === 1 ? '1 sample' : `${samples.length} samples`;
 	return [area, field.texture, count].filter(Boolean).join(', ');
 }

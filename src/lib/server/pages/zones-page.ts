@@ -18,7 +18,7 @@ import type { Desk, FieldAddress } from '../desk';
 export function zonesPage(desk: Desk, address: FieldAddress) {
 	const { field, year, advice, prices, goal } = desk.fieldYear(address);
 	const library = desk.library;
-	const { units } = desk.settings;
+	const { units } = field;
 	const zones = listZones(desk.book, field.id, goal && { crop: goal.crop, year });
 	const layers = listLayers(desk.book, field.id);
 	const advised = advice ? adviseZones(advice, zones, layers, library, desk.today) : [];

@@ -1,6 +1,7 @@
 import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
+import type { UnitSystem } from '../../../core/units/rate-units';
 import type { AdviseRequest, Block, Sample, SampleAction } from '../../../core/schema-types';
 import { act, type Writer } from '../book/act';
 import { ActionError } from '../book/action-error';
@@ -9,6 +10,10 @@ export interface FieldRow {
 	id: string;
 	grower_id: string;
 	grower: string;
+	/** The units the grower was given; null: those of the book. */
+	grower_units: UnitSystem | null;
+	/** The units this field is read in. */
+	units: UnitSystem;
 	name: string;
 	area_ac: number | null;
 	boundary: string | null;
@@ -31,7 +36,11 @@ export interface SampleRecord {
 	report: Sample;
 }
 
-const SELECT_FIELD = 'SELECT f.*, g.name AS grower FROM field f JOIN grower g ON g.id = f.grower_id';
+/** SQL: the units of grower `g`, else of the book. */
+export const UNITS_OF_GROWER = "coalesce(g.units, (SELECT value FROM setting WHERE id = 'units'), 'us')";
+
+const SELECT_FIELD = `SELECT f.*, g.name AS grower, g.units AS grower_units, ${UNITS_OF_GROWER} AS units
+	FROM field f JOIN grower g ON g.id = f.grower_id`;
 
 export function listFields(db: Database): FieldRow[] {
 	return db.prepare<[], FieldRow>(`${SELECT_FIELD} ORDER BY g.name COLLATE NOCASE, f.name COLLATE NOCASE`).all();
@@ -43,6 +52,13 @@ export function findField(db: Database, id: string): FieldRow | undefined {
 
 export function listGrowers(db: Database): { id: string; name: string }[] {
 	return db.prepare<[], { id: string; name: string }>('SELECT id, name FROM grower ORDER BY name COLLATE NOCASE').all();
+}
+
+/** Gives a grower units of its own, or takes them back: undefined. */
+export function setGrowerUnits(db: Database, { grower_id, grower }: FieldRow, units: UnitSystem | undefined): void {
+	act(db, { label: `Changed the units of ${grower}` }, (writer) =>
+		writer.update('grower', grower_id, { units: units ?? null })
+	);
 }
 
 /** Samples of a field, the newest first; those without a date last. */

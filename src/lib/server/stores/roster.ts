@@ -1,4 +1,6 @@
 import type { Database } from 'better-sqlite3';
+import type { UnitSystem } from '../../../core/units/rate-units';
+import { UNITS_OF_GROWER } from './fields';
 import type { CropId } from '../../../core/schema-types';
 
 /** One field on the roster, from the book alone. */
@@ -6,6 +8,7 @@ export interface RosterRow {
 	id: string;
 	name: string;
 	grower: string;
+	units: UnitSystem;
 	areaAc: number | null;
 	crop: CropId | null;
 	yieldGoal: number | null;
@@ -22,7 +25,7 @@ export interface RosterRow {
 export function listRoster(db: Database, year: number): RosterRow[] {
 	return db
 		.prepare<[number], RosterRow>(
-			`SELECT f.id, f.name, g.name AS grower, f.area_ac AS areaAc, y.crop, y.yield_goal AS yieldGoal,
+			`SELECT f.id, f.name, g.name AS grower, ${UNITS_OF_GROWER} AS units, f.area_ac AS areaAc, y.crop, y.yield_goal AS yieldGoal,
 				s.sampledOn, ifnull(s.samples, 0) AS samples, ifnull(c.choices, 0) AS choices,
 				ifnull(p.passes, 0) AS passes, p.nextPass, p.nextLabel, ifnull(t.sheets, 0) AS sheets
 			FROM field f

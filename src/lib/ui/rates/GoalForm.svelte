@@ -3,13 +3,15 @@
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { CropId, PreviousCropId } from '$core/schema-types';
-	import { formatNumber } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
+	import { unitInSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { isOneOf } from '$core/check/typed-object';
 	import { PREVIOUS_CROPS } from '../forms/choices';
 	import { longDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../forms/numbers';
 	import { save } from '../forms/call';
+	import { keptAmount, typedAmount } from '../forms/typed-amount';
 	import DayField from '../forms/DayField.svelte';
 
 	const { page }: { page: RatesPage['goalPage'] } = $props();
@@ -35,7 +37,7 @@
 		const previous: string | null | undefined = goal ? goal.previousCrop : lastCrop;
 		return {
 			crop: first,
-			yieldGoal: String(goal?.yieldGoal ?? crops.find(({ id }) => id === first)?.usualGoal ?? ''),
+			yieldGoal: typed(first, goal?.yieldGoal ?? crops.find(({ id }) => id === first)?.usualGoal),
 			previousCrop: isPreviousCrop(previous) ? previous : '',
 			plantingDate: goal?.plantingDate ?? '',
 			rowSpacingIn: goal?.rowSpacingIn ? String(goal.rowSpacingIn) : '',
@@ -46,11 +48,16 @@
 		};
 	}
 
+	/** A yield as it stands in the form, in the grower's units. */
+	function typed(id: string, value: number | undefined): string {
+		return typedAmount(value, page.crops.find((one) => one.id === id)?.yieldUnit ?? '', page.units);
+	}
+
 	/** Another crop has another yield; the form's first crop keeps the goal it came with. */
 	function takeUsualGoal(id: string): void {
 		if (id === goalIsOf) return;
 		goalIsOf = id;
-		form.yieldGoal = String(page.crops.find((one) => one.id === id)?.usualGoal ?? form.yieldGoal);
+		form.yieldGoal = typed(id, page.crops.find((one) => one.id === id)?.usualGoal) || form.yieldGoal;
 	}
 
 	function nameOf(id: string): string {
@@ -70,7 +77,8 @@
 
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const yieldGoal = numberOrUndefined(form.yieldGoal);
+		const before = page.goal?.crop === form.crop ? page.goal.yieldGoal : undefined;
+		const yieldGoal = keptAmount(form.yieldGoal, before, crop?.yieldUnit ?? '', page.units);
 		const rowSpacingIn = numberOrUndefined(form.rowSpacingIn);
 		const targetPh = numberOrUndefined(form.targetPh);
 		if (yieldGoal === undefined || yieldGoal <= 0)
@@ -107,7 +115,7 @@
 
 {#if !open && page.goal && present}
 	<p class="goal">
-		<strong>{present.name} {formatNumber(page.goal.yieldGoal, 'yield')} {present.yieldUnit}</strong>
+		<strong>{present.name} {quantityIn(page.units, page.goal.yieldGoal, present.yieldUnit)}</strong>
 		{#if page.perennial}{#if page.perennial.age !== undefined}in year {page.perennial.age} of its life{:else}<a
 					href={`/field/${page.fieldId}/${page.year}/ground`}>block not described</a
 				>{/if}{#if page.perennial.days[0]}, {page.perennial.days[0].name}
@@ -148,7 +156,7 @@
 			</Select>
 			<TextInput
 				size="sm"
-				labelText={`${crop?.perennial ? 'Expected crop' : 'Yield goal'}, ${crop?.yieldUnit ?? ''}`}
+				labelText={`${crop?.perennial ? 'Expected crop' : 'Yield goal'}, ${unitInSystem(crop?.yieldUnit ?? '', page.units)}`}
 				inputmode="decimal"
 				bind:value={form.yieldGoal}
 			/>

@@ -1,6 +1,6 @@
+import { amountText } from '../../../units/amount-text';
 import { addDays, format, parseISO } from 'date-fns';
 import type { Figure } from '../../../figure/figure';
-import { formatNumber } from '../../../units/display';
 import type { Pass, Remedy } from '../../../schema-types';
 import { EARLIER_PASSES, isAutumn, isStabilised, nitrogenRoom, type NitrogenRoom } from '../../plan/pass/pass-ceiling';
 import { passNutrient, productFor } from '../../plan/pass/pass-nutrients';
@@ -40,7 +40,7 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 				rule: 'holding-limit',
 				severity: 'stop',
 				pass: largest.id,
-				text: `${formatNumber(total, 'lb/ac')} lb N/ac in one go on ${longDate(largest.date)}; ${heldText(context, ceiling, known.value)}.`,
+				text: `${amountText(context.units).ofArea(total, 'N')} in one go on ${longDate(largest.date)}; ${heldText(context, ceiling, known.value)}.`,
 				basis,
 				remedies: splitRemedy(largest, passes, room, context)
 			}
@@ -48,12 +48,14 @@ export const holdingLimitCheck: SeasonCheck = (passes, context) => {
 	});
 };
 
-function heldText({ holdingRoom }: PlanContext, ceiling: Figure, beforeSeason: number): string {
-	const pounds = formatNumber(ceiling.value, 'lb/ac');
+function heldText(context: PlanContext, ceiling: Figure, beforeSeason: number): string {
+	const pounds = amountText(context.units).bare(ceiling.value);
 	const earlier = ceiling.inputs.find(({ label }) => label === EARLIER_PASSES);
-	const left = earlier?.applies ? `, where ${formatNumber(earlier.value, 'lb/ac')} lb of earlier passes still lie` : '';
+	const left = earlier?.applies
+		? `, where ${amountText(context.units)(earlier.value)} of earlier passes still lie`
+		: '';
 	const inSeason = ceiling.value > beforeSeason ? ', with what the season allows' : '';
-	return holdingRoom.applies
+	return context.holdingRoom.applies
 		? `the soil can take up ${pounds}${left}${inSeason}`
 		: `the soil can hold ${pounds}${left}${inSeason}`;
 }

@@ -1,3 +1,4 @@
+import { amountText } from '../../../units/amount-text';
 import type { Pass, PassCheck, Remedy } from '../../../schema-types';
 import { DAY_MS } from '../../../units/factors';
 import { formatNumber } from '../../../units/display';
@@ -96,13 +97,13 @@ function overCeiling(
 
 function complaint(pass: Pass, { pounds, lbAc, what, own }: Excess, least: Excess, context: PlanContext): PassCheck {
 	const { limits, sandy, rowSpacingIn } = context;
-	const most = formatNumber(lbAc, 'lb/ac');
+	const most = amountText(context.units).bare(lbAc);
 	const spacing = formatNumber(rowSpacingIn ?? limits.besideSeed.referenceRowIn, 'in');
 	const lower: Remedy[] =
 		least.share > 0
 			? [
 					{
-						label: `Lower it to ${formatNumber(least.room, 'lb/ac')} lb of ${least.what.replace(/, .*/, '')}`,
+						label: `Lower it to ${amountText(context.units)(least.room)} of ${least.what.replace(/, .*/, '')}`,
 						passes: [{ ...pass, rate: pass.rate * least.share }]
 					}
 				]
@@ -111,7 +112,7 @@ function complaint(pass: Pass, { pounds, lbAc, what, own }: Excess, least: Exces
 		rule: 'band-beside-seed',
 		severity: 'stop',
 		pass: pass.id,
-		text: `${formatNumber(pounds, 'lb/ac')} lb of ${what} beside the seed; at most ${most} on ${spacing} in rows${sandy ? ' in sandy ground' : ''}${own ? ' (your own ceiling)' : ''}.`,
+		text: `${amountText(context.units)(pounds)} of ${what} beside the seed; at most ${most} on ${spacing} in rows${sandy ? ' in sandy ground' : ''}${own ? ' (your own ceiling)' : ''}.`,
 		basis: own ? 'adviser' : limits.besideSeed.basis,
 		remedies: lower
 	};

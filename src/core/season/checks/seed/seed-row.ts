@@ -1,4 +1,4 @@
-import { formatNumber } from '../../../units/display';
+import { amountText } from '../../../units/amount-text';
 import type { Pass, PassCheck, Product, Remedy } from '../../../schema-types';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../../plan/plan-context';
@@ -26,9 +26,9 @@ function phosphateScale(pass: Pass, product: Product, context: PlanContext): Pas
 	const pounds = poundsPerAcre(pass, product);
 	const scale = phosphateWithSeed(context, pounds);
 	if (!scale || scale.effect === 'harmless') return scale && [];
-	const text = `${formatNumber(pounds, 'lb/ac')} lb of ${product.name} with the seed of ${context.crop.name.toLowerCase()}: ${scale.words}.`;
+	const text = `${amountText(context.units)(pounds)} of ${product.name} with the seed of ${context.crop.name.toLowerCase()}: ${scale.words}.`;
 	const lower = {
-		label: `Lower it to ${formatNumber(Math.floor(scale.mostLb), 'lb/ac')} lb of product`,
+		label: `Lower it to ${amountText(context.units)(Math.floor(scale.mostLb))} of product`,
 		passes: [{ ...pass, rate: (pass.rate * Math.floor(scale.mostLb)) / pounds }]
 	};
 	const severity = scale.effect === 'unsure' ? 'mind' : 'stop';
@@ -43,13 +43,13 @@ function tooMuch(pass: Pass, product: Product, inRow: readonly Pass[], context: 
 		.reduce((sum, one) => sum + saltIn(one, productOf(one, context.products)), 0);
 	const { lbAc, words } = seedRowLimit(context, pass.openerWidthIn);
 	if (own === 0 || together <= lbAc + SLACK_LB) return [];
-	const text = `${formatNumber(together, 'lb/ac')} lb of N and K2O with the seed; ${words}.`;
+	const text = `${amountText(context.units)(together)} of N and K2O with the seed; ${words}.`;
 	const room = lbAc - (together - own);
 	const lower: Remedy[] =
 		room > 0
 			? [
 					{
-						label: `Lower it to ${formatNumber(room, 'lb/ac')} lb of N and K2O`,
+						label: `Lower it to ${amountText(context.units)(room)} of N and K2O`,
 						passes: [{ ...pass, rate: (pass.rate * room) / own }]
 					}
 				]

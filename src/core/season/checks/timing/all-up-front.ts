@@ -1,3 +1,4 @@
+import { amountText } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import type { Pass, Remedy } from '../../../schema-types';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
@@ -13,7 +14,7 @@ const { basis, mostShare, leastLb } = RULES['all-up-front'];
 
 /** All of the nitrogen before planting, on ground that cannot keep it. */
 export const allUpFrontCheck: SeasonCheck = (passes, context) => {
-	const { schedule, products, plantingDate } = context;
+	const { schedule, products, plantingDate, units } = context;
 	const why = lossPath(context);
 	const inSeason = schedule?.nitrogen.filter(({ daysFromPlanting }) => daysFromPlanting > 14);
 	if (!why || !schedule || schedule.usualPlanting.yearOffset < 0 || !inSeason?.[0]) return [];
@@ -40,7 +41,7 @@ export const allUpFrontCheck: SeasonCheck = (passes, context) => {
 			rule: 'all-up-front',
 			severity: 'mind',
 			pass: largest.id,
-			text: `${formatNumber(sum(early), 'lb/ac')} of ${formatNumber(sum(passes), 'lb/ac')} lb N go on before the crop needs them, on ${why}: a wet spring takes them.`,
+			text: `${amountText(units).bare(sum(early))} of ${amountText(units)(sum(passes))} N go on before the crop needs them, on ${why}: a wet spring takes them.`,
 			basis,
 			remedies: placements.includes(after.placement) ? [remedy] : []
 		}

@@ -1,4 +1,4 @@
-import { formatNumber } from '../../../units/display';
+import { amountText } from '../../../units/amount-text';
 import type { PassCheck } from '../../../schema-types';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
@@ -12,7 +12,7 @@ import { RULES } from '../season-rules';
 const { basis, leastLb, dormantFrom, earlyDays } = RULES['dormant-crop'];
 
 /** Nitrogen on a crop sown in autumn that is dormant: it lies there all winter. */
-export const dormantCropCheck: SeasonCheck = (passes, { products, plantingDate, stages, station, crop }) => {
+export const dormantCropCheck: SeasonCheck = (passes, { products, plantingDate, stages, station, crop, units }) => {
 	if (!stages?.heat || stages.heat.from !== 'new year') return [];
 	const greenUp = usualStages({ stages, plantingDate, station })[0]?.date;
 	const from = `${plantingDate.slice(0, 4)}-${dormantFrom}`;
@@ -26,7 +26,7 @@ export const dormantCropCheck: SeasonCheck = (passes, { products, plantingDate, 
 				rule: 'dormant-crop',
 				severity: 'stop',
 				pass: pass.id,
-				text: `${formatNumber(pounds, 'lb/ac')} lb N on dormant ${crop.name.toLowerCase()} on ${longDate(pass.date)}: it takes next to nothing until green-up (usually ${longDate(greenUp)}), and the winter takes the nitrogen.`,
+				text: `${amountText(units)(pounds)} N on dormant ${crop.name.toLowerCase()} on ${longDate(pass.date)}: it takes next to nothing until green-up (usually ${longDate(greenUp)}), and the winter takes the nitrogen.`,
 				basis,
 				remedies: [movedTo(pass, greenUp, 'green-up')]
 			}

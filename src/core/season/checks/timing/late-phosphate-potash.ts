@@ -1,4 +1,4 @@
-import { formatNumber } from '../../../units/display';
+import { amountText } from '../../../units/amount-text';
 import type { PassCheck } from '../../../schema-types';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { isOnSurface } from '../../plan/placement-facts';
@@ -13,7 +13,10 @@ import { RULES } from '../season-rules';
 const { basis, leastLb, daysToSolution, beforeStage, beforePlantingDays } = RULES['late-phosphate-potash'];
 
 /** Phosphate and potash on top of a standing crop, too late to reach it. */
-export const latePhosphatePotashCheck: SeasonCheck = (passes, { products, plantingDate, stages, station, crop }) => {
+export const latePhosphatePotashCheck: SeasonCheck = (
+	passes,
+	{ products, plantingDate, stages, station, crop, units }
+) => {
 	const due = usualStages({ stages, plantingDate, station }).find(({ name }) => name === beforeStage);
 	if (!due || crop.perennial) return [];
 	const last = shiftDate(due.date, -daysToSolution);
@@ -22,7 +25,7 @@ export const latePhosphatePotashCheck: SeasonCheck = (passes, { products, planti
 		const carried = (['P2O5', 'K2O'] as const).filter((nutrient) => passNutrient(pass, product, nutrient) >= leastLb);
 		if (carried.length === 0 || pass.date <= plantingDate || pass.date <= last || !isOnSurface(pass)) return [];
 		const pounds = carried
-			.map((nutrient) => `${formatNumber(passNutrient(pass, product, nutrient), 'lb/ac')} lb ${nutrient}`)
+			.map((nutrient) => `${amountText(units)(passNutrient(pass, product, nutrient))} ${nutrient}`)
 			.join(' and ');
 		return [
 			{

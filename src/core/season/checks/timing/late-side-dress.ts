@@ -1,5 +1,5 @@
+import { amountText } from '../../../units/amount-text';
 import type { Pass } from '../../../schema-types';
-import { formatNumber } from '../../../units/display';
 import { hasTrait } from '../../plan/crop-traits';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';
@@ -11,7 +11,7 @@ import { RULES } from '../season-rules';
 const { basis, lastLeaves, bestLeaves, leastLb, mostShare } = RULES['late-side-dress'];
 
 /** The side-dressing of corn when its steepest uptake has begun. */
-export const lateSideDressCheck: SeasonCheck = (passes, { crop, products, plantingDate, station }) => {
+export const lateSideDressCheck: SeasonCheck = (passes, { crop, products, plantingDate, station, units }) => {
 	if (!hasTrait(crop, 'corn')) return [];
 	const poundsOf = (pass: Pass) => passNutrient(pass, productOf(pass, products), 'N');
 	const isLate = ({ date }: Pass) =>
@@ -29,7 +29,7 @@ export const lateSideDressCheck: SeasonCheck = (passes, { crop, products, planti
 				rule: 'late-side-dress',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `On ${longDate(pass.date)} corn usually stands at V${Math.floor(leaves)}: ${formatNumber(pounds, 'lb/ac')} lb N/ac should be in by V${lastLeaves}, best V5 to V7. Later it is a rescue by high clearance or air.`,
+				text: `On ${longDate(pass.date)} corn usually stands at V${Math.floor(leaves)}: ${amountText(units).ofArea(pounds, 'N')} should be in by V${lastLeaves}, best V5 to V7. Later it is a rescue by high clearance or air.`,
 				basis,
 				remedies: [{ label: `Move it to ${longDate(best)} (V${bestLeaves})`, passes: [{ ...pass, date: best }] }]
 			}

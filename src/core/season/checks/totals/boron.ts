@@ -1,4 +1,4 @@
-import { formatNumber } from '../../../units/display';
+import { amountText } from '../../../units/amount-text';
 import { hasTrait } from '../../plan/crop-traits';
 import { carried } from '../../propose/propose-programme';
 import { productOf } from '../../plan/plan-context';
@@ -19,9 +19,14 @@ export const boronCheck: SeasonCheck = (passes, context) => {
 					rule: 'boron-ceiling',
 					severity: 'stop' as const,
 					pass: pass.id,
-					text: `${formatNumber(total, 'ratio')} lb B/ac is over the ${ceiling} lb that ${context.crop.name.toLowerCase()} stands; boron is narrow between short and toxic.`,
+					text: `${amountText(context.units).ofArea(total, 'B')} is over the ${amountText(context.units)(ceiling)} that ${context.crop.name.toLowerCase()} stands; boron is narrow between short and toxic.`,
 					basis: 'practice' as const,
-					remedies: [{ label: `Cut it to ${ceiling} lb B/ac`, passes: [{ ...pass, rate: pass.rate * share }] }]
+					remedies: [
+						{
+							label: `Cut it to ${amountText(context.units).ofArea(ceiling, 'B')}`,
+							passes: [{ ...pass, rate: pass.rate * share }]
+						}
+					]
 				}))
 			: []),
 		...withBoron

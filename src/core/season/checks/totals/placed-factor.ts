@@ -1,3 +1,4 @@
+import { amountText } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import { programmeFault } from '../../../rates/nitrogen/placed-programme';
 import type { Remedy } from '../../../schema-types';
@@ -10,7 +11,7 @@ import type { SeasonCheck } from '../check';
 
 /** A rate by the low factor for placed and timed nitrogen, put on in another way. */
 export const placedFactorCheck: SeasonCheck = (passes, context) => {
-	const { placed, products, plantingDate, yieldGoal } = context;
+	const { placed, products, plantingDate, yieldGoal, units } = context;
 	if (!placed) return [];
 	const booked = passes.map((plan) => ({ plan, doneOn: null }));
 	const programme = nitrogenProgramme(booked, products, plantingDate);
@@ -25,7 +26,7 @@ export const placedFactorCheck: SeasonCheck = (passes, context) => {
 			rule: 'placed-factor',
 			severity: 'stop',
 			pass: largest!.id,
-			text: `${formatNumber(rate, 'lb/ac')} lb N is ${formatNumber(factor, 'ratio')} lb a bushel, which holds for a starter and the rest at the row base only: ${fault}. Put on so, the crop goes short; place it, or take a rate for this plan.`,
+			text: `${amountText(units)(rate)} N is ${formatNumber(factor, 'ratio')} lb a bushel, which holds for a starter and the rest at the row base only: ${fault}. Put on so, the crop goes short; place it, or take a rate for this plan.`,
 			basis: 'practice',
 			remedies: placedRemedy(largest!, passes, context)
 		}

@@ -1,6 +1,6 @@
+import { amountText } from '../../../units/amount-text';
 import { parseISO } from 'date-fns';
 import type { Pass, Product } from '../../../schema-types';
-import { formatNumber } from '../../../units/display';
 import { passNutrient, productFor } from '../../plan/pass/pass-nutrients';
 import { plainSulfate } from '../../plan/usual-source';
 import { hasTrait } from '../../plan/crop-traits';
@@ -33,7 +33,7 @@ function elemental(passes: readonly Pass[], context: PlanContext): ReturnType<Se
 		rule: 'sulfur-form',
 		severity: 'mind' as const,
 		pass: pass.id,
-		text: `Elemental sulfur has to oxidise first, weeks to months: of the ${formatNumber(wanted, 'lb/ac')} lb S/ac wanted, ${formatNumber(ready, 'lb/ac')} lb are ready this season. Count it for next season.`,
+		text: `Elemental sulfur has to oxidise first, weeks to months: of the ${amountText(context.units).ofArea(wanted, 'S')} wanted, ${amountText(context.units)(ready)} are ready this season. Count it for next season.`,
 		basis: 'practice' as const,
 		remedies: sulfate
 			? [

@@ -1,5 +1,5 @@
+import { amountText } from '../../../units/amount-text';
 import type { Nutrient } from '../../../schema-types';
-import { formatNumber } from '../../../units/display';
 import { NUTRIENTS } from '../../plan/pass/pass-nutrients';
 import { carried } from '../../propose/propose-programme';
 import type { SeasonCheck } from '../check';
@@ -15,13 +15,13 @@ export const totalsCheck: SeasonCheck = (passes, context) =>
 		if (wanted === undefined) return [];
 		const given = carried(passes, nutrient, context);
 		if (Math.abs(given - wanted) <= (MICRONUTRIENTS.has(nutrient) ? slackMicroLb : slackLb)) return [];
-		const amount = `${formatNumber(Math.abs(given - wanted), 'lb/ac')} lb/ac`;
+		const say = amountText(context.units);
 		const side = given > wanted ? 'over' : 'short of';
 		return [
 			{
 				rule: 'totals',
 				severity: 'mind' as const,
-				text: `${nutrient}: the passes supply ${formatNumber(given, 'lb/ac')} lb/ac, ${amount} ${side} the chosen ${formatNumber(wanted, 'lb/ac')}.`,
+				text: `${nutrient}: the passes supply ${say(given)}, ${say(Math.abs(given - wanted))} ${side} the chosen ${say(wanted)}.`,
 				basis: 'adviser' as const,
 				remedies: []
 			}

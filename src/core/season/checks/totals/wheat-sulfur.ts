@@ -1,4 +1,4 @@
-import { formatNumber } from '../../../units/display';
+import { amountText } from '../../../units/amount-text';
 import { DAY_MS } from '../../../units/factors';
 import type { Pass, PassCheck } from '../../../schema-types';
 import { passNutrient, productFor } from '../../plan/pass/pass-nutrients';
@@ -55,7 +55,7 @@ function manuredOnly(passes: readonly Pass[], first: Pass, context: PlanContext)
 			rule: 'wheat-sulfur',
 			severity: 'mind',
 			pass: first.id,
-			text: `Manure does not replace the first ${firstSulfurLb} lb S of wheat: in a cold, late spring its sulfur comes too late, and ${formatNumber(ready, 'lb/ac')} lb go on with the first nitrogen.`,
+			text: `Manure does not replace the first ${amountText(context.units)(firstSulfurLb)} S of wheat: in a cold, late spring its sulfur comes too late, and ${amountText(context.units)(ready)} go on with the first nitrogen.`,
 			basis,
 			remedies: [{ label: `Add ${source.name.toLowerCase()} to the first pass`, passes: [first, more] }]
 		}
@@ -72,7 +72,7 @@ function tooLate(passes: readonly Pass[], first: Pass, context: PlanContext): Pa
 				rule: 'wheat-sulfur',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `${formatNumber(sulfur, 'lb/ac')} lb S come ${late} days after the first nitrogen of spring; wheat wants them with it.`,
+				text: `${amountText(context.units)(sulfur)} S come ${late} days after the first nitrogen of spring; wheat wants them with it.`,
 				basis,
 				remedies: [movedTo(pass, first.date, 'with the first nitrogen')]
 			}

@@ -1,3 +1,4 @@
+import { amountText } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { depthOf, liesOf } from '../../plan/placement-facts';
@@ -5,10 +6,10 @@ import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
 import { RULES } from '../season-rules';
 
-const { basis, riskyLb, heavyLb, shallowIn, safeIn } = RULES['shallow-urea-band'];
+const { basis, riskyLb, heavyLb, pruningLb, shallowIn, safeIn } = RULES['shallow-urea-band'];
 
 /** A heavy band of urea so shallow that it loses more than a broadcast, and burns roots. */
-export const shallowUreaBandCheck: SeasonCheck = (passes, { products }) =>
+export const shallowUreaBandCheck: SeasonCheck = (passes, { products, units }) =>
 	passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		if (liesOf(pass) !== 'band' || !product.nitrogenForms || product.slowRelease) return [];
@@ -20,7 +21,7 @@ export const shallowUreaBandCheck: SeasonCheck = (passes, { products }) =>
 				rule: 'shallow-urea-band',
 				severity: urea < heavyLb ? ('mind' as const) : ('stop' as const),
 				pass: pass.id,
-				text: `${formatNumber(urea, 'lb/ac')} lb of urea N in a band ${formatNumber(depth, 'in')} in deep${urea < heavyLb ? ': the risk to stand and of ammonia loss rises from about 50 lb' : ' can lose more than a broadcast, thins the stand and, from 200 lb, prunes roots'}.`,
+				text: `${amountText(units)(urea)} of urea N in a band ${formatNumber(depth, 'in')} in deep${urea < heavyLb ? `: the risk to stand and of ammonia loss rises from about ${amountText(units)(riskyLb, 'whole')}` : ` can lose more than a broadcast, thins the stand and, from ${amountText(units)(pruningLb, 'whole')}, prunes roots`}.`,
 				basis,
 				remedies: [{ label: `Put it ${safeIn} in deep`, passes: [{ ...pass, depthIn: safeIn }] }]
 			}

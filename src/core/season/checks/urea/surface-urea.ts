@@ -1,4 +1,4 @@
-import { formatNumber } from '../../../units/display';
+import { amountText } from '../../../units/amount-text';
 import { KG_HA_PER_LB_AC } from '../../../units/factors';
 import type { Pass, PassCheck, Product, Remedy, WeatherDay } from '../../../schema-types';
 import { startCohort } from '../../model/dressing';
@@ -43,7 +43,7 @@ function dryComplaint(
 	const lost = lostLb(pass, product, days, context);
 	const span = wet === undefined ? `${days.length} days` : `the first ${wet} days`;
 	const beyond = wet === undefined ? beyondText(pass, days.length, context) : '';
-	const text = `No half inch of rain in ${span} from ${longDate(pass.date)} ${sourceOfDays(context.weather, pass.date, days.length)}${beyond}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: about ${formatNumber(Math.round(lost), 'lb/ac')} lb may leave as ammonia.`;
+	const text = `No half inch of rain in ${span} from ${longDate(pass.date)} ${sourceOfDays(context.weather, pass.date, days.length)}${beyond}, and ${amountText(context.units)(ureaLb)} of this is urea on the surface: about ${amountText(context.units)(lost, 'whole')} may leave as ammonia.`;
 	const beforeRain = wet === undefined ? [] : [movedTo(pass, shiftDate(pass.date, wet - 1), 'just before the rain')];
 	return [
 		{
@@ -87,7 +87,7 @@ function lostLb(
 function usualNote(pass: Pass, product: Product, ureaLb: number, context: PlanContext): PassCheck[] {
 	const dry = chanceOfDrySpell(context.station, pass.date, dryDays);
 	if (dry < often) return [];
-	const text = `In about ${Math.round(dry * 10)} years of 10 no half inch falls within ${dryDays} days of ${longDate(pass.date)}, and ${formatNumber(ureaLb, 'lb/ac')} lb of this is urea on the surface: look at the outlook before it goes on.`;
+	const text = `In about ${Math.round(dry * 10)} years of 10 no half inch falls within ${dryDays} days of ${longDate(pass.date)}, and ${amountText(context.units)(ureaLb)} of this is urea on the surface: look at the outlook before it goes on.`;
 	const remedies = [guardedBy(pass, 'urease inhibitor'), ...intoTheSoil(pass, product, context)];
 	return [{ rule: 'surface-urea', severity: 'note', pass: pass.id, text, basis: 'practice', remedies }];
 }

@@ -1,5 +1,5 @@
+import { amountText } from '../../../units/amount-text';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
-import { formatNumber } from '../../../units/display';
 import { KG_HA_PER_LB_AC } from '../../../units/factors';
 import { dressingOfPass } from '../../model/dressing-of-pass';
 import { productOf } from '../../plan/plan-context';
@@ -13,7 +13,7 @@ const { basis, leastLb, longDays, takenShare } = RULES['waiting-ammonium'];
 
 /** Ammonium or urea that waits for the crop through warm, wet weeks. */
 export const waitingAmmoniumCheck: SeasonCheck = (passes, context) => {
-	const { drainage, products, schedule, plantingDate } = context;
+	const { drainage, products, schedule, plantingDate, units } = context;
 	const uptake = usualUptake(context);
 	if ((drainage !== 'poor' && drainage !== 'somewhat poor') || !uptake) return [];
 	const { harvestDays } = schedule!.uptake!;
@@ -31,7 +31,7 @@ export const waitingAmmoniumCheck: SeasonCheck = (passes, context) => {
 				rule: 'waiting-ammonium',
 				severity: 'note' as const,
 				pass: pass.id,
-				text: `${formatNumber(pounds, 'lb/ac')} lb of ammonium and urea N wait about ${wait} days for the crop on ground with ${drainage} drainage; a nitrification inhibitor would hold them.`,
+				text: `${amountText(units)(pounds)} of ammonium and urea N wait about ${wait} days for the crop on ground with ${drainage} drainage; a nitrification inhibitor would hold them.`,
 				basis,
 				remedies: [guardedBy(pass, 'nitrification inhibitor')]
 			}

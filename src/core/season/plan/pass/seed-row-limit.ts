@@ -1,3 +1,4 @@
+import { amountText } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import type { Product } from '../../../schema-types';
 import type { PlanContext } from '../plan-context';
@@ -11,7 +12,13 @@ const USUAL_OPENER_IN = 1;
  * @param openerWidthIn width over which the opener spreads it, in
  */
 export function seedRowLimit(
-	{ crop, sandy, rowSpacingIn, limits }: Pick<PlanContext, 'crop' | 'sandy' | 'rowSpacingIn' | 'limits'>,
+	{
+		crop,
+		sandy,
+		rowSpacingIn,
+		limits,
+		units
+	}: Pick<PlanContext, 'crop' | 'sandy' | 'rowSpacingIn' | 'limits' | 'units'>,
 	openerWidthIn = USUAL_OPENER_IN
 ): { lbAc: number; words: string } {
 	const name = crop.name.toLowerCase();
@@ -24,7 +31,7 @@ export function seedRowLimit(
 	const ground = sandy && limit.sandyLbAc !== undefined ? ' in sandy ground' : '';
 	return {
 		lbAc,
-		words: `${name} stands ${formatNumber(lbAc, 'lb/ac')} on ${formatNumber(spacing, 'in')} in rows${opener}${ground}`
+		words: `${name} stands ${amountText(units).bare(lbAc)} on ${formatNumber(spacing, 'in')} in rows${opener}${ground}`
 	};
 }
 
@@ -52,7 +59,7 @@ export function isPhosphate({ analysis: { N = 0, P2O5 = 0, K2O = 0 } }: Product)
  * @returns undefined where the crop has no such scale
  */
 export function phosphateWithSeed(
-	{ crop, rowSpacingIn, limits }: Pick<PlanContext, 'crop' | 'rowSpacingIn' | 'limits'>,
+	{ crop, rowSpacingIn, limits, units }: Pick<PlanContext, 'crop' | 'rowSpacingIn' | 'limits' | 'units'>,
 	productLbAc: number
 ): { effect: 'harmless' | 'unsure' | 'thins' | 'halves'; mostLb: number; words: string } | undefined {
 	const limit = limits.seedRow.find(({ crops }) => crops.includes(crop.id));
@@ -60,7 +67,8 @@ export function phosphateWithSeed(
 	if (!limit || !scale) return undefined;
 	const spacing = rowSpacingIn ?? USUAL_ROW_IN;
 	const here = (lb: number) => (lb * limit.referenceRowIn) / spacing;
-	const pounds = (lb: number) => formatNumber(Math.round(here(lb)), 'lb/ac');
+	const say = amountText(units);
+	const amount = (lb: number) => say.bare(here(lb), 'whole');
 	const effect =
 		productLbAc <= here(scale.harmlessLb) + 1e-9
 			? 'harmless'
@@ -69,6 +77,6 @@ export function phosphateWithSeed(
 				: productLbAc < here(scale.halvesLb)
 					? 'thins'
 					: 'halves';
-	const words = `on ${formatNumber(spacing, 'in')} in rows ${pounds(scale.harmlessLb)} lb of product do no harm, stands thin from about ${pounds(scale.thinsLb)}, and from about ${pounds(scale.halvesLb)} half of the yield is at stake`;
+	const words = `on ${formatNumber(spacing, 'in')} in rows ${say(here(scale.harmlessLb), 'whole')} of product do no harm, stands thin from about ${amount(scale.thinsLb)}, and from about ${amount(scale.halvesLb)} half of the yield is at stake`;
 	return { effect, mostLb: here(scale.harmlessLb), words };
 }

@@ -8,6 +8,7 @@ import type {
 	CreatedAnswer,
 	FactsAction,
 	FoundFields,
+	GrowerAction,
 	NewFieldAction,
 	OpenCautions,
 	SampleAction,
@@ -15,7 +16,16 @@ import type {
 } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
 import { openCautions } from '../../field/open-cautions';
-import { addField, addSample, fieldByName, findFields, removeSample, setBlock, updateField } from '../../stores/fields';
+import {
+	addField,
+	addSample,
+	fieldByName,
+	findFields,
+	removeSample,
+	setBlock,
+	setGrowerUnits,
+	updateField
+} from '../../stores/fields';
 import { setBoundary } from '../../stores/ground-maps';
 import { setSetbacks } from '../../stores/house-rules';
 import { SQUARE, SURFACE_SAMPLE } from '../examples';
@@ -40,6 +50,12 @@ export const fieldOperations = [
 		run: ({ desk }, { name, grower, areaAcres }) => ({
 			id: addField(desk.book, { name: name.trim(), grower: grower.trim(), areaAcres })
 		})
+	}),
+	operation('PUT /api/fields/{field}/grower', {
+		summary: 'Says in which units the fields of this grower are read; left out, in those of the book',
+		body: json<GrowerAction>('actions#/definitions/GrowerAction'),
+		example: { units: 'metric' },
+		run: (call, { units }) => setGrowerUnits(call.desk.book, fieldAt(call), units)
 	}),
 	operation('GET /api/cautions', {
 		summary: 'Counts what is open on some fields of a year',

@@ -101,7 +101,7 @@ export const planOperations = [
 	operation('GET /api/fields/{field}/{year}/seasons', {
 		summary: 'Gives what a worker needs to try this plan and its alternatives over simulated seasons',
 		answer: json<StressSetup>('answers#/definitions/StressSetupAnswer'),
-		run: (call) => stressSetup(call.desk, adviceAt(call))
+		run: (call) => stressSetup(call.desk, call.desk.fieldYear(call.params), adviceAt(call))
 	}),
 	operation('POST /api/fields/{field}/{year}/sheets', {
 		summary: 'Issues the sheet of a year as it stands now, if that is what was looked at',

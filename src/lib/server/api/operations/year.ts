@@ -184,10 +184,10 @@ export const yearOperations = [
 		answer: json<NotesAnswer>('answers#/definitions/NotesAnswer'),
 		example: {},
 		run: (call) => {
-			const { book, library, today, settings } = call.desk;
+			const { book, library, today } = call.desk;
 			const advice = adviceAt(call);
 			const fieldYear = call.desk.fieldYear(call.params);
-			const after = afterTest(book, library, fieldYear, advice, cropTestAt(call), today, settings.units);
+			const after = afterTest(book, library, fieldYear, advice, cropTestAt(call), today, fieldYear.field.units);
 			const { removed, added, notes } = after.change;
 			changeSeason(book, advice.goal, after.why, after.choices, removed, added);
 			return { notes };

@@ -42,7 +42,10 @@ export function seasonRequestOf(
 			id: goal.crop,
 			yieldGoal: goal.yield_goal,
 			plantingDate: context.plantingDate,
-			rowSpacingIn: goal.row_spacing_in ?? undefined
+			rowSpacingIn: goal.row_spacing_in ?? undefined,
+			...(site.crop.perennial
+				? { year: goal.year, block: site.block, blockYear: site.blockYear, nitrogenLbAc: context.chosen.N }
+				: {})
 		}),
 		passes: passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan))
 	};

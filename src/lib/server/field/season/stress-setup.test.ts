@@ -23,8 +23,9 @@ const yearOf = (name: string) => desk().fieldYear({ field: idOf(name), year: '20
 
 describe('what a worker needs to try a plan over simulated seasons', () => {
 	it('the plan first, then other ways to put on the same nitrogen', () => {
-		const advice = yearOf('Crow Acre').advice!;
-		const { programmes, knowledge, yieldUnit, grainPrice } = stressSetup(desk(), advice);
+		const fieldYear = yearOf('Crow Acre');
+		const advice = fieldYear.advice!;
+		const { programmes, knowledge, yieldUnit, grainPrice } = stressSetup(desk(), fieldYear, advice);
 		const [plan, ...others] = programmes;
 		expect(plan!.request.passes.map(({ id }) => id).sort()).toEqual(advice.passes.map(({ plan: { id } }) => id).sort());
 		expect(others.length).toBeGreaterThan(0);
@@ -45,7 +46,7 @@ describe('what a worker needs to try a plan over simulated seasons', () => {
 
 	it('without prices the cost is not known, and is not 0', () => {
 		db.exec('DELETE FROM price');
-		const { programmes, grainPrice } = stressSetup(desk(), yearOf('Crow Acre').advice!);
+		const { programmes, grainPrice } = stressSetup(desk(), yearOf('Crow Acre'), yearOf('Crow Acre').advice!);
 		expect(grainPrice).toBeUndefined();
 		for (const { nitrogenCost, request } of programmes) {
 			if (request.passes.length > 0) expect(nitrogenCost).toBeUndefined();

@@ -5,13 +5,13 @@ import { nitrogenCost, nitrogenPasses } from '../../../../core/season/propose/co
 import type { StressSetup } from '../../../../workers/stress-messages';
 import type { Desk } from '../../desk';
 import { pricesOn } from '../../stores/prices';
-import type { Advice } from '../field-year';
+import type { Advice, FieldYear } from '../field-year';
 import { seasonRequestOf } from './season-run';
 
 /** What a worker needs to try a plan and its alternatives over simulated seasons. */
-export function stressSetup({ book, library, today, settings }: Desk, advice: Advice): StressSetup {
+export function stressSetup({ book, library, today }: Desk, { field }: FieldYear, advice: Advice): StressSetup {
 	const prices = pricesOn(book, today);
-	const request = seasonRequestOf(advice, 'normal', settings.units, library);
+	const request = seasonRequestOf(advice, 'normal', field.units, library);
 	const { crops, products, schedules, seasonModel, stages, station } = library;
 	const twin = inhibitorTwin(request.passes, advice.context);
 	const tried = [...alternativesTo(request.passes, advice.context), ...(twin ? [twin] : [])];

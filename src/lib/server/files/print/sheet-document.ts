@@ -3,7 +3,8 @@ import { sheetWarnings } from '../../../../core/sheet/sheet-warnings';
 import { placementText } from '../../../../core/season/plan/placement-text';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { SheetContent } from '../../../../core/schema-types';
-import { formatNumber, formatQuantity } from '../../../../core/units/display';
+import { quantityIn } from '../../../../core/units/amount-text';
+import { formatQuantity } from '../../../../core/units/display';
 import { inSystem, unitInSystem } from '../../../../core/units/rate-units';
 import { settingText } from '../../../../core/units/machine-setting';
 import { startText } from '../../../../core/sheet/start-text';
@@ -67,10 +68,10 @@ export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDe
 	};
 }
 
-function heading({ field, crop, year, grower, issuedOn }: SheetContent, number: number): Content[] {
-	const area = field.areaAcres === undefined ? '' : `, ${formatNumber(field.areaAcres, 'ac')} acres`;
+function heading({ field, crop, year, grower, issuedOn, units }: SheetContent, number: number): Content[] {
+	const area = field.areaAcres === undefined ? '' : `, ${quantityIn(units, field.areaAcres, 'ac')}`;
 	const after = crop.previousCrop ? ` after ${crop.previousCrop.replace('-grain', '').replace('-', ' ')}` : '';
-	const goal = `Goal ${formatNumber(crop.yieldGoal, 'yield')} ${crop.yieldUnit}${after}; ${startText(crop)}.`;
+	const goal = `Goal ${quantityIn(units, crop.yieldGoal, crop.yieldUnit)}${after}; ${startText(crop)}.`;
 	return [
 		{
 			columns: [

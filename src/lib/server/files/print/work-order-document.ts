@@ -4,9 +4,10 @@ import { startText } from '../../../../core/sheet/start-text';
 import { carriesText, quantityText } from '../../../../core/sheet/sheet-table';
 import { workOrders, type WorkOrder } from '../../../../core/sheet/work-orders';
 import type { TripLoading } from '../../../../core/schema-types';
-import { formatNumber, formatQuantity } from '../../../../core/units/display';
+import { quantityIn } from '../../../../core/units/amount-text';
+import { formatNumber } from '../../../../core/units/display';
 import { settingText } from '../../../../core/units/machine-setting';
-import { inSystem } from '../../../../core/units/rate-units';
+import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '../../../../core/units/rate-units';
 import type { Sheet } from '../../stores/sheets';
 import { longDate } from '../../../../core/units/day-text';
 import { below, ledgerLayout } from './ledger-layout';
@@ -39,7 +40,7 @@ export function workOrderDocument(sheets: readonly Sheet[]): TDocumentDefinition
 
 function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Content[] {
 	const { field, grower, preparedBy } = content;
-	const area = field.areaAcres === undefined ? 'area not known' : `${formatNumber(field.areaAcres, 'ac')} acres`;
+	const area = field.areaAcres === undefined ? 'area not known' : quantityIn(content.units, field.areaAcres, 'ac');
 	return [
 		{
 			columns: [
@@ -65,8 +66,8 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 		{ canvas: [{ type: 'line', x1: 0, y1: 0, x2: 524, y2: 0, lineWidth: 1.2 }] },
 		{ text: 'What goes on', style: 'head' },
 		productTable(content.units, order),
-		...order.passes.flatMap(prescriptionTable),
-		...order.loads.flatMap(loadTable),
+		...order.passes.flatMap((pass) => prescriptionTable(content.units, pass)),
+		...order.loads.flatMap((load) => loadTable(content.units, load)),
 		...(order.machine ? [{ text: `Machine: ${order.machine}`, margin: below(4) }] : []),
 		...list('Cautions and setbacks', order.warnings),
 		...list('Cautions', order.cautions),
@@ -84,7 +85,7 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 	];
 }
 
-function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
+function productTable(units: UnitSystem, { passes }: WorkOrder): Content {
 	const heads = ['Product', units === 'us' ? 'Per acre' : 'Per hectare', 'Whole field', 'Where', 'Supplies'];
 	const rows = passes.map(({ pass, productName, rate, gallons, wholeField, carries, bases, palmDose }): TableCell[] => [
 		{ text: palmDose ? `${productName}\n${palmDose.text}` : productName, bold: true },
@@ -92,12 +93,12 @@ function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
 			text: [
 				settingText(inSystem(rate, units)),
 				...(bases ?? []).map((base) => `\n${quantityText(inSystem(base, units))}`),
-				gallons.applies ? `\n${quantityText(gallons)}` : ''
+				gallons.applies ? `\n${quantityText(inSystem(gallons, units))}` : ''
 			],
 			bold: true,
 			alignment: 'right'
 		},
-		{ text: quantityText(wholeField), alignment: 'right' },
+		{ text: quantityText(inSystem(wholeField, units)), alignment: 'right' },
 		`${placementText(pass)}${pass.ground ? `, ground ${pass.ground}` : ''}`,
 		carriesText(carries, units).replace(/ (?=\d)/g, '\u00a0') || 'lime'
 	]);
@@ -116,14 +117,21 @@ function productTable(units: 'us' | 'metric', { passes }: WorkOrder): Content {
 }
 
 /** The rates of a prescription, part by part, for a driver whose monitor does not show them. */
-function prescriptionTable({ prescription, productName, pass }: WorkOrder['passes'][number]): Content[] {
+function prescriptionTable(
+	units: UnitSystem,
+	{ prescription, productName, pass }: WorkOrder['passes'][number]
+): Content[] {
 	if (!prescription) return [];
 	const rows = prescription.parts.map(({ zone, rate, areaAcres }): TableCell[] => [
 		zone,
-		{ text: `${formatNumber(areaAcres, 'ac')} ac`, alignment: 'right' },
-		{ text: formatQuantity(rate, pass.unit), alignment: 'right', bold: true }
+		{ text: quantityIn(units, areaAcres, 'ac'), alignment: 'right' },
+		{ text: quantityIn(units, rate, pass.unit), alignment: 'right', bold: true }
 	]);
-	const heads = [`${productName} by prescription, ${quantityText(prescription.total)} in all`, 'Ground', 'Rate'];
+	const heads = [
+		`${productName} by prescription, ${quantityText(inSystem(prescription.total, units))} in all`,
+		'Ground',
+		'Rate'
+	];
 	return [
 		{
 			margin: [0, 8, 0, 0],
@@ -139,10 +147,13 @@ function prescriptionTable({ prescription, productName, pass }: WorkOrder['passe
 }
 
 /** "3 tanks of 1000 gal": what goes into a full one and into the last. */
-function loadTable({ into, unit, capacity, count, acresPerLoad, lastAcres, parts, notes }: TripLoading): Content[] {
-	const acres = (value: number) => `${formatNumber(value, 'ac')} ac`;
+function loadTable(
+	units: UnitSystem,
+	{ into, unit, capacity, count, acresPerLoad, lastAcres, parts, notes }: TripLoading
+): Content[] {
+	const acres = (value: number) => quantityIn(units, value, 'ac');
 	const amount = (value: number | undefined, byLabel: true | undefined): string =>
-		byLabel ? 'by its label' : value === undefined ? '' : `${formatNumber(Math.round(value), unit)} ${unit}`;
+		byLabel ? 'by its label' : value === undefined ? '' : wholeIn(units, value, unit);
 	const words: Record<string, string> = { tank: count === 1 ? 'tank' : 'tanks', box: count === 1 ? 'box' : 'boxes' };
 	const several = count > 1;
 	const lines = parts.map(({ name, full, last, byLabel }, at): TableCell[] => [
@@ -151,7 +162,7 @@ function loadTable({ into, unit, capacity, count, acresPerLoad, lastAcres, parts
 		...(several ? [{ text: amount(last, byLabel), alignment: 'right' as const }] : [])
 	]);
 	const heads = [
-		`${count} ${words[into]}, at most ${formatNumber(capacity, unit)} ${unit}`,
+		`${count} ${words[into]}, at most ${wholeIn(units, capacity, unit)}`,
 		several ? `Full, ${acres(acresPerLoad)}` : acres(acresPerLoad),
 		...(several ? [`Last, ${acres(lastAcres)}`] : [])
 	];
@@ -168,6 +179,12 @@ function loadTable({ into, unit, capacity, count, acresPerLoad, lastAcres, parts
 		},
 		...notes.map((text): Content => ({ text, margin: [0, 3, 0, 0] }))
 	];
+}
+
+/** Scales and meters of machines show no parts of a pound, a kilogram, a gallon or a litre. */
+function wholeIn(units: UnitSystem, value: number, unit: string): string {
+	const shown = unitInSystem(unit, units);
+	return `${formatNumber(Math.round(valueInSystem(value, unit, units)), shown)} ${shown}`;
 }
 
 function list(title: string, texts: readonly string[]): Content[] {

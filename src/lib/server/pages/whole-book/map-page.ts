@@ -31,6 +31,7 @@ export function mapPage({ book, library, today }: Desk) {
 				name: row.name,
 				grower: row.grower,
 				areaAc: row.areaAc,
+				units: row.units,
 				onMap: onMap.has(row.id),
 				crop: row.crop === null ? undefined : cropName.get(row.crop),
 				soil: Object.fromEntries(results) as Partial<Record<Analyte, number>>,

@@ -12,7 +12,7 @@ export function rosterPage({ book, library, today }: Desk) {
 	const { crops } = library;
 	const rows = listRoster(book, year).map((row) => {
 		const crop = crops.find(({ id }) => id === row.crop);
-		return { ...row, cropName: crop?.name, yieldUnit: crop?.yieldUnit.replace('/ac', '') };
+		return { ...row, cropName: crop?.name, yieldUnit: crop?.yieldUnit };
 	});
 	const due = listDue(book, format(addDays(parseISO(day), FORTNIGHT_DAYS), 'yyyy-MM-dd'));
 	return { year, rows, due: groupByDoing(due) };

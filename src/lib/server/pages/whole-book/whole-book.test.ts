@@ -52,7 +52,12 @@ describe('the roster', () => {
 				.map(({ id }) => id)
 				.sort()
 		);
-		expect(row('Kingfisher Bend')).toMatchObject({ cropName: 'Corn', yieldUnit: 'bu', grower: 'Tarrow & Daughters' });
+		expect(row('Kingfisher Bend')).toMatchObject({
+			cropName: 'Corn',
+			yieldUnit: 'bu/ac',
+			units: 'us',
+			grower: 'Tarrow & Daughters'
+		});
 		today = '2026-08-31';
 		expect(rosterPage(desk()).year).toBe(2026);
 		expect(row('Kingfisher Bend').cropName).toBe('Soybean');

@@ -17,6 +17,9 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
 		// The season's checks are what can still be changed; else what the report lacks.
 		cautionsAt: checks.some(({ severity }) => severity !== 'note') ? 'season' : 'reading',
 		hasSample: fieldYear.sample !== undefined,
-		work: workLine(fieldYear, sheets, desk.settings.units)
+		work: workLine(fieldYear, sheets, field.units),
+		units: field.units,
+		/** Set where the grower reads units of its own. */
+		growerUnits: field.grower_units ?? undefined
 	};
 };

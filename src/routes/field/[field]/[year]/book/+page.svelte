@@ -1,12 +1,13 @@
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { format, parseISO } from 'date-fns';
-	import { untrack } from 'svelte';
 	import type { Pass } from '$core/schema-types';
-	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
+	import { formatQuantity } from '$core/units/display';
+	import { unitInSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
-	import { numberOrUndefined } from '$lib/ui/forms/numbers';
+	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
@@ -14,14 +15,15 @@
 	const { data }: { data: PageData } = $props();
 	type Line = PageData['passes'][number];
 	type Change = PageData['events'][number];
-	let harvest = $state(untrack(() => data.goal?.harvested?.toString() ?? ''));
+	let harvest = $derived(typedAmount(data.goal?.harvested, data.goal?.unit ?? '', data.units));
 	let problem = $state('');
 
 	const address = $derived({ field: data.fieldId, year: data.year });
 
 	async function bookHarvest(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const harvestedYield = harvest.trim() === '' ? null : numberOrUndefined(harvest);
+		const harvestedYield =
+			harvest.trim() === '' ? null : keptAmount(harvest, data.goal?.harvested, data.goal?.unit ?? '', data.units);
 		if (harvestedYield === undefined || (harvestedYield ?? 0) < 0) return void (problem = `“${harvest}” is no yield.`);
 		problem = await save('PUT /api/fields/{field}/{year}/harvest', address, { harvestedYield });
 	}
@@ -64,9 +66,14 @@
 		<p class="soft">No crop is in the book for this year. Set one under Rates.</p>
 	{:else}
 		<form class="row" onsubmit={bookHarvest}>
-			<p class="goal">{data.goal.crop}, goal {formatNumber(data.goal.yieldGoal, 'yield')} {data.goal.unit}.</p>
+			<p class="goal">{data.goal.crop}, goal {quantityIn(data.units, data.goal.yieldGoal, data.goal.unit)}.</p>
 			<div class="yield">
-				<TextInput size="sm" labelText={`Harvested, ${data.goal.unit}`} inputmode="decimal" bind:value={harvest} />
+				<TextInput
+					size="sm"
+					labelText={`Harvested, ${unitInSystem(data.goal.unit, data.units)}`}
+					inputmode="decimal"
+					bind:value={harvest}
+				/>
 			</div>
 			<Button size="small" kind="tertiary" type="submit">Save the harvest</Button>
 		</form>

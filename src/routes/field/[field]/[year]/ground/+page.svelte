@@ -11,7 +11,8 @@
 	} from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { FieldFacts, SampleAction } from '$core/schema-types';
-	import { formatNumber } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { TEXTURE_CLASSES } from '$lib/ui/forms/choices';
 	import { longDate } from '$core/units/day-text';
 	import GroundMap from '$lib/ui/ground/map/GroundMap.svelte';
@@ -22,6 +23,7 @@
 	import Setbacks from '$lib/ui/ground/Setbacks.svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { remove, save } from '$lib/ui/forms/call';
+	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -42,12 +44,13 @@
 		const { name, area_ac, texture, drainage, slope_percent, irrigated, note, tenure } = data.field;
 		return {
 			name,
-			area: area_ac === null ? '' : String(area_ac),
+			area: typedAmount(area_ac, 'ac', data.units),
 			texture: texture ?? '',
 			drainage: drainage ?? '',
 			slope: slope_percent === null ? '' : String(slope_percent),
 			irrigated: irrigated === 1,
 			tenure: tenure ?? '',
+			units: data.growerUnits ?? '',
 			note
 		};
 	}
@@ -76,10 +79,10 @@
 
 	async function saveFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const areaAcres = numberOrUndefined(form.area);
+		const areaAcres = keptAmount(form.area, data.field.area_ac, 'ac', data.units);
 		const slopePercent = numberOrUndefined(form.slope);
 		if (form.area.trim() !== '' && !(areaAcres && areaAcres > 0))
-			return void (problem = `“${form.area}” is no number of acres.`);
+			return void (problem = `“${form.area}” is no area in ${areaWord}.`);
 		if (form.slope.trim() !== '' && slopePercent === undefined)
 			return void (problem = `“${form.slope}” is no slope in percent.`);
 		problem = await save(
@@ -95,12 +98,18 @@
 				seen
 			}
 		);
+		if (problem === '' && form.units !== (data.growerUnits ?? '')) {
+			const units = form.units === '' ? {} : { units: form.units as UnitSystem };
+			problem = await save('PUT /api/fields/{field}/grower', { field: data.field.id }, units);
+		}
 		if (problem === '') editing = false;
 	}
+
+	const areaWord = $derived(data.units === 'us' ? 'acres' : 'hectares');
 </script>
 
 {#snippet yearCell({ year }: Year)}<a href={`/field/${data.field.id}/${year}/book`}>{year}</a>{/snippet}
-{#snippet goalCell({ goal, unit }: Year)}{formatNumber(goal, 'yield')} {unit}{/snippet}
+{#snippet goalCell({ goal, unit }: Year)}{quantityIn(data.units, goal, unit)}{/snippet}
 {#snippet sampleOf(sample: Sampled, inUse: string)}
 	<h3 class="sample">
 		{sample.date ? longDate(sample.date) : 'No date'}
@@ -119,7 +128,7 @@
 			<form onsubmit={saveFacts}>
 				<div class="fields">
 					<TextInput size="sm" labelText="Name" bind:value={form.name} />
-					<TextInput size="sm" labelText="Area, acres" inputmode="decimal" bind:value={form.area} />
+					<TextInput size="sm" labelText={`Area, ${areaWord}`} inputmode="decimal" bind:value={form.area} />
 					<Select size="sm" labelText="Texture" bind:selected={form.texture}>
 						<SelectItem value="" text="Not known" />
 						{#each TEXTURE_CLASSES as texture (texture)}<SelectItem value={texture} text={texture} />{/each}
@@ -134,6 +143,11 @@
 					</Select>
 					<TextInput size="sm" labelText="Slope, %" inputmode="decimal" bind:value={form.slope} />
 					<Checkbox labelText="Irrigated" bind:checked={form.irrigated} />
+					<Select size="sm" labelText={`Units for all fields of ${data.field.grower}`} bind:selected={form.units}>
+						<SelectItem value="" text="As the book" />
+						<SelectItem value="us" text="lb/ac, acres" />
+						<SelectItem value="metric" text="kg/ha, hectares" />
+					</Select>
 				</div>
 				<TextArea labelText="Note" rows={3} bind:value={form.note} />
 				{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
@@ -146,7 +160,7 @@
 			<dl class="fact-grid">
 				<div>
 					<dt>Area</dt>
-					<dd>{data.field.area_ac === null ? 'not known' : `${formatNumber(data.field.area_ac, 'ac')} acres`}</dd>
+					<dd>{data.field.area_ac === null ? 'not known' : quantityIn(data.units, data.field.area_ac, 'ac')}</dd>
 				</div>
 				<div>
 					<dt>Texture</dt>
@@ -225,7 +239,7 @@
 						{ name: 'Goal', of: ({ goal }) => goal, cell: goalCell, number: true },
 						{
 							name: 'Harvested',
-							of: ({ harvested }) => (harvested === null ? '' : formatNumber(harvested, 'yield')),
+							of: ({ harvested, unit }) => (harvested === null ? '' : quantityIn(data.units, harvested, unit)),
 							number: true
 						}
 					]}

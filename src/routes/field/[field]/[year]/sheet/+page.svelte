@@ -11,7 +11,7 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
-	let preparedBy = $state(untrack(() => data.settings.preparedBy));
+	let preparedBy = $state(untrack(() => data.preparedBy));
 	let problem = $state('');
 	/** What is to be told where nothing had to be issued. */
 	let notice = $state('');
@@ -30,7 +30,7 @@
 
 	async function issueWhatIsShown(): Promise<void> {
 		const seen = data.mark;
-		if (preparedBy.trim() !== data.settings.preparedBy) {
+		if (preparedBy.trim() !== data.preparedBy) {
 			problem = await save('PATCH /api/settings', {}, { preparedBy });
 			if (problem) return;
 		}

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { TextInput } from 'carbon-components-svelte';
 	import { loadsFor } from '$core/supply/loads';
-	import { formatNumber } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
+	import { inSystem, unitInSystem } from '$core/units/rate-units';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
-	import { numberOrUndefined } from '$lib/ui/forms/numbers';
-	import { untrack } from 'svelte';
+	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import BlendPanel from '$lib/ui/supply/BlendPanel.svelte';
 	import ManureRates from '$lib/ui/supply/ManureRates.svelte';
@@ -14,14 +14,15 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
-	let tank = $state(untrack(() => String(data.loads.tankGal)));
-	let box = $state(untrack(() => String(data.loads.boxLb)));
+	let tank = $derived(typedAmount(data.loads.tankGal, 'gal', data.units));
+	let box = $derived(typedAmount(data.loads.boxLb, 'lb', data.units));
+	const perArea = $derived(data.units === 'us' ? 'Per acre' : 'Per hectare');
 	let loadProblem = $state('');
 
 	/** The sizes hold for the whole book, and stand on its work orders. */
 	async function keepLoads(): Promise<void> {
-		const tankGal = numberOrUndefined(tank);
-		const boxLb = numberOrUndefined(box);
+		const tankGal = keptAmount(tank, data.loads.tankGal, 'gal', data.units);
+		const boxLb = keptAmount(box, data.loads.boxLb, 'lb', data.units);
 		if (!tankGal || tankGal < 0 || !boxLb || boxLb < 0) {
 			loadProblem = `What the tank and the box hold must be numbers above 0; “${tank}” and “${box}” are given.`;
 			return;
@@ -32,10 +33,11 @@
 
 	/** How often a tank or box is filled for the field: "3 loads of 46 ac". */
 	function loadsText(perAcre: number, gallons: number | undefined): string {
-		const capacity = numberOrUndefined(gallons === undefined ? box : tank);
-		if (data.acres === undefined || capacity === undefined || capacity <= 0) return '';
+		const { tankGal, boxLb } = data.loads;
+		const capacity = gallons === undefined ? boxLb : tankGal;
+		if (data.acres === undefined) return '';
 		const { count, acresPerLoad } = loadsFor(gallons ?? perAcre, data.acres, capacity);
-		return count === 1 ? '1 load' : `${count} loads, ${formatNumber(acresPerLoad, 'ac')} ac each`;
+		return count === 1 ? '1 load' : `${count} loads, ${quantityIn(data.units, acresPerLoad, 'ac')} each`;
 	}
 
 	const address = $derived({ field: data.fieldId, year: data.year });
@@ -59,9 +61,9 @@
 				key={({ name }) => name}
 				columns={[
 					{ name: 'Product', of: ({ name }) => name },
-					{ name: 'Per acre', answer: ({ perAcre }) => perAcre },
-					{ name: 'Gallons per acre', answer: ({ gallons }) => (gallons.applies ? gallons : undefined) },
-					{ name: 'Whole field', answer: ({ order }) => order },
+					{ name: perArea, answer: ({ perAcre }) => inSystem(perAcre, data.units) },
+					{ name: 'Liquid', answer: ({ gallons }) => (gallons.applies ? inSystem(gallons, data.units) : undefined) },
+					{ name: 'Whole field', answer: ({ order }) => inSystem(order, data.units) },
 					{
 						name: 'Loads',
 						of: ({ perAcre, gallons }) =>
@@ -72,12 +74,18 @@
 			<div class="capacity">
 				<TextInput
 					size="sm"
-					labelText="The tank holds, gal"
+					labelText={`The tank holds, ${unitInSystem('gal', data.units)}`}
 					inputmode="decimal"
 					bind:value={tank}
 					on:change={keepLoads}
 				/>
-				<TextInput size="sm" labelText="The box holds, lb" inputmode="decimal" bind:value={box} on:change={keepLoads} />
+				<TextInput
+					size="sm"
+					labelText={`The box holds, ${unitInSystem('lb', data.units)}`}
+					inputmode="decimal"
+					bind:value={box}
+					on:change={keepLoads}
+				/>
 			</div>
 			{#if loadProblem}<p class="problem" role="alert">{loadProblem}</p>{/if}
 			{#if data.cost}

@@ -53,7 +53,7 @@
 		);
 	});
 	function rateText(rate: number, unit: string): string {
-		const { units } = data.settings;
+		const { units } = data;
 		return formatNumber(valueInSystem(rate, unit, units), unitInSystem(unit, units));
 	}
 	const areas = $derived.by(() => {
@@ -215,7 +215,7 @@
 			zones={data.rates}
 			chosen={data.chosen}
 			compared={data.compared}
-			units={data.settings.units}
+			units={data.units}
 			plans={data.plans}
 			seasons={data.seasons}
 		/>{/if}
@@ -223,7 +223,7 @@
 		fieldId={data.fieldId}
 		year={data.year}
 		today={data.today}
-		units={data.settings.units}
+		units={data.units}
 		passes={data.passes}
 		prescriptions={data.prescriptions}
 		shown={shownPrescription}

@@ -1,0 +1,34 @@
+import { formatNumber, formatQuantity } from './display';
+import { unitInSystem, valueInSystem, type UnitSystem } from './rate-units';
+
+/** A sentence that says an amount of an area in the reader's units. */
+export interface AmountText {
+	/** "84.2 lb", or "94.4 kg": of an acre or a hectare, which the sentence need not say; a threshold is said whole. */
+	(lbAc: number, digits?: 'whole'): string;
+	/** Without its unit, where the sentence said it before. */
+	bare(lbAc: number, digits?: 'whole'): string;
+	/** "84.2 lb N/ac" or "94.4 kg N/ha". */
+	ofArea(lbAc: number, of: string): string;
+}
+
+/** Below this, tenths hide what matters of boron or zinc. */
+const FINE_BELOW = 5;
+
+/** How sentences say pounds per acre to a reader of these units. Values are kept and compared in lb/ac all the same. */
+export function amountText(units: UnitSystem): AmountText {
+	const unit = unitInSystem('lb/ac', units);
+	const [mass, area] = unit.split('/') as [string, string];
+	const shown = (lbAc: number) => valueInSystem(lbAc, 'lb/ac', units);
+	const bare = (lbAc: number, digits?: 'whole') => {
+		const value = shown(lbAc);
+		if (digits) return String(Math.round(value));
+		return value < FINE_BELOW ? String(Number(value.toFixed(2))) : formatNumber(value, unit);
+	};
+	const amount = (lbAc: number, digits?: 'whole') => `${bare(lbAc, digits)} ${mass}`;
+	return Object.assign(amount, { bare, ofArea: (lbAc: number, of: string) => `${amount(lbAc)} ${of}/${area}` });
+}
+
+/** A US amount with its unit as a reader of these units wants it: "62 ac" or "25.1 ha". */
+export function quantityIn(units: UnitSystem, value: number, unit: string): string {
+	return formatQuantity(valueInSystem(value, unit, units), unitInSystem(unit, units));
+}

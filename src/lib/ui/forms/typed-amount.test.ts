@@ -1,0 +1,22 @@
+import { describe, expect, it } from 'vitest';
+import { keptAmount, typedAmount } from './typed-amount';
+
+describe('an amount in a form, in the reader’s units', () => {
+	it('is typed in hectares and kept in acres', () => {
+		expect(typedAmount(61.5, 'ac', 'metric')).toBe('24.888');
+		// 10 ha are 24.7105 acres, by the exact definitions of foot and acre.
+		expect(keptAmount('10', 61.5, 'ac', 'metric')).toBeCloseTo(24.7105, 4);
+		expect(keptAmount('10', 61.5, 'ac', 'us')).toBe(10);
+	});
+
+	it('stays to the last digit where nobody changed it', () => {
+		const shown = typedAmount(61.512345, 'ac', 'metric');
+		expect(keptAmount(shown, 61.512345, 'ac', 'metric')).toBe(61.512345);
+	});
+
+	it('says nothing where there is no number', () => {
+		expect(typedAmount(null, 'ac', 'us')).toBe('');
+		expect(keptAmount('much', undefined, 'ac', 'us')).toBeUndefined();
+		expect(keptAmount('', 40, 'ac', 'metric')).toBeUndefined();
+	});
+});

@@ -1,0 +1,27 @@
+import { tidy } from '$core/units/display';
+import { valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+import { numberOrUndefined } from './numbers';
+
+/** Digits that a converted amount shows in a form. */
+const SHOWN_DIGITS = 5;
+
+/** An amount kept in a US unit as it stands in a form; empty where there is none. */
+export function typedAmount(kept: number | null | undefined, unit: string, units: UnitSystem): string {
+	if (kept === undefined || kept === null) return '';
+	return units === 'us' ? String(kept) : String(tidy(valueInSystem(kept, unit, units), SHOWN_DIGITS));
+}
+
+/**
+ * What was typed, in the US unit it is kept in. What nobody changed stays to the last digit as it was.
+ * @returns undefined for what is no number
+ */
+export function keptAmount(
+	text: string,
+	before: number | null | undefined,
+	unit: string,
+	units: UnitSystem
+): number | undefined {
+	if (before !== undefined && before !== null && text === typedAmount(before, unit, units)) return before;
+	const value = numberOrUndefined(text);
+	return value === undefined ? undefined : valueFromSystem(value, unit, units);
+}
