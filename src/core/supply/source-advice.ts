@@ -1,3 +1,4 @@
+import { offeredFor } from './catalogue/offered-for';
 import type { Pass, Product } from '../schema-types';
 import { formatNumber } from '../units/display';
 import { passNutrient } from '../season/plan/pass/pass-nutrients';
@@ -50,11 +51,12 @@ export function sourceAdvice(passes: readonly Pass[], ground: SourceGround): Sou
 
 /** What of the catalogue would do in this place, the best first; an adviser's own products are judged like the rest. */
 function offered(
-	{ products }: PlanContext,
+	{ products, crop }: PlanContext,
 	{ placement }: Pass,
 	rank: (product: Product) => number | undefined
 ): string[] {
 	return products
+		.filter((product) => offeredFor(product, crop.id))
 		.flatMap((product) => {
 			const merit = product.placements.includes(placement) ? rank(product) : undefined;
 			return merit === undefined ? [] : [{ id: product.id, merit }];

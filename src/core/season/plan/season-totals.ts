@@ -3,7 +3,7 @@ import type { Nutrient, Pass } from '../../schema-types';
 import { passNutrientFigure } from './pass/pass-nutrients';
 import { productOf, type PlanContext } from './plan-context';
 
-const TOTALLED: readonly Nutrient[] = ['N', 'P2O5', 'K2O', 'S'];
+const TOTALLED: readonly Nutrient[] = ['N', 'P2O5', 'K2O', 'S', 'Mg'];
 
 /** Pounds per acre of each nutrient that the passes supply, each opening into its passes; those with none left out. */
 export function seasonTotals(passes: readonly Pass[], { products }: Pick<PlanContext, 'products'>): Figure[] {

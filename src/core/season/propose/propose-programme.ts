@@ -25,8 +25,9 @@ const LEAST_BY_NUTRIENT: Partial<Record<Nutrient, number>> = { B: 0.1, Zn: 0.1, 
 /**
  * Passes that put the chosen rates on by the crop's schedule: lime, the starter, then each nutrient less what is
  * already carried, and nitrogen last, over as many passes as the ground can hold.
+ * @param kept passes that stay in the plan beside it, such as manure; what they bring is taken off
  */
-export function proposeProgramme(context: PlanContext): Programme {
+export function proposeProgramme(context: PlanContext, kept: readonly Pass[] = []): Programme {
 	const { schedule, crop, chosen } = context;
 	if (!schedule) {
 		return {
@@ -36,14 +37,14 @@ export function proposeProgramme(context: PlanContext): Programme {
 	}
 	const lime = limePass(context, schedule);
 	const passes = [...lime.passes, ...starterPasses(context)];
-	const { applied } = context;
+	const there = [...context.applied, ...kept];
 	for (const [nutrient, step] of singlePasses(context, schedule)) {
-		const wanted = (chosen[nutrient] ?? 0) - carried([...applied, ...passes], nutrient, context);
+		const wanted = (chosen[nutrient] ?? 0) - carried([...there, ...passes], nutrient, context);
 		if (wanted >= (LEAST_BY_NUTRIENT[nutrient] ?? LEAST_WORTH_A_PASS)) {
 			passes.push(passOf(step, context, productFor(wanted, productOf(step, context.products), nutrient), 'lb/ac'));
 		}
 	}
-	const nitrogen = nitrogenPasses(context, schedule, passes);
+	const nitrogen = nitrogenPasses(context, schedule, [...kept, ...passes]);
 	return {
 		passes: [...passes, ...nitrogen.passes].sort((a, b) => a.date.localeCompare(b.date)),
 		notes: [...lime.notes, ...nitrogen.notes]

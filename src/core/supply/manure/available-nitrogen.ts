@@ -9,6 +9,7 @@ export interface ManureAnalysis {
 	p2o5: number;
 	k2o: number;
 	s?: number | undefined;
+	mg?: number | undefined;
 }
 
 const measured = (label: string, value: number, unit: string) => figure({ label, value, unit, basis: 'measured' });

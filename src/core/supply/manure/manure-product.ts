@@ -24,7 +24,8 @@ export function manureProduct(
 		N: percent(nitrogen.value),
 		P2O5: percent(analysis.p2o5),
 		K2O: percent(analysis.k2o),
-		S: percent(analysis.s ?? 0)
+		S: percent(analysis.s ?? 0),
+		Mg: percent(analysis.mg ?? 0)
 	};
 	return {
 		id,
@@ -37,8 +38,9 @@ export function manureProduct(
 				: handling.id === 'surface'
 					? ['broadcast', 'top-dress']
 					: ['incorporated'],
-		hazards: ['raw-manure'],
+		hazards: [kind.hazard ?? 'raw-manure'],
 		basis: nitrogen.basis,
+		...(kind.crops ? { crops: kind.crops } : {}),
 		...(nitrogen.citation ? { citation: nitrogen.citation } : {}),
 		...(slurry ? { densityLbPerGal: LB_PER_1000_GAL / 1000 } : {}),
 		// What the first year gets is ammonium, or turns to it.

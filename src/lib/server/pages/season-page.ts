@@ -3,6 +3,7 @@ import { hasTrait } from '../../../core/season/plan/crop-traits';
 import { formShares } from '../../../core/season/plan/nitrogen-forms';
 import { productOf } from '../../../core/season/plan/plan-context';
 import type { YearKind } from '../../../core/season/weather/generate-weather';
+import { offeredFor } from '../../../core/supply/catalogue/offered-for';
 import { inSystem } from '../../../core/units/rate-units';
 import { boardGround } from '../field/season/board-ground';
 import { passView } from './pass-view';
@@ -16,7 +17,8 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 	const library = desk.library;
 	const { products, cautions, station } = library;
 	const { units } = field;
-	const catalogue = products.map(({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
+	const offered = products.filter((product) => offeredFor(product, goal?.crop));
+	const catalogue = offered.map(({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
 		id,
 		name,
 		placements,

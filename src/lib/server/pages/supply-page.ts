@@ -1,6 +1,7 @@
 import { valueIfKnown, type Answer } from '../../../core/figure/figure';
 import { siteTargetPh } from '../../../core/reading/target-ph';
 import { creditedPrice } from '../../../core/supply/credited-price';
+import { offeredFor } from '../../../core/supply/catalogue/offered-for';
 import { productNeeds } from '../../../core/supply/product-needs';
 import { sourceAdvice } from '../../../core/supply/source-advice';
 import { inSystem } from '../../../core/units/rate-units';
@@ -11,7 +12,7 @@ const COMPARED = ['N', 'P2O5', 'K2O', 'S'] as const;
 /** The page of supply: what is needed, what it costs, and what the sources bring. */
 export function supplyPage(desk: Desk, address: FieldAddress) {
 	const { field, year, advice, prices } = desk.fieldYear(address);
-	const { products } = desk.library;
+	const products = desk.library.products.filter((product) => offeredFor(product, advice?.crop.id));
 	const open = (advice?.passes ?? []).filter(({ doneOn }) => doneOn === null).map(({ plan }) => plan);
 	const ofProduct = new Map(
 		products.flatMap(({ id }) => {

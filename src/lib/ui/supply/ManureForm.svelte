@@ -23,7 +23,8 @@
 			ammoniumN: '',
 			p2o5: '',
 			k2o: '',
-			s: ''
+			s: '',
+			mg: ''
 		}))
 	);
 	let problem = $state('');
@@ -35,7 +36,8 @@
 		{ key: 'ammoniumN', label: 'Ammonium N (may be left out)', needed: false },
 		{ key: 'p2o5', label: 'P2O5', needed: true },
 		{ key: 'k2o', label: 'K2O', needed: true },
-		{ key: 's', label: 'S (may be left out)', needed: false }
+		{ key: 's', label: 'S (may be left out)', needed: false },
+		{ key: 'mg', label: 'Mg (may be left out)', needed: false }
 	] as const;
 
 	const available = $derived.by(() => {
@@ -68,7 +70,7 @@
 </script>
 
 <section class="section" aria-label="Manure">
-	<h2>A manure with its analysis</h2>
+	<h2>A manure or residue with its analysis</h2>
 	<div class="fields">
 		<TextInput size="sm" labelText="Name" bind:value={form.name} />
 		<Select size="sm" labelText="Kind" bind:selected={form.kind}>

@@ -12,6 +12,7 @@ import type {
 	SheetsAction
 } from '../../../../core/schema-types';
 import { planLabel } from '../../../../core/season/plan/plan-label';
+import { productOf } from '../../../../core/season/plan/plan-context';
 import { dateFault, seasonSpan } from '../../../../core/season/plan/season-span';
 import { proposeProgramme } from '../../../../core/season/propose/propose-programme';
 import type { StressSetup } from '../../../../workers/stress-messages';
@@ -81,10 +82,10 @@ export const planOperations = [
 			const { book, library } = call.desk;
 			const advice = adviceAt(call);
 			const { goal, chosen, context, passes } = advice;
-			const planned = passes
-				.map(({ plan }) => plan)
-				.filter((plan) => !context.applied.includes(plan))
-				.map(({ id }) => id);
+			const open = passes.map(({ plan }) => plan).filter((plan) => !context.applied.includes(plan));
+			// What is spread because it is there stays, and the rest is proposed beside it.
+			const kept = open.filter((plan) => productOf(plan, library.products).manure !== undefined);
+			const planned = open.filter((plan) => !kept.includes(plan)).map(({ id }) => id);
 			if (placed !== undefined) {
 				const { choice, passes: added, notes } = placedProgramme(advice, library, placed);
 				changeSeason(book, goal, 'Planned a banded, timed programme', [choice], planned, added);
@@ -93,7 +94,7 @@ export const planOperations = [
 			if (chosen.length === 0 && context.tilleringN === undefined) {
 				throw new ActionError('Choose rates first; there is nothing to place yet.');
 			}
-			const programme = proposeProgramme(context);
+			const programme = proposeProgramme(context, kept);
 			changePasses(book, goal, 'Proposed a programme', planned, programme.passes);
 			return { notes: programme.notes };
 		}

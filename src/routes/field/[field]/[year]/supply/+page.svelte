@@ -114,7 +114,8 @@
 	{#if data.plantingDate}
 		<ManureRates
 			manures={data.catalogue.filter(({ manure }) => manure)}
-			wanted={data.wanted}
+			units={data.units}
+			chosen={data.wanted}
 			plantingDate={data.plantingDate}
 			{address}
 		/>
