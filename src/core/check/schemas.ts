@@ -24,6 +24,7 @@ import blendRequest from '../../../schemas/blend-request.schema.json';
 import additives from '../../../schemas/additives.schema.json';
 import ground from '../../../schemas/ground.schema.json';
 import plausibility from '../../../schemas/plausibility.schema.json';
+import leafRanges from '../../../schemas/leaf-ranges.schema.json';
 import manures from '../../../schemas/manures.schema.json';
 import seasonRules from '../../../schemas/season-rules.schema.json';
 import seasonLimits from '../../../schemas/season-limits.schema.json';
@@ -44,6 +45,7 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	seasonModel,
 	blendRequest,
 	blendAnswer,
+	leafRanges,
 	manures,
 	plausibility,
 	ground,

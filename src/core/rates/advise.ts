@@ -10,7 +10,7 @@ import type { Site } from '../reading/site';
 import { SiteReading } from '../reading/site-reading';
 import { soilLayers } from '../reading/soil/soil-layers';
 import { InputError } from '../check/problem';
-import type { AdviseAnswer, AdviseRequest, Crop, Outlook, RateNutrient } from '../schema-types';
+import type { AdviseAnswer, AdviseRequest, Crop, LeafRanges, Outlook, RateNutrient } from '../schema-types';
 import { HA_PER_ACRE } from '../units/factors';
 import { tidy } from '../units/display';
 import { inSystem } from '../units/rate-units';
@@ -30,6 +30,8 @@ import { rateOf } from './rate';
 export interface Knowledge {
 	packs: PackSet;
 	crops: readonly Crop[];
+	/** What leaf tests are read against; left out where rates alone are asked. */
+	leafRanges?: readonly LeafRanges[];
 }
 
 /** Rounding of one of two areas, share: judgement. */
@@ -79,7 +81,7 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 	const cec = cationExchangeCapacity(site.soil);
 	return {
 		rates,
-		findings: readReport({ site, cec, packs: knowledge.packs }),
+		findings: readReport({ site, cec, packs: knowledge.packs, leafRanges: knowledge.leafRanges }),
 		derived: derivedOf(site, cec, knowledge.packs, request.units),
 		nitrogen: nitrogenAccount(site, knowledge.packs, request.units),
 		...(request.outlookYears === undefined

@@ -12,6 +12,8 @@ import type {
 	CautionList,
 	CropList,
 	HouseRules,
+	LeafRangeList,
+	LeafRanges,
 	ManureList,
 	RainOutlook,
 	Product,
@@ -40,6 +42,7 @@ export interface Library extends Knowledge {
 	seasonLimits: SeasonLimits;
 	additives: readonly AdditiveCard[];
 	manures: ManureList;
+	leafRanges: readonly LeafRanges[];
 	stages: readonly CropStages[];
 	stations: readonly Station[];
 	/** Whose weather stands for the district, what it measured, and what is expected of the next days. */
@@ -63,7 +66,8 @@ export function readLibrary(folder: string): Library {
 	const known = cropIds({ crops });
 	const { schedules, ...plans } = reference<ScheduleList>('schedules');
 	const stages = reference<StageList>('stages').crops;
-	for (const { crop } of [...schedules, ...stages]) {
+	const leafRanges = reference<LeafRangeList>('leaf-ranges').ranges;
+	for (const { crop } of [...schedules, ...stages, ...leafRanges]) {
 		if (!known.includes(crop)) throw new Error(`${folder}/reference: “${crop}” is not in crops.json`);
 	}
 	return {
@@ -79,6 +83,7 @@ export function readLibrary(folder: string): Library {
 		seasonModel: reference<SeasonModel>('season-model'),
 		additives: reference<AdditiveList>('additives').additives,
 		manures: reference<ManureList>('manures'),
+		leafRanges,
 		seasonLimits: reference<SeasonLimits>('season-limits'),
 		stages,
 		stations,

@@ -1,4 +1,4 @@
-// A crop that the program does not ship, added as data alone: crop, stages, schedule and guide, as docs/adding-a-crop.md says.
+// A crop that the program does not ship, added as data alone: crop, stages, schedule, leaf ranges and guide, as docs/perennials.md says.
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -23,6 +23,7 @@ beforeAll(() => {
 	};
 	add('crops.json', 'crops', example.crop);
 	add('stages.json', 'crops', example.stages);
+	add('leaf-ranges.json', 'ranges', example.leafRanges);
 	add('schedules.json', 'schedules', example.schedule);
 	writeFileSync(path.join(folder, 'walnut.json'), JSON.stringify(example.guide));
 	library = readLibrary(folder);
@@ -30,7 +31,7 @@ beforeAll(() => {
 afterAll(() => rmSync(folder, { recursive: true }));
 
 it('gives walnut a rate by crop load and by leaf test, for each tree', () => {
-	const { rates } = advise(
+	const { rates, findings } = advise(
 		{
 			units: 'us',
 			field: {},
@@ -44,13 +45,15 @@ it('gives walnut a rate by crop load and by leaf test, for each tree', () => {
 				yieldGoal: 5000,
 				year: 2027,
 				block: { plantedYear: 2010, rowSpacing: 26, plantSpacing: 26 },
-				blockYear: { leaf: { N: 2.3 } }
+				blockYear: { leaf: { N: 2.3, K: 1.2 } }
 			},
 			methods: ['walnut/nitrogen', 'walnut/leaf-nitrogen']
 		},
 		library,
 		'2026-11-23'
 	);
+	expect(findings.map(({ text }) => text)).toContain('Leaf N is 2.3 %, below 2.5 % for mid-shoot leaflets, July.');
+	expect(findings.filter(({ code }) => code.startsWith('leaf'))).toHaveLength(1);
 	const [load, leaf] = rates;
 	// By the coefficients of the example: (5,000 x 0.03 + 10) / 0.8 = 200; 120 x (1 + 0.1 x (2.5 - 2.3) / 0.1) = 144.
 	expect(load!.rate).toBeCloseTo(200, 9);

@@ -19,6 +19,15 @@ const parameters = {
 
 type Parameters = FromSchema<typeof parameters>;
 
+/** What a harvest takes off, lb/ac, with the straw or stover that leaves the field. */
+export function takenOff(
+	{ perYield, residuePerYield = 0 }: Pick<Parameters, 'perYield' | 'residuePerYield'>,
+	harvest: number,
+	residueShare: number
+): number {
+	return (perYield + residuePerYield * residueShare) * harvest;
+}
+
 /**
  * Replace removal: what the harvest takes off, yield goal x coefficient, lb/ac, with the straw or stover that leaves
  * the field; always, or down to nothing above a soil test that the guide names.
@@ -29,7 +38,7 @@ export const removal: RuleKind<Parameters> = {
 	steps: {},
 	needs: (p) => ['yieldGoal', 'residueShare', ...(p.noneAbovePpm === undefined ? [] : (['soilTest'] as const))],
 	compute(p, { yieldGoal, residueShare, soilTest }) {
-		const taken = (p.perYield + (p.residuePerYield ?? 0) * residueShare) * yieldGoal;
+		const taken = takenOff(p, yieldGoal, residueShare);
 		if (p.noneAbovePpm === undefined) return taken;
 		if (Number.isNaN(taken + soilTest)) return NaN;
 		return soilTest > p.noneAbovePpm ? 0 : taken;

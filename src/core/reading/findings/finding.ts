@@ -1,6 +1,6 @@
 import type { Answer } from '../../figure/figure';
 import type { PackSet } from '../../packs/pack';
-import type { Finding } from '../../schema-types';
+import type { Finding, LeafRanges } from '../../schema-types';
 import type { Site } from '../site';
 
 export type { Finding };
@@ -10,6 +10,7 @@ export interface ReportContext {
 	site: Site;
 	cec: Answer;
 	packs: PackSet;
+	leafRanges?: readonly LeafRanges[] | undefined;
 }
 
 /** One check of the report: what it found, with the remedy; nothing where all is well. */

@@ -6,6 +6,7 @@ import type { Finding, ReportCheck, ReportContext } from './finding';
 import { highPh } from './ph/high-ph';
 import { impossibleValue } from './impossible-value';
 import { labShares } from './cations/lab-shares';
+import { leafAgainstRanges } from './leaf-against-ranges';
 import { lightGround } from './cations/light-ground';
 import { missingBufferPh } from './ph/missing-buffer-ph';
 import { missingCec } from './cations/missing-cec';
@@ -46,6 +47,7 @@ const CHECKS: readonly ReportCheck[] = [
 	labShares,
 	cationBalance,
 	tiedUpMetals,
+	leafAgainstRanges,
 	lightGround,
 	otherDepth,
 	unusualGoal,

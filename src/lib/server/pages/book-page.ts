@@ -1,5 +1,8 @@
 import { listEvents } from '../stores/events';
-import { listPasses } from '../stores/field-years';
+import { listFieldYears, listPasses } from '../stores/field-years';
+import { BALANCED, nutrientBalance } from '../../../core/season/plan/nutrient-balance';
+import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
+import type { FieldRow } from '../stores/fields';
 import { passView } from './pass-view';
 import { listPrescriptions } from '../stores/prescriptions';
 import type { Desk, FieldAddress } from '../desk';
@@ -26,6 +29,38 @@ export function bookPage(desk: Desk, address: FieldAddress) {
 		logs: (goal ? listPrescriptions(desk.book, goal.id) : []).flatMap(({ content, applied }) =>
 			applied.map((log) => ({ id: log.id, label: content.name, ...log.content }))
 		),
+		balance: balanceOf(desk, field, year, units),
 		events: listEvents(desk.book, field.id, MOST_EVENTS)
 	};
+}
+
+/** More years than this are not looked at. */
+const MOST_YEARS = 40;
+
+/** What went on and what the harvest took, of the years of the book up to the one that is shown, the newest first. */
+function balanceOf({ book, library }: Desk, field: FieldRow, until: number, units: UnitSystem) {
+	const { crops, packs, products } = library;
+	const records = listFieldYears(book, field.id)
+		.filter(({ year }) => year <= until)
+		.slice(0, MOST_YEARS)
+		.flatMap(({ id, year, crop, harvested_yield, residue_removed_percent }) => {
+			const known = crops.find((one) => one.id === crop);
+			const passes = listPasses(book, id).flatMap(({ plan, doneOn }) => (doneOn === null ? [] : [plan]));
+			// A year that is only planned has nothing to balance yet.
+			if (!known || (harvested_yield === null && passes.length === 0)) return [];
+			const strawShare = (residue_removed_percent ?? 0) / 100;
+			return [{ year, crop: known, harvested: harvested_yield ?? undefined, strawShare, passes }];
+		});
+	return nutrientBalance(records, packs, products)
+		.reverse()
+		.map(({ year, crop, nutrients }) => ({
+			year,
+			crop,
+			nutrients: Object.fromEntries(
+				BALANCED.map((nutrient) => {
+					const { ofYear, together } = nutrients[nutrient];
+					return [nutrient, { ofYear: inSystem(ofYear, units), together: inSystem(together, units) }];
+				})
+			) as typeof nutrients
+		}));
 }

@@ -10,6 +10,7 @@
 	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import { save } from '$lib/ui/forms/call';
+	import NutrientBalance from '$lib/ui/walk/NutrientBalance.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -136,6 +137,12 @@
 				</div>
 			</section>
 		{/each}
+	{/if}
+	{#if data.balance.length > 0}
+		<section class="section" aria-label="Nutrient balance">
+			<h2>Nutrient balance over the years</h2>
+			<NutrientBalance years={data.balance} units={data.units} />
+		</section>
 	{/if}
 	<section class="section">
 		<h2>Changes on this field</h2>

@@ -1,0 +1,129 @@
+import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
+import type { PackSet } from '../../packs/pack';
+import { parametersOf } from '../../packs/parameters-of';
+import { sourceOf } from '../../packs/rule-kind';
+import { removal, takenOff } from '../../rates/phosphorus-potassium/removal';
+import type { Crop, Pass, Product } from '../../schema-types';
+import { passNutrientFigure } from './pass/pass-nutrients';
+import { productOf } from './plan-context';
+
+/** The nutrients that are balanced. */
+export const BALANCED = ['N', 'P2O5', 'K2O', 'Mg'] as const;
+type Balanced = (typeof BALANCED)[number];
+
+/** What the book holds of a year. */
+export interface YearRecord {
+	year: number;
+	crop: Crop;
+	/** In the crop's unit; undefined while it is not in the book. */
+	harvested: number | undefined;
+	/** Share of the straw or stover that was taken off, 0 to 1. */
+	strawShare: number;
+	/** Those that were applied. */
+	passes: readonly Pass[];
+}
+
+/** A year's balance, and that of all years up to it, by nutrient; lb/ac. */
+export interface YearBalance {
+	year: number;
+	crop: string;
+	nutrients: Record<Balanced, { ofYear: Answer; together: Answer }>;
+}
+
+/**
+ * What was applied less what the harvest took off, by year, and added up over the years: in with fertiliser, residues and
+ * manure (of their nitrogen what the first year gets), out by the guides' removal. Common practice.
+ * @param records in any order
+ * @returns by year, the first first; a year does not apply without its harvest or a removal, and is left out of the sum
+ */
+export function nutrientBalance(
+	records: readonly YearRecord[],
+	packs: Pick<PackSet, 'rules'>,
+	products: readonly Product[]
+): YearBalance[] {
+	const sums = new Map<Balanced, Figure[]>(BALANCED.map((nutrient) => [nutrient, []]));
+	return [...records]
+		.sort((a, b) => a.year - b.year)
+		.map((record) => {
+			const balances = BALANCED.map((nutrient) => {
+				const ofYear = balanceOf(record, nutrient, packs, products);
+				const known = sums.get(nutrient)!;
+				if (ofYear.applies) known.push(ofYear);
+				return [nutrient, { ofYear, together: added(known, nutrient) }] as const;
+			});
+			return {
+				year: record.year,
+				crop: record.crop.name,
+				nutrients: Object.fromEntries(balances) as YearBalance['nutrients']
+			};
+		});
+}
+
+function balanceOf(
+	{ year, crop, harvested, strawShare, passes }: YearRecord,
+	nutrient: Balanced,
+	packs: Pick<PackSet, 'rules'>,
+	products: readonly Product[]
+): Answer {
+	const label = `${nutrient} of ${year}`;
+	if (harvested === undefined) {
+		return notApplicable(label, `the harvest of ${year} is not in the book`, 'Save the harvest of that year.');
+	}
+	const rule = packs.rules.find((one) => one.rule.gives === nutrient && parametersOf(removal, one, crop.id));
+	const parameters = parametersOf(removal, rule, crop.id);
+	if (!rule || !parameters) {
+		const reason = `no guide says how much ${nutrient} ${crop.name.toLowerCase()} takes off`;
+		return notApplicable(label, reason, 'Add its removal to a guide of your own.');
+	}
+	const source = sourceOf(rule.rule);
+	const perYield = crop.yieldUnit.replace('/ac', '');
+	const out = figure({
+		label: `${nutrient} taken off by the harvest`,
+		value: takenOff(parameters, harvested, strawShare),
+		unit: 'lb/ac',
+		formula: 'removal x harvest',
+		inputs: [
+			figure({
+				label: 'in each unit of yield',
+				value: takenOff(parameters, 1, strawShare),
+				unit: `lb per ${perYield}`,
+				...source
+			}),
+			figure({ label: `harvest of ${year}`, value: harvested, unit: crop.yieldUnit, basis: 'measured' })
+		],
+		...source
+	});
+	const parts = passes
+		.map((pass) => passNutrientFigure(pass, productOf(pass, products), nutrient))
+		.filter(({ value }) => value > 0);
+	const brought = figure({
+		label: `${nutrient} applied`,
+		value: parts.reduce((sum, { value }) => sum + value, 0),
+		unit: 'lb/ac',
+		formula: parts.length > 0 ? 'sum of the passes applied' : 'none was applied',
+		inputs: parts,
+		basis: 'adviser'
+	});
+	return figure({
+		label,
+		value: brought.value - out.value,
+		unit: 'lb/ac',
+		formula: 'applied - taken off',
+		inputs: [brought, out],
+		basis: out.basis,
+		citation: out.citation
+	});
+}
+
+function added(balances: readonly Figure[], nutrient: Balanced): Answer {
+	const label = `${nutrient}, all years together`;
+	if (balances.length === 0) return notApplicable(label, 'no year is balanced yet', 'Save a harvest.');
+	return figure({
+		label,
+		value: balances.reduce((sum, { value }) => sum + value, 0),
+		unit: 'lb/ac',
+		formula: 'sum of the years',
+		inputs: [...balances],
+		basis: balances[0]!.basis
+	});
+}
