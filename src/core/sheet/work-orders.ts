@@ -3,6 +3,9 @@ import { byTrip } from '../season/plan/trips';
 
 type SheetPass = SheetContent['passes'][number];
 
+/** Teams begin by turns at either end of a block: common practice. */
+const STARTS = ['the road', 'the centre path'] as const;
+
 /** What goes on in one trip over a field, as its driver needs it. */
 export interface WorkOrder {
 	date: string;
@@ -14,6 +17,8 @@ export interface WorkOrder {
 	/** What goes into each tank or box. */
 	loads: TripLoading[];
 	machine: string | undefined;
+	/** Where the team begins, where doses go out to palms by hand; by turns, because who carries tires. */
+	startsFrom: (typeof STARTS)[number] | undefined;
 	/** Each once: of the products as they are placed, then those of the whole sheet that hold for every order. */
 	cautions: string[];
 	/** Setbacks and the checks that complain of these passes. */
@@ -24,7 +29,7 @@ export interface WorkOrder {
 export function workOrders({ passes, checks, cautions, loading = [] }: SheetContent): WorkOrder[] {
 	const own = new Set(passes.flatMap((pass) => pass.cautions));
 	const always = cautions.filter((caution) => !own.has(caution));
-	return [...byTrip(passes, ({ pass }) => pass)]
+	const orders = [...byTrip(passes, ({ pass }) => pass)]
 		.map(([key, trip]): WorkOrder => {
 			const ids = new Set(trip.map(({ pass }) => pass.id));
 			return {
@@ -34,6 +39,7 @@ export function workOrders({ passes, checks, cautions, loading = [] }: SheetCont
 				passes: trip,
 				loads: loading.find(({ trip: one }) => one === key)?.loads ?? [],
 				machine: trip.find(({ pass }) => pass.machine)?.pass.machine,
+				startsFrom: undefined,
 				cautions: [...new Set(trip.flatMap((pass) => pass.cautions)), ...always],
 				warnings: checks
 					.filter(
@@ -44,4 +50,10 @@ export function workOrders({ passes, checks, cautions, loading = [] }: SheetCont
 			};
 		})
 		.sort((a, b) => a.date.localeCompare(b.date));
+	let rounds = 0;
+	return orders.map((order) =>
+		order.machine === undefined && order.passes.some(({ palmDose }) => palmDose)
+			? { ...order, startsFrom: STARTS[rounds++ % STARTS.length] }
+			: order
+	);
 }

@@ -13,6 +13,7 @@
 	import { acresPerLoad } from '$core/supply/loads';
 	import { figure } from '$core/figure/figure';
 	import { KG_PER_LB } from '$core/units/factors';
+	import PalmDoses from '$lib/ui/supply/calibration/PalmDoses.svelte';
 	import PanTest from '$lib/ui/supply/calibration/PanTest.svelte';
 	import Sum from '$lib/ui/supply/calibration/Sum.svelte';
 
@@ -23,7 +24,10 @@
 	<h1>Calibration</h1>
 	<p class="soft">Cards for the yard: check the machine before the field does. Print this page to take it along.</p>
 	<div class="cards">
-		<PanTest />
+		<div class="stack">
+			<PanTest />
+			<PalmDoses />
+		</div>
 		<div class="stack">
 			<Sum
 				title="Sheet on the ground"

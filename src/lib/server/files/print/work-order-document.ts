@@ -14,6 +14,8 @@ import { below, ledgerLayout } from './ledger-layout';
 
 /** Lines that the driver fills in. */
 const TO_FILL_IN = ['Applied on', 'By', 'Machine, setting', 'Wind, ground', 'Amount used', 'Left over'] as const;
+/** The same for a team that carries bags to palms. */
+const BY_HAND = ['Applied on', 'Team', 'Bags out', 'Bags used', 'Bags back', 'Palms weighed, kg'] as const;
 
 /** The work orders of issued sheets, one page for each trip. Black on white. */
 export function workOrderDocument(sheets: readonly Sheet[]): TDocumentDefinitions {
@@ -68,6 +70,14 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 		productTable(content.units, order),
 		...order.passes.flatMap((pass) => prescriptionTable(content.units, pass)),
 		...order.loads.flatMap((load) => loadTable(content.units, load)),
+		...(order.startsFrom
+			? [
+					{
+						text: `The team starts from ${order.startsFrom}, ends at the other side; cups of half a kilogram.`,
+						margin: below(4)
+					}
+				]
+			: []),
 		...(order.machine ? [{ text: `Machine: ${order.machine}`, margin: below(4) }] : []),
 		...list('Cautions and setbacks', order.warnings),
 		...list('Cautions', order.cautions),
@@ -76,7 +86,9 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 			table: {
 				widths: [90, '*', 90, '*'],
 				body: [0, 2, 4].map((row) =>
-					TO_FILL_IN.slice(row, row + 2).flatMap((text): TableCell[] => [{ text, margin: [0, 6, 0, 6] }, ''])
+					(order.startsFrom ? BY_HAND : TO_FILL_IN)
+						.slice(row, row + 2)
+						.flatMap((text): TableCell[] => [{ text, margin: [0, 6, 0, 6] }, ''])
 				)
 			},
 			layout: { hLineWidth: () => 0.4, vLineWidth: () => 0 }
