@@ -1,6 +1,7 @@
 import { isValid, parseISO } from 'date-fns';
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+/** The months as they are named in a sentence. */
+export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
 
 /** Whether a text is a day that there was or will be, as YYYY-MM-DD: 30 February is none. */
 export function isDay(text: string): boolean {

@@ -7,6 +7,10 @@ import { additivePathwayCheck } from './urea/additive-pathway';
 import { ammoniaNearSeedCheck } from './ammonia/ammonia-near-seed';
 import { autumnNitrogenCheck } from './timing/autumn-nitrogen';
 import { bandBesideSeedCheck } from './seed/band-beside-seed';
+import { crownDistanceCheck } from './block/crown-distance';
+import { heapedDoseCheck } from './block/heaped-dose';
+import { organicSourcesCheck } from './block/organic-sources';
+import { rawManureIntervalCheck } from './block/raw-manure-interval';
 import { fabricFloorCheck } from './block/fabric-floor';
 import { lateFruitNitrogenCheck } from './block/late-fruit-nitrogen';
 import { leaflessNitrogenCheck } from './block/leafless-nitrogen';
@@ -71,7 +75,11 @@ const CHECKS: readonly SeasonCheck[] = [
 	outOfReachCheck,
 	placedFactorCheck,
 	ripeningCheck,
+	crownDistanceCheck,
 	fabricFloorCheck,
+	heapedDoseCheck,
+	organicSourcesCheck,
+	rawManureIntervalCheck,
 	lateFruitNitrogenCheck,
 	leaflessNitrogenCheck,
 	openCanopyCheck,

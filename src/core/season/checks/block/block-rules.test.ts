@@ -1,8 +1,23 @@
 // Rules of orchards, cane fruit and palms; all of them common practice of the trade.
 import type { Block } from '../../../schema-types';
-import { carrying, describeRules, nitrogen, type RuleCase } from '../rule-cases.test-help';
+import { library } from '../../../testing.test-help';
+import { carrying, describeRules, nitrogen, station, type RuleCase } from '../rule-cases.test-help';
 
 const fabric: Block = { plantedYear: 2023, floor: 'landscape fabric', water: 'drip' };
+
+const cropOf = (id: string) => library.crops.find((crop) => crop.id === id)!;
+const manure = {
+	...library.products.find(({ id }) => id === 'empty-bunches')!,
+	id: 'barn-manure',
+	hazards: ['raw-manure' as const],
+	organic: false
+};
+const withManure = [...library.products, manure];
+const manured = (date: string) => ({ ...nitrogen('urea', 30, { date }), product: manure.id });
+const wetMay = {
+	...station,
+	months: station.months.map((month, at) => (at === 4 ? { ...month, rainMm: 300 } : month))
+};
 
 const CASES: RuleCase[] = [
 	{
@@ -78,6 +93,99 @@ const CASES: RuleCase[] = [
 		nearMiss: nitrogen('ammonium-sulfate', 40, { date: '2027-05-15', machine: 'Spreader' }),
 		change: { cropId: 'oil-palm', plantAge: 6 },
 		missChange: { plantAge: 7 }
+	},
+	{
+		rule: 'crown-distance',
+		name: 'a band two inches from the canes',
+		fires: nitrogen('can-27', 30, { placement: 'side band', offsetIn: 2 }),
+		severity: 'mind',
+		says: 'Calcium ammonium nitrate 27-0-0-6Ca 2 in from the row lies at the crowns',
+		nearMiss: nitrogen('can-27', 30, { placement: 'side band', offsetIn: 6 }),
+		change: { cropId: 'blackberry' }
+	},
+	{
+		rule: 'crown-distance',
+		name: 'beside the seed that trees do not have',
+		fires: nitrogen('can-27', 30, { placement: '2x2 band' }),
+		severity: 'mind',
+		says: 'keep it 6 in off',
+		nearMiss: nitrogen('can-27', 30, { placement: 'side band' }),
+		change: { cropId: 'apple' }
+	},
+	{
+		rule: 'heaped-dose',
+		name: 'palms fed in a line',
+		fires: nitrogen('ammonium-sulfate', 40, { placement: 'side band' }),
+		severity: 'stop',
+		says: 'spread it evenly over the circle',
+		nearMiss: nitrogen('ammonium-sulfate', 40, { placement: 'broadcast' }),
+		change: { cropId: 'oil-palm' }
+	},
+	{
+		rule: 'heaped-dose',
+		name: 'canes are fed in a band',
+		fires: nitrogen('can-27', 40, { placement: 'side band' }),
+		severity: 'stop',
+		says: 'burns the roots that find it',
+		nearMiss: nitrogen('can-27', 40, { placement: 'side band' }),
+		change: { cropId: 'avocado' },
+		missChange: { crop: cropOf('blackberry') }
+	},
+	{
+		rule: 'organic-sources',
+		name: 'potash in an organic block',
+		fires: carrying('K2O', 'potash', 60, {}),
+		severity: 'stop',
+		says: 'The block is organic, and Muriate of potash',
+		nearMiss: carrying('K2O', 'potassium-sulfate', 60, {}),
+		change: { cropId: 'apple', block: { plantedYear: 2015, organic: true } }
+	},
+	{
+		rule: 'organic-sources',
+		name: 'urea has no stand-in, and manure is allowed',
+		fires: nitrogen('urea', 30, {}),
+		severity: 'stop',
+		says: 'not allowed there',
+		nearMiss: { ...nitrogen('urea', 30, {}), product: 'barn-manure' },
+		change: { cropId: 'apple', block: { plantedYear: 2015, organic: true }, products: withManure },
+		noRemedy: true
+	},
+	{
+		rule: 'raw-manure-interval',
+		name: 'raw manure 89 days before the first berries',
+		fires: manured('2027-03-23'),
+		severity: 'stop',
+		says: 'less than 90 days before the harvest',
+		nearMiss: manured('2027-03-22'),
+		change: { cropId: 'blackberry', products: withManure }
+	},
+	{
+		rule: 'raw-manure-interval',
+		name: 'while it is picked, but not after',
+		fires: manured('2027-08-05'),
+		severity: 'stop',
+		says: 'Local law goes first',
+		nearMiss: manured('2027-08-06'),
+		change: { cropId: 'blackberry', products: withManure }
+	},
+	{
+		rule: 'heavy-rain-month',
+		name: 'potash of palms in a month of 300 mm',
+		fires: carrying('K2O', 'potash', 60, { date: '2027-05-10' }),
+		severity: 'mind',
+		says: 'no ammonium or urea and no potash then. Drier: Jan, Feb, Mar, Apr, Jun',
+		nearMiss: carrying('K2O', 'potash', 60, { date: '2027-06-10' }),
+		change: { cropId: 'oil-palm', station: wetMay }
+	},
+	{
+		rule: 'heavy-rain-month',
+		name: 'other crops may get their potash then',
+		fires: carrying('K2O', 'potash', 60, { date: '2027-05-10' }),
+		severity: 'mind',
+		says: '300 mm',
+		nearMiss: carrying('K2O', 'potash', 60, { date: '2027-05-10' }),
+		change: { cropId: 'oil-palm', station: wetMay },
+		missChange: { crop: cropOf('corn-grain') }
 	}
 ];
 

@@ -1,6 +1,6 @@
 <!-- The planting of a perennial: what stands, how far apart, how it is watered and fed. -->
 <script lang="ts">
-	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Checkbox, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Answer } from '$core/figure/figure';
 	import type { Block } from '$core/schema-types';
 	import Quantity from '../../figure/Quantity.svelte';
@@ -49,7 +49,8 @@
 				['Variety', block?.variety],
 				['Ripens', block?.season],
 				['Bears', block?.bears],
-				['Rootstock', block?.rootstock]
+				['Rootstock', block?.rootstock],
+				['Managed', block?.organic ? 'organic' : undefined]
 			] as const
 		).filter(([, value]) => value)
 	);
@@ -101,6 +102,7 @@
 					{#each ['every year', 'every other year'] as bears (bears)}<SelectItem value={bears} text={bears} />{/each}
 				</Select>
 				<TextInput size="sm" labelText="Rootstock" bind:value={form.rootstock} />
+				<Checkbox labelText="Organic: only sources its rules allow" bind:checked={form.organic} />
 			</div>
 			{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 			<div class="row">

@@ -20,6 +20,7 @@ export interface BlockForm {
 	season: string;
 	bears: string;
 	rootstock: string;
+	organic: boolean;
 }
 
 /** What stands, as it is typed; an empty form where nothing does. */
@@ -39,7 +40,8 @@ export function blockFormOf(block: Block | undefined): BlockForm {
 		variety: block?.variety ?? '',
 		season: block?.season ?? '',
 		bears: block?.bears ?? '',
-		rootstock: block?.rootstock ?? ''
+		rootstock: block?.rootstock ?? '',
+		organic: block?.organic ?? false
 	};
 }
 
@@ -69,7 +71,8 @@ export function blockOfForm(form: BlockForm): Block | string {
 		...(form.lengthUnit === 'm' ? { lengthUnit: 'm' as const } : {}),
 		...(rows ? {} : { layout: 'triangle' as const }),
 		...numbers,
-		...words
+		...words,
+		...(form.organic ? { organic: true } : {})
 	};
 }
 
