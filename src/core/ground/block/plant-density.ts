@@ -87,7 +87,7 @@ export function treatedShare(block: Block): Answer {
 	return figure({ label, value, unit: '', formula: 'strip / between rows', inputs: [strip, rows], basis: 'practice' });
 }
 
-function rowSpacingFt(block: Block): Answer {
+export function rowSpacingFt(block: Block): Answer {
 	if (block.rowSpacing === undefined) {
 		return notApplicable('between rows', 'the row spacing is not known', 'Set the row spacing of the block.');
 	}

@@ -3,6 +3,7 @@ import type { Setback } from '../../../core/schema-types';
 import { figure, type Answer } from '../../../core/figure/figure';
 import { plantAge } from '../../../core/ground/block/block-age';
 import { plantsPerAcre, rowFeetPerAcre, treatedShare } from '../../../core/ground/block/plant-density';
+import { rowLines } from '../../../core/ground/block/row-lines';
 import { inSystem } from '../../../core/units/rate-units';
 import { blockOf } from '../stores/fields';
 import { factsOf } from '../api/standing';
@@ -17,13 +18,15 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 	const { crops } = desk.library;
 	const { units } = field;
 	const block = blockOf(field);
+	const boundary = boundaryOf(field);
 	const years = listFieldYears(desk.book, field.id);
 	const zones = listZones(desk.book, field.id);
 	return {
 		field,
 		/** The facts as they are sent, to say what a change starts from. */
 		facts: factsOf(field),
-		boundary: boundaryOf(field),
+		boundary,
+		rows: block && boundary ? rowLines(boundary, block) : [],
 		zones: zones.map(({ name, shape }, at) => ({ name, shape, share: (0.8 * at) / Math.max(1, zones.length - 1) })),
 		year,
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),

@@ -4,6 +4,7 @@
 	import type { Interaction } from 'ol/interaction';
 	import { untrack } from 'svelte';
 	import { areaAcres } from '$core/ground/shapes/geodesic-area';
+	import type { RowLine } from '$core/ground/block/row-lines';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { PlacedPoint } from '$core/schema-types';
 	import type { ShownSurface } from '../../../../workers/ground-messages';
@@ -21,6 +22,8 @@
 		name: string;
 		boundary: Shape | undefined;
 		areas?: readonly Area[];
+		/** Of an orchard: each from end to end. */
+		rows?: readonly RowLine[];
 		points?: readonly PlacedPoint[];
 		surface?: ShownSurface | undefined;
 		/** The area that stands out. */
@@ -37,6 +40,7 @@
 		name,
 		boundary,
 		areas = [],
+		rows = [],
 		points = [],
 		surface,
 		chosen,
@@ -111,8 +115,8 @@
 					source: own.boundary,
 					style: (feature) =>
 						new style.Style({
-							fill: new style.Fill({ color: color('--action-wash') }),
-							stroke: line(2),
+							...(feature.get('rows') ? {} : { fill: new style.Fill({ color: color('--action-wash') }) }),
+							stroke: line(feature.get('rows') ? 0.7 : 2),
 							...(feature.get('label') ? { text: label(String(feature.get('label')), 15) } : {})
 						})
 				}),
@@ -159,6 +163,9 @@
 			const [feature] = featuresOf(boundary);
 			feature!.set('label', areas.length === 0 && !surface && points.length === 0 ? name : '');
 			sources.boundary.addFeature(feature!);
+			const { Feature, geom, proj } = parts;
+			const lines = rows.map((row) => row.map((end) => proj.fromLonLat(end)));
+			sources.boundary.addFeature(new Feature({ geometry: new geom.MultiLineString(lines), rows: true }));
 		}
 		const key = about ? JSON.stringify(about) : '';
 		if (about && key !== shownBoundary) {

@@ -44,7 +44,7 @@
 		Weigh what about ten palms got at each place. Teams start by turns from the road and from the centre path, and bags
 		are counted out, used and back.
 	</p>
-	<div class="fields">
+	<div class="places">
 		<TextInput size="sm" labelText="Ordered, kg/palm" inputmode="decimal" bind:value={ordered} />
 		{#each PLACES as place (place)}
 			<TextInput
@@ -72,7 +72,7 @@
 </section>
 
 <style>
-	.fields {
+	.places {
 		display: grid;
 		gap: 0.6rem 1rem;
 		margin: 0.6rem 0;

@@ -193,7 +193,9 @@
 	<div class="split">
 		<section class="map">
 			{#if data.boundary}
-				<div class="paper"><GroundMap name={data.field.name} boundary={data.boundary} areas={data.zones} /></div>
+				<div class="paper">
+					<GroundMap name={data.field.name} boundary={data.boundary} areas={data.zones} rows={data.rows} />
+				</div>
 				<a href={`/field/${data.field.id}/${data.year}/zones`}>Map, layers, zones and prescriptions</a>
 			{:else}
 				<div class="empty">
