@@ -167,3 +167,50 @@ test('palms go out in half kilograms and bags; blocks can be used by everyone', 
 		}
 	}
 });
+
+test('a metric estate beside US farms: areas, rates, residues and paper each in their own units', async ({
+	page,
+	app
+}) => {
+	const id = await app.fieldId('Lagoon One');
+	await page.goto(app.server.origin);
+	await hydrated(page);
+	await expect(page.getByRole('row', { name: /Lagoon One/ })).toContainText('28 ha');
+	await expect(page.getByRole('row', { name: /Lagoon One/ })).toContainText('25 t');
+	await expect(page.getByRole('row', { name: /Kingfisher Bend/ })).toContainText(' ac');
+
+	// Removal of 25 t/ha, and 40 t/ha of empty bunches against it.
+	const choices = ['nitrogen', 'potassium'].map((rule, at) => ({
+		nutrient: ['N', 'K2O'][at],
+		method: `oil-palm/removal-${rule}`
+	}));
+	expect((await app.post(`/api/fields/${id}/2027/choices`, { choices })).status).toBe(200);
+	await app.openField('Lagoon One', 'supply');
+	const residues = page.getByRole('region', { name: 'Manure for this field' });
+	await residues.getByLabel('A rate of your own, t/ha').fill('40');
+	const own = residues.getByRole('row', { name: /your own rate/ });
+	await expect(own).toContainText('N 36, P2O5 34, K2O 464, Mg 28');
+	await own.getByRole('button', { name: 'Put it in the plan' }).click();
+	await expect(residues.getByRole('status')).toContainText('It is in the plan');
+	expect((await app.post(`/api/fields/${id}/2027/programme`, {})).status).toBe(200);
+	await page.reload();
+	await hydrated(page);
+	await expect(page.getByRole('row', { name: /Empty bunches/ }).first()).toContainText('1120 t');
+	await page.getByRole('button', { name: 'Cutting back when prices are high' }).click();
+	await page.getByLabel('Left out, %').fill('half');
+	await expect(page.getByText('“half”, must be a percentage from 0 to 100.')).toBeVisible();
+	await page.getByLabel('Left out, %').fill('100');
+	// Nothing of the plan is left: all that 25 t/ha take off is unreplaced.
+	await expect(page.getByRole('table', { name: 'The plan and the cut beside it' })).toContainText('72.5');
+
+	// The units are the grower's own, and go back to those of the book.
+	await app.openField('Lagoon One', 'ground');
+	await page.getByRole('button', { name: 'Change the facts' }).click();
+	await expect(page.getByLabel('Area, hectares')).toHaveValue('28');
+	await page.getByLabel('Units for all fields of Heron Lagoon Estate').selectOption('');
+	await page.getByRole('button', { name: 'Save the facts' }).click();
+	await expect(page.getByRole('button', { name: 'Switch units' })).toHaveText('lb/ac');
+	await expect(page.getByText('69.2 ac').first()).toBeVisible();
+	await page.getByRole('button', { name: /^Undo: Changed units or station of Heron Lagoon Estate/ }).click();
+	await expect(page.getByRole('button', { name: 'Switch units' })).toHaveText('kg/ha');
+});

@@ -19,6 +19,7 @@
 	import { WORDS } from '$lib/ui/frame/words';
 	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { save } from '$lib/ui/forms/call';
+	import type { GrowerAction } from '$core/schema-types';
 	import type { LayoutData } from './$types';
 
 	const { data, children }: { data: LayoutData; children: Snippet } = $props();
@@ -64,8 +65,12 @@
 	async function switchUnits(): Promise<void> {
 		const other = units === 'us' ? 'metric' : 'us';
 		message =
-			field && page.data.growerUnits
-				? await save('PUT /api/fields/{field}/grower', { field }, { units: other })
+			field && (page.data.grower as GrowerAction | undefined)?.units
+				? await save(
+						'PUT /api/fields/{field}/grower',
+						{ field },
+						{ ...(page.data.grower as GrowerAction), units: other }
+					)
 				: await save('PATCH /api/settings', {}, { units: other });
 	}
 

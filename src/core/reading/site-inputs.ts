@@ -12,7 +12,7 @@ import { readOrganicCarbon, readOrganicMatter } from './soil/organic-matter';
 import { readSoilPh } from './soil/ph-scale';
 import { readResult } from './soil/read-result';
 import type { Site } from './site';
-import { readLeafTest } from './leaf-test';
+import { readLeafTest } from './leaf/leaf-test';
 import { readSoilTest, sampledDepth } from './soil/soil-test';
 import { siteTargetPh } from './target-ph';
 

@@ -8,7 +8,7 @@ import { gravestFirst } from '../figure/gravest-first';
 import { modelledCapacityCheck } from './checks/ground/modelled-capacity';
 import { checkSeason } from './checks/check-season';
 import type { PlanContext } from './plan/plan-context';
-import { blockSeason } from './model/crop-growth';
+import { blockSeason } from './model/growth/crop-growth';
 import { runSeason, seasonDates, type SeasonKnowledge } from './model/run-season';
 import { isSandy } from '../reading/soil/light-soil';
 import { checkGoal } from '../rates/check-goal';

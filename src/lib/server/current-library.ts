@@ -62,7 +62,7 @@ function settingsKey(db: Database): string {
 function weatherOf(
 	db: Database,
 	{ stations: shipped, station }: Library
-): Pick<Library, 'stations' | 'station' | 'measured' | 'outlook'> {
+): Pick<Library, 'stations' | 'station' | 'measured' | 'measuredAt' | 'outlook'> {
 	const rows = listStations(db);
 	const own = rows.map(({ id, name, latitude, days }) => ({
 		id,
@@ -77,6 +77,7 @@ function weatherOf(
 		stations,
 		station: stations.find(({ id }) => id === inUse) ?? station,
 		measured: rows.find(({ id }) => id === inUse)?.days ?? [],
+		measuredAt: new Map(rows.map(({ id, days }) => [id, days])),
 		outlook: readOutlook(db)
 	};
 }

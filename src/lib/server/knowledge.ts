@@ -48,6 +48,8 @@ export interface Library extends Knowledge {
 	/** Whose weather stands for the district, what it measured, and what is expected of the next days. */
 	station: Station;
 	measured: readonly WeatherDay[];
+	/** What each of the book's own stations measured. */
+	measuredAt: ReadonlyMap<string, readonly WeatherDay[]>;
 	outlook: RainOutlook | undefined;
 	houseRules: HouseRules;
 }
@@ -89,6 +91,7 @@ export function readLibrary(folder: string): Library {
 		stations,
 		station: stations[0]!,
 		measured: [],
+		measuredAt: new Map(),
 		outlook: undefined,
 		houseRules: { noGo: [] }
 	};

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { figure } from '../../figure/figure';
 import { noNumbers, type InputName } from '../../packs/rule-kind';
 import { passAcidity } from '../../season/plan/pass/pass-acidity';
-import { uptakeAt } from '../../season/model/uptake';
+import { uptakeAt } from '../../season/model/growth/uptake';
 import type { AdviseRequest, CropId, Pass } from '../../schema-types';
 import { cornRequest, library } from '../../testing.test-help';
 import { advise } from '../advise';

@@ -1,7 +1,7 @@
 import { keysOf } from '../../check/typed-object';
 import type { LeafElement, LeafTest } from '../../schema-types';
 import { longDate } from '../../units/day-text';
-import { leafRangeOf, leafRangesFor } from '../leaf-range';
+import { leafRangeOf, leafRangesFor } from '../leaf/leaf-range';
 import type { Finding, ReportCheck } from './finding';
 
 const PERCENT: readonly LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];

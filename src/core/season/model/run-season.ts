@@ -17,7 +17,7 @@ import { dressingOfPass } from './dressing-of-pass';
 import type { SeasonRun } from './season-run';
 import { simulateSeason, type SeasonCrop, type SeasonSoil } from './simulate-season';
 import { passNutrient } from '../plan/pass/pass-nutrients';
-import { cropGrowth } from './crop-growth';
+import { cropGrowth } from './growth/crop-growth';
 import { daysToReach } from './reach';
 import { offsetOf } from '../plan/placement-facts';
 import { isInSeason } from '../plan/season-span';

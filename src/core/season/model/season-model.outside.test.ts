@@ -6,7 +6,7 @@ import { extraterrestrialRadiation } from './evaporation';
 import { denitrifiedPercent } from './rates-by-temperature';
 import { runSeason } from './run-season';
 import { stageDates, usualTemperatures } from '../stages/stage-dates';
-import { uptakeCurve } from './uptake';
+import { uptakeCurve } from './growth/uptake';
 import { generateWeather } from '../weather/generate-weather';
 import { shiftDate } from '../weather/season-weather';
 import type { Pass, SeasonRequest } from '../../schema-types';

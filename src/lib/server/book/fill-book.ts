@@ -17,7 +17,12 @@ export function fillBook(db: Database, document: unknown): void {
 	fill(db, (writer) => {
 		for (const grower of growers) {
 			const growerId = randomUUID();
-			writer.insert('grower', { id: growerId, name: grower.name, ...(grower.units ? { units: grower.units } : {}) });
+			writer.insert('grower', {
+				id: growerId,
+				name: grower.name,
+				...(grower.units ? { units: grower.units } : {}),
+				...(grower.station ? { station: grower.station } : {})
+			});
 			for (const field of grower.fields) writeField(writer, growerId, field);
 		}
 		for (const { item, since, amount } of prices) writer.insert('price', { id: randomUUID(), item, since, amount });

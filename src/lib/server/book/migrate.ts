@@ -9,7 +9,7 @@ import ground from './006-ground.sql?raw';
 import zoneSeasons from './007-zone-seasons.sql?raw';
 import passColumns from './008-pass-columns.sql?raw';
 import blocks from './009-blocks.sql?raw';
-import growerUnits from './010-grower-units.sql?raw';
+import growers from './010-growers.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -22,7 +22,7 @@ const MIGRATIONS: readonly string[] = [
 	zoneSeasons,
 	passColumns,
 	blocks,
-	growerUnits
+	growers
 ];
 
 /**

@@ -29,6 +29,7 @@ import type {
 	Setback,
 	WeatherDay
 } from '../../../core/schema-types';
+import { weatherFor } from './weather-for';
 import { planChecks } from './season/plan-checks';
 import { fieldRequest, plantingDateOf, recordsOf, REFERENCE_LIME, testedOn, type Records } from './field-request';
 import type { Library } from '../knowledge';
@@ -131,6 +132,7 @@ function planContext(
 	chosen: Chosen[],
 	today: string
 ): PlanContext {
+	const { station, measured, outlook } = weatherFor(field, library);
 	const nitrogen = choices.find(({ nutrient }) => nutrient === 'N');
 	const notBefore = nitrogen && testedOn(nitrogen, tests, library);
 	const dressing = answer.rates.find(({ stands, applies }) => stands === 'for this dressing' && applies);
@@ -164,17 +166,12 @@ function planContext(
 		limits: library.seasonLimits,
 		model: library.seasonModel,
 		stages: stages && anchoredStages(stages, site.blockYear, goal.year),
-		weather: knownWeather(
-			library.station,
-			near(library.measured, plantingDateOf(goal, library)),
-			library.outlook,
-			today
-		),
+		weather: knownWeather(station, near(measured, plantingDateOf(goal, library)), outlook, today),
 		houseRules: library.houseRules,
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
 		block: site.block,
 		plantAge: ageOf(site),
-		station: library.station,
+		station,
 		units: field.units
 	};
 }

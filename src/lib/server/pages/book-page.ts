@@ -1,6 +1,6 @@
 import { listEvents } from '../stores/events';
 import { listFieldYears, listPasses } from '../stores/field-years';
-import { BALANCED, nutrientBalance } from '../../../core/season/plan/nutrient-balance';
+import { BALANCED, nutrientBalance } from '../../../core/season/plan/balance/nutrient-balance';
 import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { FieldRow } from '../stores/fields';
 import { passView } from './pass-view';

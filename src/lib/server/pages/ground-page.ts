@@ -29,6 +29,7 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		rows: block && boundary ? rowLines(boundary, block) : [],
 		zones: zones.map(({ name, shape }, at) => ({ name, shape, share: (0.8 * at) / Math.max(1, zones.length - 1) })),
 		year,
+		stations: desk.library.stations.map(({ id, name }) => ({ id, name })),
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
 		samples: samples.map(({ id, lab, labNumber, report }) => ({
 			id,
@@ -60,6 +61,8 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		})
 	};
 }
+
+export type GroundPage = ReturnType<typeof groundPage>;
 
 /** A share as people say it. */
 function inPercent(share: Answer): Answer {

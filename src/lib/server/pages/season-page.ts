@@ -15,7 +15,7 @@ const KINDS: readonly YearKind[] = ['normal', 'wet', 'dry'];
 export function seasonPage(desk: Desk, address: FieldAddress, weather: string | null) {
 	const { field, year, advice, goal, prices } = desk.fieldYear(address);
 	const library = desk.library;
-	const { products, cautions, station } = library;
+	const { products, cautions } = library;
 	const { units } = field;
 	const offered = products.filter((product) => offeredFor(product, goal?.crop));
 	const catalogue = offered.map(({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
@@ -31,7 +31,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 	const base = { fieldId: field.id, year, units, catalogue, hasGoal: goal !== undefined };
 	if (!advice) return { ...base, season: undefined };
 	const { context, passes, costs, chosen, totals, crop, debt, site } = advice;
-	const { holdingLimit, holdingRoom } = context;
+	const { holdingLimit, holdingRoom, station } = context;
 	const kind = KINDS.find((one) => one === weather) ?? 'normal';
 	return {
 		...base,

@@ -1,7 +1,15 @@
-import { valueIfKnown, type Answer } from '../../../core/figure/figure';
+import { figure, valueIfKnown, type Answer } from '../../../core/figure/figure';
 import { siteTargetPh } from '../../../core/reading/target-ph';
 import { creditedPrice } from '../../../core/supply/credited-price';
 import { offeredFor } from '../../../core/supply/catalogue/offered-for';
+import type { CutLine } from '../../../core/supply/cash-cut';
+import { BALANCED, removalOf } from '../../../core/season/plan/balance/nutrient-balance';
+import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
+import { passNutrient } from '../../../core/season/plan/pass/pass-nutrients';
+import { productOf } from '../../../core/season/plan/plan-context';
+import type { Pass } from '../../../core/schema-types';
+import type { Advice } from '../field/field-year';
+import type { PriceList } from '../stores/prices';
 import { productNeeds } from '../../../core/supply/product-needs';
 import { sourceAdvice } from '../../../core/supply/source-advice';
 import { inSystem } from '../../../core/units/rate-units';
@@ -45,6 +53,7 @@ export function supplyPage(desk: Desk, address: FieldAddress) {
 				}))
 				.sort((a, b) => valueOf(a.price) - valueOf(b.price))
 		})),
+		cut: advice?.crop.perennial && open.length > 0 ? cutOf(advice, open, desk, prices) : undefined,
 		fieldId: field.id,
 		year,
 		cost: advice && inSystem(advice.cost, field.units),
@@ -52,6 +61,34 @@ export function supplyPage(desk: Desk, address: FieldAddress) {
 			name: product.name,
 			...need
 		}))
+	};
+}
+
+/** What a plan cut for cash flow is worked out from. */
+function cutOf({ site, crop }: Advice, open: readonly Pass[], { library }: Desk, prices: PriceList) {
+	const goal = figure({ label: 'expected crop', value: site.yieldGoal, unit: crop.yieldUnit, basis: 'adviser' });
+	const removed = BALANCED.flatMap((nutrient) => {
+		const out = removalOf(crop, nutrient, goal, site.residueShare, library.packs);
+		return out.applies ? [[nutrient, out] as const] : [];
+	});
+	const used = [...new Set(open.map(({ product }) => product))];
+	return {
+		removed: Object.fromEntries(removed),
+		lines: used.map((id) => {
+			const product = productOf({ product: id }, library.products);
+			const passes = open.filter((pass) => pass.product === id);
+			return {
+				product: id,
+				name: product.name,
+				cost: planCost(passes.map((pass) => passCost(pass, product, (item) => prices.get(item)))),
+				brings: Object.fromEntries(
+					BALANCED.map((nutrient) => [
+						nutrient,
+						passes.reduce((sum, pass) => sum + passNutrient(pass, product, nutrient), 0)
+					])
+				) as CutLine['brings']
+			};
+		})
 	};
 }
 

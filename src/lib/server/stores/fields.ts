@@ -2,7 +2,7 @@ import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { UnitSystem } from '../../../core/units/rate-units';
-import type { AdviseRequest, Block, Sample, SampleAction } from '../../../core/schema-types';
+import type { AdviseRequest, Block, GrowerAction, Sample, SampleAction } from '../../../core/schema-types';
 import { act, type Writer } from '../book/act';
 import { ActionError } from '../book/action-error';
 
@@ -12,6 +12,8 @@ export interface FieldRow {
 	grower: string;
 	/** The units the grower was given; null: those of the book. */
 	grower_units: UnitSystem | null;
+	/** The station whose weather is the grower's; null: that of the book. */
+	grower_station: string | null;
 	/** The units this field is read in. */
 	units: UnitSystem;
 	name: string;
@@ -39,7 +41,7 @@ export interface SampleRecord {
 /** SQL: the units of grower `g`, else of the book. */
 export const UNITS_OF_GROWER = "coalesce(g.units, (SELECT value FROM setting WHERE id = 'units'), 'us')";
 
-const SELECT_FIELD = `SELECT f.*, g.name AS grower, g.units AS grower_units, ${UNITS_OF_GROWER} AS units
+const SELECT_FIELD = `SELECT f.*, g.name AS grower, g.units AS grower_units, g.station AS grower_station, ${UNITS_OF_GROWER} AS units
 	FROM field f JOIN grower g ON g.id = f.grower_id`;
 
 export function listFields(db: Database): FieldRow[] {
@@ -54,10 +56,10 @@ export function listGrowers(db: Database): { id: string; name: string }[] {
 	return db.prepare<[], { id: string; name: string }>('SELECT id, name FROM grower ORDER BY name COLLATE NOCASE').all();
 }
 
-/** Gives a grower units of its own, or takes them back: undefined. */
-export function setGrowerUnits(db: Database, { grower_id, grower }: FieldRow, units: UnitSystem | undefined): void {
-	act(db, { label: `Changed the units of ${grower}` }, (writer) =>
-		writer.update('grower', grower_id, { units: units ?? null })
+/** Says in which units and by which station the fields of a grower are read; what is left out is as in the book. */
+export function setGrower(db: Database, { grower_id, grower }: FieldRow, { units, station }: GrowerAction): void {
+	act(db, { label: `Changed units or station of ${grower}` }, (writer) =>
+		writer.update('grower', grower_id, { units: units ?? null, station: station ?? null })
 	);
 }
 

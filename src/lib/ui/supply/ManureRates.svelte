@@ -63,7 +63,7 @@
 	const gallons = $derived(product?.state === 'liquid' ? product.densityLbPerGal : undefined);
 	const rateOf = (tons: number): Pick<Pass, 'rate' | 'unit'> =>
 		gallons === undefined
-			? { rate: Math.round(tons * 100) / 100, unit: 'short ton/ac' }
+			? { rate: Math.round(tons * 1000) / 1000, unit: 'short ton/ac' }
 			: { rate: Math.round((tons * LB_PER_SHORT_TON) / gallons), unit: 'gal/ac' };
 
 	const unit = $derived(gallons === undefined ? 'short ton/ac' : 'gal/ac');

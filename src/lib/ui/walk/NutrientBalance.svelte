@@ -1,6 +1,6 @@
 <!-- What went on a field less what the harvests took off, by year, and all years together. -->
 <script lang="ts">
-	import { BALANCED, type YearBalance } from '$core/season/plan/nutrient-balance';
+	import { BALANCED, type YearBalance } from '$core/season/plan/balance/nutrient-balance';
 	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import Quantity from '../figure/Quantity.svelte';
 	import ListTable from '../tables/ListTable.svelte';

@@ -108,7 +108,7 @@ const CASES: RuleCase[] = [
 		name: 'beside the seed that trees do not have',
 		fires: nitrogen('can-27', 30, { placement: '2x2 band' }),
 		severity: 'mind',
-		says: 'keep it 6 in off',
+		says: '6 in off at the least',
 		nearMiss: nitrogen('can-27', 30, { placement: 'side band' }),
 		change: { cropId: 'apple' }
 	},

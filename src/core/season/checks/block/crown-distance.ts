@@ -21,7 +21,7 @@ export const crownDistanceCheck: SeasonCheck = (passes, { crop, products }) => {
 				rule: 'crown-distance',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `A band of ${product.name} ${formatNumber(away, 'in')} in from the row lies at the crowns and burns them: keep it ${leastIn} in off, better ${safeIn}.`,
+				text: `A band of ${product.name} ${formatNumber(away, 'in')} in from the row lies at the crowns and burns them: ${leastIn} in off at the least, better ${safeIn}.`,
 				basis,
 				remedies: [
 					{

@@ -7,7 +7,7 @@ import { passNutrient, productFor } from '../../plan/pass/pass-nutrients';
 import { LEAST_WORTH_A_PASS, placeNitrogen, type Slot } from '../../propose/place-nitrogen';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import { springOf } from '../../plan/spring';
-import { usualUptake } from '../../model/uptake';
+import { usualUptake } from '../../model/growth/uptake';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';

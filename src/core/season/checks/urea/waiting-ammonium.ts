@@ -3,7 +3,7 @@ import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { KG_HA_PER_LB_AC } from '../../../units/factors';
 import { dressingOfPass } from '../../model/dressing-of-pass';
 import { productOf } from '../../plan/plan-context';
-import { usualUptake } from '../../model/uptake';
+import { usualUptake } from '../../model/growth/uptake';
 import { shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { guardedBy } from '../moved';

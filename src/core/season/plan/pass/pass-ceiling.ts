@@ -2,7 +2,7 @@ import { figure, type Answer, type Figure } from '../../../figure/figure';
 import type { Pass, Product } from '../../../schema-types';
 import { passNutrient } from './pass-nutrients';
 import { productOf, type PlanContext } from '../plan-context';
-import { usualUptake, type UptakeCurve } from '../../model/uptake';
+import { usualUptake, type UptakeCurve } from '../../model/growth/uptake';
 import { shiftDate } from '../../weather/season-weather';
 import { longDate } from '../../../units/day-text';
 

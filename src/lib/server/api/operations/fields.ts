@@ -23,7 +23,7 @@ import {
 	findFields,
 	removeSample,
 	setBlock,
-	setGrowerUnits,
+	setGrower,
 	updateField
 } from '../../stores/fields';
 import { setBoundary } from '../../stores/ground-maps';
@@ -52,10 +52,19 @@ export const fieldOperations = [
 		})
 	}),
 	operation('PUT /api/fields/{field}/grower', {
-		summary: 'Says in which units the fields of this grower are read; left out, in those of the book',
+		summary:
+			'Says in which units and by which station the fields of this grower are read; what is left out is as in the book',
 		body: json<GrowerAction>('actions#/definitions/GrowerAction'),
 		example: { units: 'metric' },
-		run: (call, { units }) => setGrowerUnits(call.desk.book, fieldAt(call), units)
+		run: (call, grower) => {
+			const { stations } = call.desk.library;
+			const { station } = grower;
+			if (station !== undefined && !stations.some(({ id }) => id === station)) {
+				const known = stations.map(({ id }) => id).join(', ');
+				throw new InputError([{ path: '/station', message: `"${station}" is no station; known: ${known}` }]);
+			}
+			setGrower(call.desk.book, fieldAt(call), grower);
+		}
 	}),
 	operation('GET /api/cautions', {
 		summary: 'Counts what is open on some fields of a year',

@@ -8,14 +8,14 @@ export function boardGround(season: PlannedSeason, kind: YearKind, units: UnitSy
 	const { context, goal } = season;
 	return {
 		context,
-		request: seasonRequestOf(season, kind, units, library),
+		request: seasonRequestOf(season, kind, units),
 		knowledge: {
 			crops: library.crops.filter(({ id }) => id === goal.crop),
 			products: library.products,
 			schedules: library.schedules.filter(({ crop }) => crop === goal.crop),
 			seasonModel: library.seasonModel,
 			stages: library.stages.filter(({ crop }) => crop === goal.crop),
-			stations: [library.station]
+			stations: [context.station]
 		},
 		kind
 	};

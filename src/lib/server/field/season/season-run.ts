@@ -8,7 +8,6 @@ import type { YearKind } from '../../../../core/season/weather/generate-weather'
 import type { NitrogenTerms, SeasonRequest } from '../../../../core/schema-types';
 import type { UnitSystem } from '../../../../core/units/rate-units';
 import type { Advice } from '../field-year';
-import type { Library } from '../../knowledge';
 import type { FieldYearRow } from '../../stores/field-years';
 
 /** What a season's run stands on of all that follows from a field-year. */
@@ -19,16 +18,11 @@ function termsOf({ nitrogen }: FieldYearRow): NitrogenTerms {
 }
 
 /** The request that the command line would take for the plan of this field, in a simulated year of a kind. */
-export function seasonRequestOf(
-	season: PlannedSeason,
-	kind: YearKind,
-	units: UnitSystem,
-	library: Library
-): SeasonRequest {
+export function seasonRequestOf(season: PlannedSeason, kind: YearKind, units: UnitSystem): SeasonRequest {
 	const { site, passes, context, goal } = season;
 	return {
 		units,
-		station: { id: library.station.id, kind },
+		station: { id: context.station.id, kind },
 		known: [...context.weather.days.values()],
 		soil: withoutEmpty({
 			textureClass: site.field.textureClass,

@@ -11,8 +11,9 @@ import { seasonRequestOf } from './season-run';
 /** What a worker needs to try a plan and its alternatives over simulated seasons. */
 export function stressSetup({ book, library, today }: Desk, { field }: FieldYear, advice: Advice): StressSetup {
 	const prices = pricesOn(book, today);
-	const request = seasonRequestOf(advice, 'normal', field.units, library);
-	const { crops, products, schedules, seasonModel, stages, station } = library;
+	const request = seasonRequestOf(advice, 'normal', field.units);
+	const { crops, products, schedules, seasonModel, stages } = library;
+	const { station } = advice.context;
 	const twin = inhibitorTwin(request.passes, advice.context);
 	const tried = [...alternativesTo(request.passes, advice.context), ...(twin ? [twin] : [])];
 	const programmes = tried.map(({ name, passes }) => {

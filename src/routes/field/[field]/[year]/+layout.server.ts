@@ -1,3 +1,4 @@
+import { withoutEmpty } from '$core/check/typed-object';
 import { deskOf } from '$lib/server/desk';
 import { listSheets } from '$lib/server/stores/sheets';
 import { workLine } from '$lib/server/pages/work-line';
@@ -19,7 +20,7 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
 		hasSample: fieldYear.sample !== undefined,
 		work: workLine(fieldYear, sheets, field.units),
 		units: field.units,
-		/** Set where the grower reads units of its own. */
-		growerUnits: field.grower_units ?? undefined
+		/** What the grower has of its own. */
+		grower: withoutEmpty({ units: field.grower_units ?? undefined, station: field.grower_station ?? undefined })
 	};
 };

@@ -7,6 +7,7 @@
 	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import BlendPanel from '$lib/ui/supply/BlendPanel.svelte';
+	import CashCut from '$lib/ui/supply/CashCut.svelte';
 	import ManureRates from '$lib/ui/supply/ManureRates.svelte';
 	import PricePerPound from '$lib/ui/supply/PricePerPound.svelte';
 	import SourceNotes from '$lib/ui/supply/SourceNotes.svelte';
@@ -98,6 +99,7 @@
 		{/if}
 	</section>
 
+	{#if data.cut}<CashCut lines={data.cut.lines} removed={data.cut.removed} units={data.units} />{/if}
 	{#if data.open.length > 0}
 		<SourceNotes advice={data.advice} passes={data.open} products={data.catalogue} {address} />
 	{/if}

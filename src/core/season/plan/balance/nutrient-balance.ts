@@ -1,11 +1,11 @@
-import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
-import type { PackSet } from '../../packs/pack';
-import { parametersOf } from '../../packs/parameters-of';
-import { sourceOf } from '../../packs/rule-kind';
-import { removal, takenOff } from '../../rates/phosphorus-potassium/removal';
-import type { Crop, Pass, Product } from '../../schema-types';
-import { passNutrientFigure } from './pass/pass-nutrients';
-import { productOf } from './plan-context';
+import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
+import type { PackSet } from '../../../packs/pack';
+import { parametersOf } from '../../../packs/parameters-of';
+import { sourceOf } from '../../../packs/rule-kind';
+import { removal, takenOff } from '../../../rates/phosphorus-potassium/removal';
+import type { Crop, Pass, Product } from '../../../schema-types';
+import { passNutrientFigure } from '../pass/pass-nutrients';
+import { productOf } from '../plan-context';
 
 /** The nutrients that are balanced. */
 export const BALANCED = ['N', 'P2O5', 'K2O', 'Mg'] as const;
@@ -69,30 +69,9 @@ function balanceOf(
 	if (harvested === undefined) {
 		return notApplicable(label, `the harvest of ${year} is not in the book`, 'Save the harvest of that year.');
 	}
-	const rule = packs.rules.find((one) => one.rule.gives === nutrient && parametersOf(removal, one, crop.id));
-	const parameters = parametersOf(removal, rule, crop.id);
-	if (!rule || !parameters) {
-		const reason = `no guide says how much ${nutrient} ${crop.name.toLowerCase()} takes off`;
-		return notApplicable(label, reason, 'Add its removal to a guide of your own.');
-	}
-	const source = sourceOf(rule.rule);
-	const perYield = crop.yieldUnit.replace('/ac', '');
-	const out = figure({
-		label: `${nutrient} taken off by the harvest`,
-		value: takenOff(parameters, harvested, strawShare),
-		unit: 'lb/ac',
-		formula: 'removal x harvest',
-		inputs: [
-			figure({
-				label: 'in each unit of yield',
-				value: takenOff(parameters, 1, strawShare),
-				unit: `lb per ${perYield}`,
-				...source
-			}),
-			figure({ label: `harvest of ${year}`, value: harvested, unit: crop.yieldUnit, basis: 'measured' })
-		],
-		...source
-	});
+	const measured = figure({ label: `harvest of ${year}`, value: harvested, unit: crop.yieldUnit, basis: 'measured' });
+	const out = removalOf(crop, nutrient, measured, strawShare, packs);
+	if (!out.applies) return { ...out, label };
 	const parts = passes
 		.map((pass) => passNutrientFigure(pass, productOf(pass, products), nutrient))
 		.filter(({ value }) => value > 0);
@@ -112,6 +91,44 @@ function balanceOf(
 		inputs: [brought, out],
 		basis: out.basis,
 		citation: out.citation
+	});
+}
+
+/**
+ * What a harvest takes off of a nutrient, lb/ac, by the first guide that says how much.
+ * @param harvest in the crop's unit
+ * @returns does not apply where no guide gives the removal of the crop
+ */
+export function removalOf(
+	crop: Crop,
+	nutrient: Balanced,
+	harvest: Figure,
+	strawShare: number,
+	packs: Pick<PackSet, 'rules'>
+): Answer {
+	const label = `${nutrient} taken off by the harvest`;
+	const rule = packs.rules.find((one) => one.rule.gives === nutrient && parametersOf(removal, one, crop.id));
+	const parameters = parametersOf(removal, rule, crop.id);
+	if (!rule || !parameters) {
+		const reason = `no guide says how much ${nutrient} ${crop.name.toLowerCase()} takes off`;
+		return notApplicable(label, reason, 'Add its removal to a guide of your own.');
+	}
+	const source = sourceOf(rule.rule);
+	return figure({
+		label,
+		value: takenOff(parameters, harvest.value, strawShare),
+		unit: 'lb/ac',
+		formula: 'removal x harvest',
+		inputs: [
+			figure({
+				label: 'in each unit of yield',
+				value: takenOff(parameters, 1, strawShare),
+				unit: `lb per ${crop.yieldUnit.replace('/ac', '')}`,
+				...source
+			}),
+			harvest
+		],
+		...source
 	});
 }
 

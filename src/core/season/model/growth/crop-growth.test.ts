@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import type { SeasonRequest } from '../../schema-types';
-import { library } from '../../testing.test-help';
-import { answerSeason } from '../answer-season';
+import type { SeasonRequest } from '../../../schema-types';
+import { library } from '../../../testing.test-help';
+import { answerSeason } from '../../answer-season';
 import { cropGrowth } from './crop-growth';
 
 const shipped = () => JSON.parse(readFileSync('demo/requests/almond-season.json', 'utf8')) as SeasonRequest;

@@ -1,16 +1,16 @@
-import { InputError } from '../../check/problem';
-import { valueIfKnown } from '../../figure/figure';
-import { plantAge } from '../../ground/block/block-age';
-import type { CropStages, Schedule, SeasonRequest } from '../../schema-types';
-import { usualPlantingDate } from '../propose/propose-programme';
-import { plannedShares } from '../schedule/planned-shares';
-import { scheduleFor } from '../schedule/schedule-for';
-import { dateOf } from '../schedule/step-date';
-import { anchoredStages } from '../stages/anchored-stages';
-import { harvestYear, type Temperatures } from '../stages/stage-dates';
-import { shiftDate } from '../weather/season-weather';
+import { InputError } from '../../../check/problem';
+import { valueIfKnown } from '../../../figure/figure';
+import { plantAge } from '../../../ground/block/block-age';
+import type { CropStages, Schedule, SeasonRequest } from '../../../schema-types';
+import { usualPlantingDate } from '../../propose/propose-programme';
+import { plannedShares } from '../../schedule/planned-shares';
+import { scheduleFor } from '../../schedule/schedule-for';
+import { dateOf } from '../../schedule/step-date';
+import { anchoredStages } from '../../stages/anchored-stages';
+import { harvestYear, type Temperatures } from '../../stages/stage-dates';
+import { shiftDate } from '../../weather/season-weather';
 import { demandByShares, LAST_DAYS } from './demand-by-shares';
-import type { SeasonKnowledge } from './run-season';
+import type { SeasonKnowledge } from '../run-season';
 import { uptakeCurve, type UptakeCurve } from './uptake';
 
 /** How a crop grows in the season of a request. */

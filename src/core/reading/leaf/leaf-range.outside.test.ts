@@ -1,9 +1,9 @@
 // Leaf levels of palms: von Uexkull and Fairhurst 1991, phosphorus by nitrogen Ollagnier and Ochs; ranges of orchards by the
 // publications that stand in the data. All written from memory.
 import { describe, expect, it } from 'vitest';
-import type { AdviseRequest, LeafTest } from '../schema-types';
-import { library } from '../testing.test-help';
-import { advise } from '../rates/advise';
+import type { AdviseRequest, LeafTest } from '../../schema-types';
+import { library } from '../../testing.test-help';
+import { advise } from '../../rates/advise';
 import { leafRangeOf, leafRangesFor } from './leaf-range';
 
 const palms = (age: number) =>

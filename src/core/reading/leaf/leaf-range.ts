@@ -1,7 +1,7 @@
-import { valueIfKnown } from '../figure/figure';
-import { plantAge } from '../ground/block/block-age';
-import type { LeafElement, LeafRange, LeafRanges, LeafTest } from '../schema-types';
-import type { Site } from './site';
+import { valueIfKnown } from '../../figure/figure';
+import { plantAge } from '../../ground/block/block-age';
+import type { LeafElement, LeafRange, LeafRanges, LeafTest } from '../../schema-types';
+import type { Site } from '../site';
 
 /**
  * The ranges that a leaf test of this crop and age is read against.

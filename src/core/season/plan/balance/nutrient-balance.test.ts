@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Pass } from '../../schema-types';
-import { library } from '../../testing.test-help';
-import { T_HA_PER_SHORT_TON_AC, KG_HA_PER_LB_AC } from '../../units/factors';
+import type { Pass } from '../../../schema-types';
+import { library } from '../../../testing.test-help';
+import { T_HA_PER_SHORT_TON_AC, KG_HA_PER_LB_AC } from '../../../units/factors';
 import { nutrientBalance, type YearRecord } from './nutrient-balance';
 
 const palm = library.crops.find(({ id }) => id === 'oil-palm')!;

@@ -1,8 +1,8 @@
-import { figure, notApplicable, type Answer } from '../figure/figure';
-import { sharedParameters } from '../packs/parameters-of';
-import type { CompiledRule } from '../packs/pack';
-import type { LeafTest } from '../schema-types';
-import type { Site } from './site';
+import { figure, notApplicable, type Answer } from '../../figure/figure';
+import { sharedParameters } from '../../packs/parameters-of';
+import type { CompiledRule } from '../../packs/pack';
+import type { LeafTest } from '../../schema-types';
+import type { Site } from '../site';
 
 type LeafElement = Exclude<keyof LeafTest, 'takenOn' | 'part'>;
 

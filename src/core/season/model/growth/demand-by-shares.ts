@@ -1,4 +1,4 @@
-import { daysBetween } from '../weather/season-weather';
+import { daysBetween } from '../../weather/season-weather';
 
 /** What a dose is taken up in where no other follows, days: judgement. */
 export const LAST_DAYS = 45;

@@ -1,11 +1,11 @@
-import type { HeatUnits, Uptake } from '../../schema-types';
-import { dateOf } from '../schedule/step-date';
-import { plannedShares } from '../schedule/planned-shares';
+import type { HeatUnits, Uptake } from '../../../schema-types';
+import { dateOf } from '../../schedule/step-date';
+import { plannedShares } from '../../schedule/planned-shares';
 import { demandByShares } from './demand-by-shares';
-import type { PlanContext } from '../plan/plan-context';
-import { degreeDays, heatFrom, usualTemperatures, type Temperatures } from '../stages/stage-dates';
-import { DAY_MS } from '../../units/factors';
-import { shiftDate } from '../weather/season-weather';
+import type { PlanContext } from '../../plan/plan-context';
+import { degreeDays, heatFrom, usualTemperatures, type Temperatures } from '../../stages/stage-dates';
+import { DAY_MS } from '../../../units/factors';
+import { shiftDate } from '../../weather/season-weather';
 
 /** Nitrogen in the crop by a day (YYYY-MM-DD), in the unit of the yield's pounds. */
 export type UptakeCurve = (date: string) => number;
