@@ -211,6 +211,9 @@ test('a metric estate beside US farms: areas, rates, residues and paper each in 
 	await page.getByRole('button', { name: 'Save the facts' }).click();
 	await expect(page.getByRole('button', { name: 'Switch units' })).toHaveText('lb/ac');
 	await expect(page.getByText('69.2 ac').first()).toBeVisible();
+	// It is a change of the whole book, and undone there.
+	await page.goto(app.server.origin);
+	await hydrated(page);
 	await page.getByRole('button', { name: /^Undo: Changed units or station of Heron Lagoon Estate/ }).click();
-	await expect(page.getByRole('button', { name: 'Switch units' })).toHaveText('kg/ha');
+	await expect(page.getByRole('row', { name: /Lagoon One/ })).toContainText('28 ha');
 });
