@@ -8,6 +8,7 @@
 	import { unitsOf } from '$core/units/result-units';
 	import { numberOrUndefined } from '../forms/numbers';
 	import { unitText } from '../figure/unit-text';
+	import Choice from '../forms/Choice.svelte';
 	import DayField from '../forms/DayField.svelte';
 
 	interface Props {
@@ -109,19 +110,31 @@
 		{#each lines as line (line.analyte)}
 			{@const methods = methodsOf(line.analyte)}
 			<div class="line">
-				<input aria-label={analyteName(line.analyte)} inputmode="decimal" bind:value={line.value} />
+				<TextInput
+					size="sm"
+					hideLabel
+					labelText={analyteName(line.analyte)}
+					inputmode="decimal"
+					bind:value={line.value}
+				/>
 				<span>{analyteName(line.analyte)}</span>
 				{#if methods.length > 0}
-					<select aria-label={`Method of ${analyteName(line.analyte)}`} bind:value={line.method}>
-						<option value="">method not named</option>
-						{#each methods as method (method)}<option value={method}>{methodName(method)}</option>{/each}
-					</select>
+					<Choice
+						label={`Method of ${analyteName(line.analyte)}`}
+						value={line.method}
+						options={[
+							{ value: '', text: 'not named' },
+							...methods.map((method) => ({ value: method, text: methodName(method) }))
+						]}
+						choose={(method) => (line.method = method)}
+					/>
 				{:else}<span></span>{/if}
-				<select aria-label={`Unit of ${analyteName(line.analyte)}`} bind:value={line.unit}>
-					{#each unitsOf(line.analyte) as unit (unit)}
-						<option value={unit}>{unitText(unit)}</option>
-					{/each}
-				</select>
+				<Choice
+					label={`Unit of ${analyteName(line.analyte)}`}
+					value={line.unit}
+					options={unitsOf(line.analyte).map((unit) => ({ value: unit, text: unitText(unit) }))}
+					choose={(unit) => (line.unit = unit as typeof line.unit)}
+				/>
 			</div>
 		{/each}
 	</div>
@@ -143,16 +156,7 @@
 		align-items: center;
 		font-size: 0.9rem;
 	}
-	input,
-	select {
-		min-width: 0;
-		border: 1px solid var(--rule-strong);
-		background: var(--sheet);
-		padding: 0.25rem 0.35rem;
-		font-size: 0.9rem;
-		color: var(--ink);
-	}
-	input {
+	.line :global(input) {
 		text-align: right;
 	}
 </style>

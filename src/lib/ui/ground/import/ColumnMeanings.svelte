@@ -1,10 +1,13 @@
 <!-- One line per column of the file: its header, an example, and what it means. -->
 <script lang="ts">
+	import { TextInput } from 'carbon-components-svelte';
 	import { analyteName } from '$core/ground/analyte-names';
 	import { methodName, methodsOf } from '$core/ground/lab-methods';
 	import type { Analyte, ColumnMeaning, LabMapping, LabMethod, ResultUnit } from '$core/schema-types';
 	import { unitsOf } from '$core/units/result-units';
 	import { unitText } from '../../figure/unit-text';
+	import Choice from '../../forms/Choice.svelte';
+	import { numberOrUndefined } from '../../forms/numbers';
 
 	interface Props {
 		mapping: LabMapping;
@@ -49,6 +52,18 @@
 		'bulkDensity'
 	];
 
+	const named = (values: readonly string[]) => values.map((value) => ({ value, text: value }));
+	const MEANINGS = [
+		{ label: 'About the sample', options: named(ROLES) },
+		{ label: 'A result', options: ANALYTES.map((analyte) => ({ value: `=${analyte}`, text: analyteName(analyte) })) }
+	];
+	const ALL_UNITS = [
+		...named(['ppm', 'mg/kg']),
+		{ value: 'lb/ac', text: 'lb/ac in the layer' },
+		{ value: 'lb/ac-furrow', text: 'lb/ac (ppm x 2)' },
+		{ value: 'kg/ha', text: 'kg/ha' }
+	];
+
 	const unset = $derived(mapping.columns.some(({ role, unit }) => role === 'result' && unit === undefined));
 
 	function setMeaning(column: ColumnMeaning, value: string): void {
@@ -63,6 +78,14 @@
 		} else {
 			column.role = value as ColumnMeaning['role'];
 		}
+		changed();
+	}
+
+	/** A depth is kept once it is one: while a number is typed, what stood before holds. */
+	function setDepth(end: 'top' | 'bottom', typed: string | number | null): void {
+		const depth = numberOrUndefined(typed);
+		if (depth === undefined || depth < 0) return;
+		mapping.depth[end] = depth;
 		changed();
 	}
 
@@ -82,53 +105,46 @@
 </script>
 
 <div class="row defaults">
-	<label>
-		Sampled depth, where no column says it:
-		<input
-			inputmode="decimal"
-			aria-label="Top of the sampled depth"
-			type="number"
-			min="0"
-			bind:value={mapping.depth.top}
-			oninput={changed}
-		/>
-		to
-		<input
-			inputmode="decimal"
-			aria-label="Bottom of the sampled depth"
-			type="number"
-			min="0"
-			bind:value={mapping.depth.bottom}
-			oninput={changed}
-		/>
-	</label>
-	<select aria-label="Unit of depth" bind:value={mapping.depth.unit} onchange={changed}>
-		<option value="in">in</option>
-		<option value="cm">cm</option>
-	</select>
-	<label>
-		Dates are written
-		<select bind:value={mapping.dateOrder} onchange={changed}>
-			<option value="year-month-day">year-month-day</option>
-			<option value="month-day-year">month-day-year</option>
-			<option value="day-month-year">day-month-year</option>
-		</select>
-	</label>
+	<span>Sampled depth, where no column says it:</span>
+	{#each ['top', 'bottom'] as const as end (end)}
+		<div class="depth">
+			<TextInput
+				size="sm"
+				hideLabel
+				inputmode="decimal"
+				labelText={`${end === 'top' ? 'Top' : 'Bottom'} of the sampled depth`}
+				value={String(mapping.depth[end])}
+				on:input={({ detail }) => setDepth(end, detail)}
+			/>
+		</div>
+	{/each}
+	<Choice
+		label="Unit of depth"
+		value={mapping.depth.unit}
+		options={named(['in', 'cm'])}
+		choose={(unit) => {
+			mapping.depth.unit = unit as LabMapping['depth']['unit'];
+			changed();
+		}}
+	/>
+	<span>Dates are written</span>
+	<Choice
+		label="Dates are written"
+		value={mapping.dateOrder}
+		options={named(['year-month-day', 'month-day-year', 'day-month-year'])}
+		choose={(order) => {
+			mapping.dateOrder = order as LabMapping['dateOrder'];
+			changed();
+		}}
+	/>
 	{#if unset}
-		<label>
-			Set every unit not named to
-			<select
-				aria-label="Set every unit not named"
-				onchange={(event) => setAll(event.currentTarget.value as ResultUnit)}
-			>
-				<option value="">choose</option>
-				<option value="ppm">ppm</option>
-				<option value="mg/kg">mg/kg</option>
-				<option value="lb/ac">lb/ac in the layer</option>
-				<option value="lb/ac-furrow">lb/ac (ppm x 2)</option>
-				<option value="kg/ha">kg/ha</option>
-			</select>
-		</label>
+		<span>Set every unit not named to</span>
+		<Choice
+			label="Set every unit not named"
+			value=""
+			options={[{ value: '', text: 'choose' }, ...ALL_UNITS]}
+			choose={(unit) => setAll(unit as ResultUnit)}
+		/>
 	{/if}
 </div>
 
@@ -139,47 +155,42 @@
 				<strong>{column.header || `column ${index + 1}`}</strong>
 				<span class="soft small">{examples[index]}</span>
 			</div>
-			<select
-				aria-label={`Meaning of ${column.header}`}
+			<Choice
+				label={`Meaning of ${column.header}`}
 				value={column.role === 'result' ? `=${column.analyte}` : column.role}
-				onchange={(event) => setMeaning(column, event.currentTarget.value)}
-			>
-				<optgroup label="About the sample">
-					{#each ROLES as role (role)}<option value={role}>{role}</option>{/each}
-				</optgroup>
-				<optgroup label="A result">
-					{#each ANALYTES as analyte (analyte)}<option value={`=${analyte}`}>{analyteName(analyte)}</option>{/each}
-				</optgroup>
-			</select>
+				groups={MEANINGS}
+				choose={(meaning) => setMeaning(column, meaning)}
+			/>
 			{#if column.role === 'result' && column.analyte}
 				{@const methods = methodsOf(column.analyte)}
 				{#if methods.length > 0}
-					<select
-						aria-label={`Method of ${column.header}`}
+					<Choice
+						label={`Method of ${column.header}`}
 						value={column.method ?? ''}
-						onchange={(event) => {
-							const method = event.currentTarget.value;
+						options={[
+							{ value: '', text: 'not named' },
+							...methods.map((method) => ({ value: method, text: methodName(method) }))
+						]}
+						choose={(method) => {
 							if (method) column.method = method as LabMethod;
 							else delete column.method;
 							changed();
 						}}
-					>
-						<option value="">method not named</option>
-						{#each methods as method (method)}<option value={method}>{methodName(method)}</option>{/each}
-					</select>
+					/>
 				{/if}
-				<select
-					aria-label={`Unit of ${column.header}`}
-					class:missing={column.unit === undefined}
+				<Choice
+					label={`Unit of ${column.header}`}
 					value={column.unit ?? ''}
-					onchange={(event) => {
-						column.unit = event.currentTarget.value as ResultUnit;
+					missing={column.unit === undefined}
+					options={[
+						...(column.unit === undefined ? [{ value: '', text: 'say the unit' }] : []),
+						...unitsOf(column.analyte).map((unit) => ({ value: unit, text: unitText(unit) }))
+					]}
+					choose={(unit) => {
+						column.unit = unit as ResultUnit;
 						changed();
 					}}
-				>
-					{#if column.unit === undefined}<option value="">say the unit</option>{/if}
-					{#each unitsOf(column.analyte) as unit (unit)}<option value={unit}>{unitText(unit)}</option>{/each}
-				</select>
+				/>
 			{/if}
 		</div>
 	{/each}
@@ -192,16 +203,8 @@
 		margin-bottom: 0.8rem;
 		font-size: 0.92rem;
 	}
-	input {
-		width: 4rem;
-	}
-	input,
-	select {
-		border: 1px solid var(--rule-strong);
-		background: var(--sheet);
-		padding: 0.25rem 0.35rem;
-		font-size: 0.9rem;
-		color: var(--ink);
+	.depth {
+		width: 5rem;
 	}
 	.columns {
 		display: grid;

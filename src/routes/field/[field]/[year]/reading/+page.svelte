@@ -75,8 +75,8 @@
 						{#if reading.ph.relativeYield.applies}
 							Expected yield at this pH: <strong><Quantity answer={reading.ph.relativeYield} /></strong> of full. One old
 							rotation on one site: a direction, not a forecast.
-						{:else}
-							No table gives the yield of {reading.cropName.toLowerCase()} by pH.
+						{:else if reading.ph.points.length > 0}
+							No table gives the yield of {reading.cropName.toLowerCase()} at this pH.
 						{/if}
 					</p>
 				{/if}
