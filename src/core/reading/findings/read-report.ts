@@ -11,6 +11,7 @@ import { lightGround } from './cations/light-ground';
 import { missingBufferPh } from './ph/missing-buffer-ph';
 import { missingCec } from './cations/missing-cec';
 import { oldNitrate } from './old-nitrate';
+import { offYear } from './off-year';
 import { oldSample } from './old-sample';
 import { otherDepth } from './other-depth';
 import { phOtherScale } from './ph/ph-other-scale';
@@ -51,6 +52,7 @@ const CHECKS: readonly ReportCheck[] = [
 	lightGround,
 	otherDepth,
 	unusualGoal,
+	offYear,
 	unusualTests,
 	bufferBelowPh,
 	overlappingLayers,
