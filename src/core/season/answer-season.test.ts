@@ -33,6 +33,8 @@ describe('a season by the shipped request', () => {
 		const us = answerSeason(shipped(), library).balance;
 		const metric = answerSeason({ ...shipped(), units: 'metric' }, library).balance;
 		expect(metric.takenUp).toBeCloseTo(us.takenUp * 1.12085, 1);
+		const { assumed } = answerSeason({ ...shipped(), units: 'metric' }, library);
+		expect(assumed).toEqual(['ammonium-N at the start, kg/ha: 11.2']);
 	});
 
 	it('names all that it had to assume', () => {

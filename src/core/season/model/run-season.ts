@@ -12,7 +12,9 @@ import type {
 	SeasonRequest,
 	Station
 } from '../../schema-types';
+import { amountText } from '../../units/amount-text';
 import { DAY_MS, KG_HA_PER_LB_AC } from '../../units/factors';
+import { unitInSystem } from '../../units/rate-units';
 import { dressingOfPass } from './dressing-of-pass';
 import type { SeasonRun } from './season-run';
 import { simulateSeason, type SeasonCrop, type SeasonSoil } from './simulate-season';
@@ -140,11 +142,14 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const harvested = differenceInCalendarDays(parseISO(harvest), parseISO(start));
 	const { weather, latitude } = seasonWeather(request, knowledge.stations, start, harvested + 1);
 	const assumed: string[] = [];
-	const taken = <K extends keyof typeof ASSUMED>(key: K, name: string) => {
+	const taken = <K extends keyof typeof ASSUMED>(key: K, name: string, said = String(ASSUMED[key])) => {
 		const given = facts[key];
-		if (given === undefined) assumed.push(`${name}: ${ASSUMED[key]}`);
+		if (given === undefined) assumed.push(`${name}: ${said}`);
 		return given ?? ASSUMED[key];
 	};
+	const units = request.units ?? 'us';
+	const pounds = (key: 'nitrateLbAc' | 'ammoniumLbAc', name: string) =>
+		taken(key, `${name}, ${unitInSystem('lb/ac', units)}`, amountText(units).bare(ASSUMED[key]));
 	const { seasonModel } = knowledge;
 	const spread = (pounds: number, shares: readonly [number, number, number]) =>
 		shares.map((share) => share * pounds * KG_HA_PER_LB_AC) as [number, number, number];
@@ -154,8 +159,8 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 		organicMatterPercent: taken('organicMatterPercent', 'organic matter, %'),
 		soilPh: taken('soilPh', 'pH in water'),
 		residue: facts.residue ?? false,
-		nitrate: spread(taken('nitrateLbAc', 'nitrate-N at the start, lb/ac'), NITRATE_BY_LAYER),
-		ammonium: spread(taken('ammoniumLbAc', 'ammonium-N at the start, lb/ac'), AMMONIUM_BY_LAYER),
+		nitrate: spread(pounds('nitrateLbAc', 'nitrate-N at the start'), NITRATE_BY_LAYER),
+		ammonium: spread(pounds('ammoniumLbAc', 'ammonium-N at the start'), AMMONIUM_BY_LAYER),
 		coverKilledOn:
 			facts.coverKilledOn === undefined
 				? undefined
