@@ -35,7 +35,7 @@ export function sheetTable({ passes, units }: SheetContent): string[][] {
 				gallons.applies ? plainNumber(gallons.value, gallons.unit) : '',
 				placementText(pass),
 				carriesText(carries, units),
-				quantityText(wholeField),
+				quantityText(inSystem(wholeField, units)),
 				pass.reason,
 				cautions.join(' ')
 			];

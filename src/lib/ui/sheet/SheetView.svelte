@@ -3,7 +3,7 @@
 	import { prescriptionText } from '$core/sheet/sheet-table';
 	import { placementText } from '$core/season/plan/placement-text';
 	import type { SheetContent } from '$core/schema-types';
-	import { formatNumber } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
 	import { startText } from '$core/sheet/start-text';
 	import { inSystem, unitInSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
@@ -21,9 +21,10 @@
 		<div>
 			<h2>{content.field.name}, {content.crop.name.toLowerCase()} {content.year}</h2>
 			<p>
-				{content.grower}{content.field.areaAcres ? `, ${formatNumber(content.field.areaAcres, 'ac')} acres` : ''}. Goal
-				{formatNumber(content.crop.yieldGoal, 'yield')}
-				{content.crop.yieldUnit}{content.crop.previousCrop
+				{content.grower}{content.field.areaAcres
+					? `, ${quantityIn(content.units, content.field.areaAcres, 'ac')}`
+					: ''}. Goal
+				{quantityIn(content.units, content.crop.yieldGoal, content.crop.yieldUnit)}{content.crop.previousCrop
 					? ` after ${content.crop.previousCrop.replace('-grain', '').replace('-', ' ')}`
 					: ''}; {startText(content.crop)}.
 			</p>
@@ -38,9 +39,8 @@
 	<table class="ledger">
 		<thead>
 			<tr
-				><th>When</th><th>What</th><th class="num">Per acre</th><th>Where</th><th
-					>Supplies, {unitInSystem('lb/ac', content.units)}</th
-				><th class="num">Whole field</th></tr
+				><th>When</th><th>What</th><th class="num">Per {content.units === 'us' ? 'acre' : 'hectare'}</th><th>Where</th
+				><th>Supplies, {unitInSystem('lb/ac', content.units)}</th><th class="num">Whole field</th></tr
 			>
 		</thead>
 		<tbody>
@@ -63,7 +63,8 @@
 						{#each line.bases ?? [] as base (base.label)}<br /><span class="soft"
 								><Quantity answer={inSystem(base, content.units)} /></span
 							>{/each}
-						{#if gallons.applies}<br /><span class="soft"><Quantity answer={gallons} /></span>{/if}
+						{#if gallons.applies}<br /><span class="soft"><Quantity answer={inSystem(gallons, content.units)} /></span
+							>{/if}
 					</td>
 					<td>{placementText(pass)}</td>
 					<td>
@@ -71,7 +72,7 @@
 							<div class="nowrap">{nutrient} <Quantity answer={inSystem(pounds, content.units)} bare /></div>
 						{:else}lime{/each}
 					</td>
-					<td class="num"><Quantity answer={wholeField} /></td>
+					<td class="num"><Quantity answer={inSystem(wholeField, content.units)} /></td>
 				</tr>
 			{/each}
 		</tbody>
@@ -88,7 +89,7 @@
 					by {by}: {why}.
 				</p>
 			{/each}
-			{#if content.cost?.applies}<p>Products: <Quantity answer={content.cost} /></p>{/if}
+			{#if content.cost?.applies}<p>Products: <Quantity answer={inSystem(content.cost, content.units)} /></p>{/if}
 		</section>
 		<section>
 			<h3>From this soil test</h3>

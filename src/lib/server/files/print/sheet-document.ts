@@ -111,7 +111,7 @@ function passesTable({ passes, units }: SheetContent): Content {
 				...lines([
 					settingText(inSystem(rate, units)),
 					...(line.bases ?? []).map((base) => quantityText(inSystem(base, units))),
-					gallons.applies ? quantityText(gallons) : ''
+					gallons.applies ? quantityText(inSystem(gallons, units)) : ''
 				]),
 				alignment: 'right'
 			},
@@ -120,7 +120,7 @@ function passesTable({ passes, units }: SheetContent): Content {
 			carriesText(carries, units)
 				.replace(/ (?=\d)/g, '\u00a0')
 				.replaceAll(', ', '\n') || 'lime',
-			{ text: quantityText(wholeField), alignment: 'right', noWrap: wholeField.applies }
+			{ text: quantityText(inSystem(wholeField, units)), alignment: 'right', noWrap: wholeField.applies }
 		];
 	});
 	return {
@@ -157,7 +157,8 @@ function whyRates({ rates, units, cost }: SheetContent): Content[] {
 			margin: [0, 0, 0, 2]
 		};
 	});
-	const money: Content[] = cost?.applies ? [{ text: `Products: ${formatQuantity(cost.value, cost.unit)}` }] : [];
+	const spent = cost && inSystem(cost, units);
+	const money: Content[] = spent?.applies ? [{ text: `Products: ${formatQuantity(spent.value, spent.unit)}` }] : [];
 	return [...lines, ...money];
 }
 
