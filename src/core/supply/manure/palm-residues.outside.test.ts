@@ -3,7 +3,7 @@
 import { describe, expect, it } from 'vitest';
 import { library } from '../../testing.test-help';
 import { LB_PER_SHORT_TON, T_HA_PER_SHORT_TON_AC } from '../../units/factors';
-import { offeredFor } from '../catalogue/offered-for';
+import { catalogueFor, offeredFor } from '../catalogue/offered-for';
 import { manureAt, type ManureNutrient } from './manure-rate';
 
 const NUTRIENTS: ManureNutrient[] = ['N', 'P2O5', 'K2O', 'Mg'];
@@ -26,6 +26,13 @@ describe('empty bunches at 40 t/ha', () => {
 		expect(offeredFor(residue('decanter-cake'), 'corn-grain')).toBe(false);
 		expect(offeredFor(residue('empty-bunches'), undefined)).toBe(false);
 		expect(offeredFor(residue('urea'), 'corn-grain')).toBe(true);
+	});
+	it('stay in sight where a plan holds them though its crop is another', () => {
+		const ids = (passes: { product: string }[]) =>
+			catalogueFor(library.products, 'corn-grain', passes).map(({ id }) => id);
+		expect(ids([{ product: 'empty-bunches' }])).toContain('empty-bunches');
+		expect(ids([{ product: 'empty-bunches' }])).not.toContain('decanter-cake');
+		expect(ids([])).not.toContain('empty-bunches');
 	});
 	it('never in heaps: the caution stands at the choice', () => {
 		expect(residue('empty-bunches').hazards).toEqual(['palm-residue']);

@@ -3,7 +3,7 @@ import { hasTrait } from '../../../core/season/plan/crop-traits';
 import { formShares } from '../../../core/season/plan/nitrogen-forms';
 import { productOf } from '../../../core/season/plan/plan-context';
 import type { YearKind } from '../../../core/season/weather/generate-weather';
-import { offeredFor } from '../../../core/supply/catalogue/offered-for';
+import { catalogueFor } from '../../../core/supply/catalogue/offered-for';
 import { inSystem } from '../../../core/units/rate-units';
 import { boardGround } from '../field/season/board-ground';
 import { passView } from './pass-view';
@@ -17,17 +17,19 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 	const library = desk.library;
 	const { products, cautions } = library;
 	const { units } = field;
-	const offered = products.filter((product) => offeredFor(product, goal?.crop));
-	const catalogue = offered.map(({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
-		id,
-		name,
-		placements,
-		isLime: lime !== undefined,
-		liquid: state === 'liquid' && densityLbPerGal !== undefined,
-		nitrogen: (analysis.N ?? 0) > 0,
-		ammonia: hazards.includes('ammonia'),
-		cautions: hazards.map((hazard) => cautions.cautions[hazard] ?? '').filter(Boolean)
-	}));
+	const plans = (advice?.passes ?? []).map(({ plan }) => plan);
+	const catalogue = catalogueFor(products, goal?.crop, plans).map(
+		({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
+			id,
+			name,
+			placements,
+			isLime: lime !== undefined,
+			liquid: state === 'liquid' && densityLbPerGal !== undefined,
+			nitrogen: (analysis.N ?? 0) > 0,
+			ammonia: hazards.includes('ammonia'),
+			cautions: hazards.map((hazard) => cautions.cautions[hazard] ?? '').filter(Boolean)
+		})
+	);
 	const base = { fieldId: field.id, year, units, catalogue, hasGoal: goal !== undefined };
 	if (!advice) return { ...base, season: undefined };
 	const { context, passes, costs, chosen, totals, crop, debt, site } = advice;

@@ -1,7 +1,7 @@
 import { figure, valueIfKnown, type Answer } from '../../../core/figure/figure';
 import { siteTargetPh } from '../../../core/reading/target-ph';
 import { creditedPrice } from '../../../core/supply/credited-price';
-import { offeredFor } from '../../../core/supply/catalogue/offered-for';
+import { catalogueFor } from '../../../core/supply/catalogue/offered-for';
 import type { CutLine } from '../../../core/supply/cash-cut';
 import { BALANCED, removalOf } from '../../../core/season/plan/balance/nutrient-balance';
 import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
@@ -20,8 +20,8 @@ const COMPARED = ['N', 'P2O5', 'K2O', 'S'] as const;
 /** The page of supply: what is needed, what it costs, and what the sources bring. */
 export function supplyPage(desk: Desk, address: FieldAddress) {
 	const { field, year, advice, prices } = desk.fieldYear(address);
-	const products = desk.library.products.filter((product) => offeredFor(product, advice?.crop.id));
 	const open = (advice?.passes ?? []).filter(({ doneOn }) => doneOn === null).map(({ plan }) => plan);
+	const products = catalogueFor(desk.library.products, advice?.crop.id, open);
 	const ofProduct = new Map(
 		products.flatMap(({ id }) => {
 			const price = prices.get(`product:${id}`);
