@@ -42,8 +42,8 @@
 <div class="page">
 	<h1>Weather</h1>
 	<p class="soft">
-		One station stands for the district. Its measured days and the outlook are what the season’s rules know; beyond them
-		the seasons are simulated from its normals.
+		One station stands for the district, unless a grower has another (Ground, “Change the facts”). Its measured days and
+		the outlook are what the season’s rules know; beyond them the seasons are simulated from its normals.
 	</p>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	<div class="stations">
