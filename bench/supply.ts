@@ -23,6 +23,7 @@ const open: OpenPass[] = Array.from({ length: FIELDS * PASSES }, (_, at) => ({
 	fieldId: `f${at % FIELDS}`,
 	field: `Field ${at % FIELDS}`,
 	grower: `Grower ${at % 40}`,
+	units: 'us',
 	acres: 20 + (at % 90),
 	pass: {
 		product: dry[at % dry.length]!.id,

@@ -2,12 +2,15 @@ import type { Additive, Pass, Product } from '../schema-types';
 import { additivesOf } from '../season/plan/pass/pass-cost';
 import { poundsPerAcre } from '../season/plan/pass/pass-nutrients';
 import { LB_PER_SHORT_TON } from '../units/factors';
+import { valueInSystem, type UnitSystem } from '../units/rate-units';
 
 /** An open pass of a field, as an order sees it. */
 export interface OpenPass {
 	fieldId: string;
 	field: string;
 	grower: string;
+	/** Those of the grower. */
+	units: UnitSystem;
 	/** Undefined where it is not known. */
 	acres: number | undefined;
 	pass: Pass;
@@ -32,20 +35,27 @@ export interface OrderLine {
 	pounds: number;
 	gallons: number | undefined;
 	/** In steps that can be bought, no less than what is needed. */
-	toBuy: { amount: number; unit: 'short tons' | 'gal' };
+	toBuy: { amount: number; unit: 'short tons' | 'gal' | 't' | 'L' };
 	parts: OrderPart[];
 	/** Fields left out because their area is not known. */
 	withoutArea: string[];
 	firstDate: string;
 }
 
-/** What can be bought: dry goods and lime by a tenth of a ton, liquids by ten gallons; trade practice. */
-const STEP = { tons: 0.1, gallons: 10 } as const;
+/** What can be bought: dry goods and lime by a tenth of a ton, liquids by ten gallons or fifty litres; trade practice. */
+const STEP = { tons: 0.1, us: 10, metric: 50 } as const;
 /** Sums of decimals may pass a step by a hair. */
 const SLACK = 1e-9;
 
-/** The order of a book: each product once, with what each field takes; in order of the first pass that needs it. */
-export function orderOf(open: readonly OpenPass[], products: readonly Product[]): OrderLine[] {
+/**
+ * The order of a book: each product once, with what each field takes; in order of the first pass that needs it.
+ * @param units in which it is bought; pounds are counted in either
+ */
+export function orderOf(
+	open: readonly OpenPass[],
+	products: readonly Product[],
+	units: UnitSystem = 'us'
+): OrderLine[] {
 	const byProduct = new Map<string, OpenPass[]>();
 	for (const one of open) {
 		const list = byProduct.get(one.pass.product);
@@ -54,7 +64,7 @@ export function orderOf(open: readonly OpenPass[], products: readonly Product[])
 	}
 	const cards = new Map(products.map((product) => [product.id, product]));
 	return [...byProduct]
-		.map(([id, passes]) => lineOf(cards.get(id)!, passes))
+		.map(([id, passes]) => lineOf(cards.get(id)!, passes, units))
 		.sort((a, b) => a.firstDate.localeCompare(b.firstDate));
 }
 
@@ -69,7 +79,7 @@ export function treatedAcres(open: readonly OpenPass[]): { additive: Additive; a
 		.sort((a, b) => (a.additive < b.additive ? -1 : 1));
 }
 
-function lineOf(product: Product, passes: readonly OpenPass[]): OrderLine {
+function lineOf(product: Product, passes: readonly OpenPass[], units: UnitSystem): OrderLine {
 	const parts = new Map<string, OrderPart>();
 	const withoutArea = new Set<string>();
 	for (const { fieldId, field, grower, acres, pass, prescribedLb } of passes) {
@@ -94,8 +104,11 @@ function lineOf(product: Product, passes: readonly OpenPass[]): OrderLine {
 		pounds,
 		gallons,
 		toBuy: byGallon
-			? { amount: upTo(gallons, STEP.gallons), unit: 'gal' }
-			: { amount: upTo(pounds / LB_PER_SHORT_TON, STEP.tons), unit: 'short tons' },
+			? { amount: upTo(valueInSystem(gallons, 'gal', units), STEP[units]), unit: units === 'us' ? 'gal' : 'L' }
+			: {
+					amount: upTo(valueInSystem(pounds / LB_PER_SHORT_TON, 'short tons', units), STEP.tons),
+					unit: units === 'us' ? 'short tons' : 't'
+				},
 		parts: list,
 		withoutArea: [...withoutArea],
 		firstDate: passes.reduce((first, { pass }) => (pass.date < first ? pass.date : first), passes[0]!.pass.date)

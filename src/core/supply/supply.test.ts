@@ -85,6 +85,7 @@ it('counts back what went on: 40,000 less 9,500 lb over 150 ac is 203.3 lb/ac, 1
 
 describe('an order over the book', () => {
 	const open = (fieldId: string, acres: number | undefined, one: Pass): OpenPass => ({
+		units: 'us',
 		fieldId,
 		field: fieldId,
 		grower: 'Tarrow',

@@ -107,6 +107,7 @@ it('both inhibitors count on their acres each', () => {
 		fieldId: 'f',
 		field: 'North',
 		grower: 'Tarrow',
+		units: 'us' as const,
 		acres,
 		pass: loaded('uan-28', { additive }).pass
 	});

@@ -2,6 +2,8 @@
 	import Mark from '$lib/ui/figure/Mark.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
+	import { inSystem, unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import { LB_PER_SHORT_TON } from '$core/units/factors';
 	import { longDate } from '$core/units/day-text';
 	import type { CommonBlend } from '$core/supply/blend/common-blend';
@@ -35,6 +37,8 @@
 			};
 		})
 	);
+	const unit = (us: string) => unitInSystem(us, data.units);
+	const whole = (value: number, us: string) => formatNumber(Math.round(valueInSystem(value, us, data.units)), unit(us));
 	const total = $derived([...data.lines, ...data.additives].reduce((sum, { cost = 0 }) => sum + cost, 0));
 	const unpriced = $derived(
 		[...data.lines, ...data.additives].filter(({ cost }) => cost === undefined).map(({ name }) => name)
@@ -94,10 +98,13 @@
 		onchange={({ currentTarget }) => void setDealer(id, currentTarget.value)}
 	/>
 {/snippet}
-{#snippet neededCell({ needed }: Line)}<Quantity answer={needed} bare />{/snippet}
-{#snippet tonsCell({ pounds }: Line)}{formatNumber(pounds / LB_PER_SHORT_TON, 'short tons')}{/snippet}
+{#snippet neededCell({ needed }: Line)}<Quantity answer={inSystem(needed, data.units)} bare />{/snippet}
+{#snippet tonsCell({ pounds }: Line)}{formatNumber(
+		valueInSystem(pounds / LB_PER_SHORT_TON, 'short tons', data.units),
+		'short tons'
+	)}{/snippet}
 {#snippet gallonsCell({ gallons }: Line)}
-	{gallons === undefined ? '' : formatNumber(Math.round(gallons), 'gal')}
+	{gallons === undefined ? '' : whole(gallons, 'gal')}
 {/snippet}
 {#snippet buyCell({ toBuy }: Line)}<strong>{formatNumber(toBuy.amount, 'ratio')} {toBuy.unit}</strong>{/snippet}
 {#snippet costCell({ cost }: Line)}{cost === undefined ? '' : formatQuantity(cost, '$')}{/snippet}
@@ -111,7 +118,8 @@
 	{#each parts as part (part.fieldId)}
 		<span class="part">
 			<a href={`/field/${part.fieldId}/${data.year}/supply`}>{part.field}</a>
-			{formatNumber(Math.round(part.pounds), 'lb')} lb
+			{whole(part.pounds, 'lb')}
+			{unit('lb')}
 		</span>
 	{/each}
 {/snippet}
@@ -140,9 +148,19 @@
 			columns={[
 				{ name: 'Product', of: ({ name }) => name, cell: productCell },
 				{ name: 'Dealer', of: ({ dealer }) => dealer, cell: dealerCell },
-				{ name: 'Needed, lb', of: ({ pounds }) => pounds, cell: neededCell, number: true },
-				{ name: 'Short tons', of: ({ pounds }) => pounds / LB_PER_SHORT_TON, cell: tonsCell, number: true },
-				{ name: 'Gallons', of: ({ gallons }) => gallons, cell: gallonsCell, number: true },
+				{ name: `Needed, ${unit('lb')}`, of: ({ pounds }) => pounds, cell: neededCell, number: true },
+				{
+					name: data.units === 'us' ? 'Short tons' : 'Tonnes',
+					of: ({ pounds }) => pounds / LB_PER_SHORT_TON,
+					cell: tonsCell,
+					number: true
+				},
+				{
+					name: data.units === 'us' ? 'Gallons' : 'Litres',
+					of: ({ gallons }) => gallons,
+					cell: gallonsCell,
+					number: true
+				},
 				{ name: 'To buy', of: ({ toBuy }) => toBuy.amount, cell: buyCell, number: true },
 				{ name: 'Cost', of: ({ cost }) => cost, cell: costCell, number: true },
 				{ name: 'First needed', of: ({ firstDate }) => firstDate, cell: firstCell },
@@ -152,7 +170,7 @@
 		<p class="total">
 			{#each data.additives as { name, acres, cost } (name)}
 				<span
-					>{name} on {formatNumber(acres, 'ac')} acres, at the rate of its label{cost === undefined
+					>{name} on {quantityIn(data.units, acres, 'ac')}, at the rate of its label{cost === undefined
 						? ''
 						: `: ${formatQuantity(cost, '$')}`}</span
 				>

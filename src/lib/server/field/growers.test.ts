@@ -6,6 +6,11 @@ import { libraryOf } from '../current-library';
 import { Desk } from '../desk';
 import { theLibrary } from '../knowledge';
 import { listFields } from '../stores/fields';
+import { carrying } from '../../../core/season/checks/rule-cases.test-help';
+import { orderOf } from '../../../core/supply/order';
+import { library } from '../../../core/testing.test-help';
+import type { UnitSystem } from '../../../core/units/rate-units';
+import { orderDocument } from '../files/print/order-document';
 import { rosterPage } from '../pages/whole-book/roster-page';
 
 let world: World;
@@ -46,6 +51,26 @@ describe('what a grower has of its own', () => {
 		expect(answer.status).toBe(422);
 		expect(await answer.text()).toContain('\\"nowhere\\" is no station; known: saltlick-common, mangrove-point');
 		expect(yearOf('Crow Acre').field.units).toBe('us');
+	});
+
+	it('buys in them: tonnes for an estate, short tons for a farm, on a page each', () => {
+		const pass = { ...carrying('N', 'urea', 46, {}), id: 'u' };
+		const open = (grower: string, units: UnitSystem) => ({
+			fieldId: grower,
+			field: `${grower} field`,
+			grower,
+			units,
+			acres: 100,
+			pass
+		});
+		const passes = [open('Estate', 'metric'), open('Farm', 'us')];
+		// 100 lb/ac on 100 acres: 5 short tons, 4.536 t.
+		expect(orderOf([passes[1]!], library.products, 'us')[0]!.toBuy).toEqual({ amount: 5, unit: 'short tons' });
+		expect(orderOf([passes[0]!], library.products, 'metric')[0]!.toBuy).toEqual({ amount: 4.6, unit: 't' });
+		const head = { year: 2027, orderedOn: '2026-11-29', preparedBy: 'Ada', dealers: {} };
+		const paper = JSON.stringify(orderDocument(passes, library.products, head));
+		for (const text of ['Needed, kg', '4536', '4.6 t', 'Needed, lb', '10,000', '5 short tons'])
+			expect(paper, text).toContain(text);
 	});
 
 	it('has the rules speak its units', () => {

@@ -3,11 +3,14 @@ import type { Database } from 'better-sqlite3';
 import type { Pass, Product } from '../../../core/schema-types';
 import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
 import type { OpenPass } from '../../../core/supply/order';
+import type { UnitSystem } from '../../../core/units/rate-units';
+import { UNITS_OF_GROWER } from './fields';
 
 interface Row {
 	field_id: string;
 	field: string;
 	grower: string;
+	units: UnitSystem;
 	area_ac: number | null;
 	plan: string;
 	/** Rate x acres summed over its newest prescription, in the unit of the pass. */
@@ -19,7 +22,7 @@ export function listOpenPasses(db: Database, year: number, products: readonly Pr
 	const cards = new Map(products.map((product) => [product.id, product]));
 	return db
 		.prepare<[number], Row>(
-			`SELECT f.id AS field_id, f.name AS field, g.name AS grower, f.area_ac, p.plan,
+			`SELECT f.id AS field_id, f.name AS field, g.name AS grower, ${UNITS_OF_GROWER} AS units, f.area_ac, p.plan,
 				(SELECT sum(part.value ->> '$.rate' * (part.value ->> '$.areaAcres'))
 					FROM json_each((SELECT r.content ->> '$.parts' FROM prescription r
 						WHERE r.field_year_id = y.id AND r.content ->> '$.pass' = p.id
@@ -31,12 +34,13 @@ export function listOpenPasses(db: Database, year: number, products: readonly Pr
 			ORDER BY g.name COLLATE NOCASE, f.name COLLATE NOCASE`
 		)
 		.all(year)
-		.map(({ field_id, field, grower, area_ac, plan, prescribed }) => {
+		.map(({ field_id, field, grower, units, area_ac, plan, prescribed }) => {
 			const pass = fromJson<Pass>(plan);
 			return {
 				fieldId: field_id,
 				field,
 				grower,
+				units,
 				acres: area_ac ?? undefined,
 				pass,
 				...(prescribed === null

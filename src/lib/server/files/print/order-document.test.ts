@@ -6,6 +6,7 @@ import { orderDocument } from './order-document';
 
 const { products } = theLibrary();
 const open = (grower: string, field: string, acres: number | undefined, pass: Partial<Pass>): OpenPass => ({
+	units: 'us',
 	fieldId: field,
 	field,
 	grower,

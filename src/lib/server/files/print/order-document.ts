@@ -2,6 +2,7 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import { orderOf, type OpenPass, type OrderLine } from '../../../../core/supply/order';
 import type { Product } from '../../../../core/schema-types';
 import { formatNumber } from '../../../../core/units/display';
+import { unitInSystem, valueInSystem, type UnitSystem } from '../../../../core/units/rate-units';
 import { longDate } from '../../../../core/units/day-text';
 import { below, ledgerLayout } from './ledger-layout';
 
@@ -22,7 +23,8 @@ export function orderDocument(
 	const growers = [...new Set(open.map(({ grower }) => grower))];
 	const pages = growers.map((grower) => {
 		const own = open.filter((pass) => pass.grower === grower);
-		return growerPage(grower, orderOf(own, products), head);
+		const { units } = own[0]!;
+		return growerPage(grower, orderOf(own, products, units), head, units);
 	});
 	return {
 		pageSize: 'LETTER',
@@ -45,7 +47,8 @@ export function orderDocument(
 function growerPage(
 	grower: string,
 	lines: readonly OrderLine[],
-	{ year, preparedBy, orderedOn, dealers }: OrderHead
+	{ year, preparedBy, orderedOn, dealers }: OrderHead,
+	units: UnitSystem
 ): Content[] {
 	const without = [...new Set(lines.flatMap(({ withoutArea }) => withoutArea))];
 	return [
@@ -61,7 +64,7 @@ function growerPage(
 				headerRows: 1,
 				dontBreakRows: true,
 				widths: ['*', 96, 76, 76, 80],
-				body: [heads(), ...lines.flatMap((line) => rows(line, dealers[line.product.id] ?? ''))]
+				body: [heads(units), ...lines.flatMap((line) => rows(line, dealers[line.product.id] ?? '', units))]
 			},
 			layout: ledgerLayout(3)
 		},
@@ -77,26 +80,33 @@ function growerPage(
 	];
 }
 
-function heads(): TableCell[] {
-	return ['Product, field', 'Dealer', 'Needed, lb', 'To buy', 'First needed'].map((text, at) => ({
-		text,
-		style: 'label',
-		alignment: at === 2 || at === 3 ? 'right' : 'left'
-	}));
+function heads(units: UnitSystem): TableCell[] {
+	return ['Product, field', 'Dealer', `Needed, ${unitInSystem('lb', units)}`, 'To buy', 'First needed'].map(
+		(text, at) => ({
+			text,
+			style: 'label',
+			alignment: at === 2 || at === 3 ? 'right' : 'left'
+		})
+	);
 }
 
-function rows({ product, pounds, toBuy, parts, firstDate }: OrderLine, dealer: string): TableCell[][] {
+function rows(
+	{ product, pounds, toBuy, parts, firstDate }: OrderLine,
+	dealer: string,
+	units: UnitSystem
+): TableCell[][] {
 	const bold = (text: string): TableCell => ({ text, bold: true });
 	const right = (text: string): TableCell => ({ text, alignment: 'right' });
-	const lb = (value: number) => formatNumber(Math.round(value), 'lb');
+	const mass = (value: number) =>
+		formatNumber(Math.round(valueInSystem(value, 'lb', units)), unitInSystem('lb', units));
 	const fields = parts.map((part): TableCell[] => [
 		{ text: part.field, margin: [12, 0, 0, 0] },
 		'',
-		right(lb(part.pounds)),
+		right(mass(part.pounds)),
 		'',
 		longDate(part.firstDate)
 	]);
-	const total = { text: lb(pounds), bold: true, alignment: 'right' as const };
+	const total = { text: mass(pounds), bold: true, alignment: 'right' as const };
 	const buy = { text: `${formatNumber(toBuy.amount, 'ratio')} ${toBuy.unit}`, bold: true, alignment: 'right' as const };
 	return [[bold(product.name), dealer, total, buy, bold(longDate(firstDate))], ...fields];
 }

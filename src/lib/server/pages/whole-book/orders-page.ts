@@ -22,7 +22,8 @@ export function ordersPage({ book, library, today, settings }: Desk, asked: stri
 		title: 'Orders',
 		year,
 		preparedBy: settings.preparedBy,
-		lines: orderOf(open, products).map(({ product, ...line }) => {
+		units: settings.units,
+		lines: orderOf(open, products, settings.units).map(({ product, ...line }) => {
 			const price = prices.get(`product:${product.id}`);
 			return {
 				...line,
