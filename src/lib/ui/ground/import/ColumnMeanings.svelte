@@ -240,7 +240,4 @@
 		overflow: hidden;
 		text-overflow: ellipsis;
 	}
-	.missing {
-		border: 2px solid var(--stop);
-	}
 </style>
