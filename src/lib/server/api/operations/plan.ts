@@ -87,7 +87,7 @@ export const planOperations = [
 			const kept = open.filter((plan) => productOf(plan, library.products).manure !== undefined);
 			const planned = open.filter((plan) => !kept.includes(plan)).map(({ id }) => id);
 			if (placed !== undefined) {
-				const { choice, passes: added, notes } = placedProgramme(advice, library, placed);
+				const { choice, passes: added, notes } = placedProgramme(advice, library, placed, kept);
 				changeSeason(book, goal, 'Planned a banded, timed programme', [choice], planned, added);
 				return { notes };
 			}

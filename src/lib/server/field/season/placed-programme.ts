@@ -6,19 +6,22 @@ import { placedSchedule } from '../../../../core/season/propose/placed-schedule'
 import { passNutrient } from '../../../../core/season/plan/pass/pass-nutrients';
 import { productOf } from '../../../../core/season/plan/plan-context';
 import { proposeProgramme, type Programme } from '../../../../core/season/propose/propose-programme';
-import { formatNumber } from '../../../../core/units/display';
+import type { Pass } from '../../../../core/schema-types';
+import { amountText } from '../../../../core/units/amount-text';
 import { ActionError } from '../../book/action-error';
 import type { Advice } from '../field-year';
 import type { Library } from '../../knowledge';
 
 /**
  * The programme that a placed-and-timed factor is valid for, at the rate the factor gives.
+ * @param kept passes that stay in the plan beside it, such as manure; what they bring is taken off
  * @throws ActionError where it cannot be planned here, with the reason
  */
 export function placedProgramme(
 	{ context, site, goal }: Advice,
 	{ packs }: Library,
-	method: string
+	method: string,
+	kept: readonly Pass[] = []
 ): Programme & { choice: Choice } {
 	const compiled = packs.rules.find((rule) => rule.method === method);
 	const p = parametersOf(placedFactor, compiled, goal.crop);
@@ -30,13 +33,13 @@ export function placedProgramme(
 		throw new ActionError(`The factor is valid only where the soil nitrate is known: ${reason}. ${remedy}`);
 	}
 	const chosen = { ...context.chosen, N: p.factor * goal.yield_goal };
-	const broadcastN = proposeProgramme({ ...context, schedule, chosen })
-		.passes.filter(({ placement }) => placement === 'broadcast')
+	const broadcastN = [...kept, ...proposeProgramme({ ...context, schedule, chosen }, kept).passes]
+		.filter(({ placement }) => placement === 'broadcast')
 		.reduce((sum, pass) => sum + passNutrient(pass, productOf(pass, context.products), 'N'), 0);
 	const reduced = placedSchedule(schedule, p, broadcastN);
 	if (!reduced) {
-		const pounds = formatNumber(broadcastN, 'lb/ac');
-		throw new ActionError(`Other passes broadcast ${pounds} lb N/ac already, as much as the starter may supply.`);
+		const broadcast = amountText(context.units).ofArea(broadcastN, 'N');
+		throw new ActionError(`Other passes broadcast ${broadcast} already, as much as the starter may supply.`);
 	}
-	return { ...proposeProgramme({ ...context, schedule: reduced, chosen }), choice: { nutrient: 'N', method } };
+	return { ...proposeProgramme({ ...context, schedule: reduced, chosen }, kept), choice: { nutrient: 'N', method } };
 }
