@@ -7,6 +7,8 @@ export default {
 	kit: {
 		adapter: adapter({ out: 'build' }),
 		alias: { $core: 'src/core' },
+		// The styles of a page and its parts come with the page: a dozen small files each pay for their headers and wait.
+		inlineStyleThreshold: 20_000,
 		csp: {
 			directives: {
 				'default-src': ['self'],

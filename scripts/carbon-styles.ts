@@ -30,6 +30,7 @@ async function usedStyles(css: string): Promise<string> {
 	const [purged] = await new PurgeCSS().purge({
 		content: [{ raw: text, extension: 'html' }],
 		css: [{ raw: css }],
+		variables: true,
 		safelist: { standard: [...heads].map((head) => new RegExp(`^${head}`)), greedy: [/^data-/] }
 	});
 	if (!purged) throw new Error('the stylesheet of Carbon was not read');

@@ -8,12 +8,12 @@
 		/** The chart in a sentence, for those who do not see it. */
 		label: string;
 		height?: string;
-		/** Drawn anew many times a second: on a canvas, which lays nothing out. */
-		moving?: boolean;
+		/** Drawn anew many times a second, or beside such a one: on a canvas, which lays nothing out. */
+		onCanvas?: boolean;
 		/** What moves, merged into the option: series are told apart by their id. */
 		live?: EChartsCoreOption;
 	}
-	const { option, label, height = '240px', moving = false, live }: Props = $props();
+	const { option, label, height = '240px', onCanvas = false, live }: Props = $props();
 	let element = $state<HTMLDivElement>();
 	let chart = $state.raw<EChartsType>();
 
@@ -23,9 +23,10 @@
 		let gone = false;
 		let made: EChartsType | undefined;
 		const resizing = new ResizeObserver(() => made?.resize());
-		void import('./echarts').then(({ init }) => {
+		// Each renderer is loaded only by the pages that draw with it.
+		void (onCanvas ? import('./on-canvas') : import('./as-drawing')).then(({ init }) => {
 			if (gone) return;
-			made = init(target, undefined, { renderer: moving ? 'canvas' : 'svg' });
+			made = init(target, undefined, { renderer: onCanvas ? 'canvas' : 'svg' });
 			resizing.observe(target);
 			chart = made;
 		});

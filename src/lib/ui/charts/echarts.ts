@@ -1,18 +1,7 @@
-import { BarChart, LineChart, ScatterChart } from 'echarts/charts';
+import { BarChart, LineChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent } from 'echarts/components';
 import { use } from 'echarts/core';
-import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
 
-use([
-	BarChart,
-	LineChart,
-	ScatterChart,
-	GridComponent,
-	MarkAreaComponent,
-	MarkLineComponent,
-	MarkPointComponent,
-	CanvasRenderer,
-	SVGRenderer
-]);
+use([BarChart, LineChart, GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent]);
 
 export { init } from 'echarts/core';

@@ -172,7 +172,7 @@
 			<Chart
 				{option}
 				height="400px"
-				moving
+				onCanvas
 				label={`Yield and return against nitrogen. ${band} Below it, nitrogen applied less taken off.`}
 			/>
 		</div>

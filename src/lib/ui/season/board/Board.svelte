@@ -136,11 +136,16 @@
 		<span class="month small" style:left={`${month.x}px`} style:top={`${monthsAt}px`}>{month.name}</span>
 	{/each}
 	<div class="chart" style:top="0">
-		<Chart option={weather} height={`${PLOT.weatherHeight}px`} label="Soil temperature and rain over the season." />
+		<Chart
+			option={weather}
+			onCanvas
+			height={`${PLOT.weatherHeight}px`}
+			label="Soil temperature and rain over the season."
+		/>
 	</div>
 	{#if live.run}
 		<div class="chart" style:top={`${PLOT.weatherHeight}px`}>
-			<Chart option={base} live={moving} moving height={`${PLOT.nitrogenHeight}px`} {label} />
+			<Chart option={base} live={moving} onCanvas height={`${PLOT.nitrogenHeight}px`} {label} />
 		</div>
 	{/if}
 	{#each shown as pass, at (pass.id)}
