@@ -14,7 +14,8 @@
 	const colored = $derived(
 		colorFields(
 			data.fields.filter(({ onMap }) => onMap),
-			by
+			by,
+			data.units
 		)
 	);
 	let count = $state<number | string | undefined>();

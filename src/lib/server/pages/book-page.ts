@@ -5,6 +5,7 @@ import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { FieldRow } from '../stores/fields';
 import { passView } from './pass-view';
 import { listPrescriptions } from '../stores/prescriptions';
+import { yearRecord } from '../field/year-record';
 import type { Desk, FieldAddress } from '../desk';
 
 const MOST_EVENTS = 200;
@@ -44,12 +45,10 @@ function balanceOf({ book, library }: Desk, field: FieldRow, until: number, unit
 		.filter(({ year }) => year <= until)
 		.slice(0, MOST_YEARS)
 		.flatMap(({ id, year, crop, harvested_yield, residue_removed_percent }) => {
-			const known = crops.find((one) => one.id === crop);
 			const passes = listPasses(book, id).flatMap(({ plan, doneOn }) => (doneOn === null ? [] : [plan]));
 			// A year that is only planned has nothing to balance yet.
-			if (!known || (harvested_yield === null && passes.length === 0)) return [];
-			const strawShare = (residue_removed_percent ?? 0) / 100;
-			return [{ year, crop: known, harvested: harvested_yield ?? undefined, strawShare, passes }];
+			if (harvested_yield === null && passes.length === 0) return [];
+			return yearRecord({ year, crop, harvested_yield, residue_removed_percent, passes }, crops);
 		});
 	return nutrientBalance(records, packs, products)
 		.reverse()

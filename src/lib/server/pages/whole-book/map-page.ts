@@ -1,9 +1,12 @@
+import { BALANCED, nutrientBalance } from '../../../../core/season/plan/balance/nutrient-balance';
 import { readResult } from '../../../../core/reading/soil/read-result';
 import { soilLayers } from '../../../../core/reading/soil/soil-layers';
 import type { Analyte } from '../../../../core/schema-types';
 import { nextToDo } from '../../../next-to-do';
 import { planningYear } from '../../field/planning-year';
+import { yearRecord } from '../../field/year-record';
 import { fieldsOnTheMap, newestReports } from '../../stores/fields';
+import { lastHarvests } from '../../stores/last-harvests';
 import { listRoster } from '../../stores/roster';
 import type { Desk } from '../../desk';
 
@@ -11,14 +14,16 @@ import type { Desk } from '../../desk';
 const SHOWN: readonly Analyte[] = ['pH', 'P', 'K'];
 
 /** The fields of the map of the whole book, with what they can be coloured by. */
-export function mapPage({ book, library, today }: Desk) {
+export function mapPage({ book, library, today, settings }: Desk) {
 	const year = planningYear(today);
 	const reports = newestReports(book);
 	const onMap = fieldsOnTheMap(book);
+	const harvests = lastHarvests(book);
 	const cropName = new Map(library.crops.map(({ id, name }) => [id, name]));
 	return {
 		title: 'Map',
 		year,
+		units: settings.units,
 		fields: listRoster(book, year).map((row) => {
 			const report = reports.get(row.id);
 			const soil = report && soilLayers(report);
@@ -26,6 +31,10 @@ export function mapPage({ book, library, today }: Desk) {
 				const answer = soil && readResult(soil, analyte);
 				return answer?.applies ? [[analyte, answer.value]] : [];
 			});
+			const harvest = harvests.get(row.id);
+			const [balance] = harvest
+				? nutrientBalance(yearRecord(harvest, library.crops), library.packs, library.products)
+				: [];
 			return {
 				id: row.id,
 				name: row.name,
@@ -35,6 +44,12 @@ export function mapPage({ book, library, today }: Desk) {
 				onMap: onMap.has(row.id),
 				crop: row.crop === null ? undefined : cropName.get(row.crop),
 				soil: Object.fromEntries(results) as Partial<Record<Analyte, number>>,
+				balance: Object.fromEntries(
+					BALANCED.flatMap((nutrient) => {
+						const answer = balance?.nutrients[nutrient].ofYear;
+						return answer?.applies ? [[nutrient, answer.value]] : [];
+					})
+				) as Partial<Record<(typeof BALANCED)[number], number>>,
 				next: nextToDo(row)
 			};
 		})

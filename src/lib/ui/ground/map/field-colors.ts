@@ -1,4 +1,6 @@
+import { quantityIn } from '$core/units/amount-text';
 import { formatNumber } from '$core/units/display';
+import type { UnitSystem } from '$core/units/rate-units';
 import { WORK, type Work } from '$lib/next-to-do';
 import { cssColor, legendClasses, shareOf } from './ramp';
 
@@ -7,6 +9,8 @@ export interface ColoredField {
 	id: string;
 	crop: string | undefined;
 	soil: { pH?: number; P?: number; K?: number };
+	/** Applied less taken off in the year of the last harvest, lb/ac. */
+	balance: { N?: number; P2O5?: number; K2O?: number };
 	next: Work;
 }
 export const COLORINGS = {
@@ -14,6 +18,9 @@ export const COLORINGS = {
 	pH: 'soil pH',
 	P: 'P, ppm by the lab’s method',
 	K: 'K, ppm',
+	N: 'N balance of the last harvest',
+	P2O5: 'P2O5 balance of the last harvest',
+	K2O: 'K2O balance of the last harvest',
 	next: 'next to do'
 } as const;
 export type Coloring = keyof typeof COLORINGS;
@@ -33,8 +40,27 @@ export interface Colored {
 const KINDS = ['#d8a93a', '#4f7a5b', '#a4c3d6', '#8a5a83', '#d98c6a', '#3f5f86', '#b9bd7a', '#6b6459', '#c77f9a'];
 const NOT_KNOWN = '#ffffff';
 
-export function colorFields(fields: readonly ColoredField[], by: Coloring): Colored {
-	return by === 'crop' || by === 'next' ? byKind(fields, by) : byValue(fields, by);
+/** @param units that the legend's balances are in */
+export function colorFields(fields: readonly ColoredField[], by: Coloring, units: UnitSystem): Colored {
+	switch (by) {
+		case 'crop':
+		case 'next':
+			return byKind(fields, by);
+		case 'pH':
+		case 'P':
+		case 'K':
+			return byValue(
+				fields,
+				({ soil }) => soil[by],
+				(value) => formatNumber(value, by === 'pH' ? 'pH' : 'ppm')
+			);
+		default:
+			return byValue(
+				fields,
+				({ balance }) => balance[by],
+				(value) => quantityIn(units, value, 'lb/ac')
+			);
+	}
 }
 
 function byKind(fields: readonly ColoredField[], by: 'crop' | 'next'): Colored {
@@ -50,17 +76,19 @@ function byKind(fields: readonly ColoredField[], by: 'crop' | 'next'): Colored {
 	);
 }
 
-function byValue(fields: readonly ColoredField[], by: 'pH' | 'P' | 'K'): Colored {
-	const classes = legendClasses(fields.flatMap(({ soil }) => soil[by] ?? []));
-	const unit = by === 'pH' ? 'pH' : 'ppm';
-	const text = (value: number) => formatNumber(value, unit);
+function byValue(
+	fields: readonly ColoredField[],
+	valueOf: (field: ColoredField) => number | undefined,
+	text: (value: number) => string
+): Colored {
+	const classes = legendClasses(fields.flatMap((field) => valueOf(field) ?? []));
 	const lines = classes.map(({ from, to, share }) => ({
 		text: from === to ? text(from) : `${text(from)} to ${text(to)}`,
 		color: cssColor(share),
 		share
 	}));
-	return colored(fields, lines, ({ soil }) => {
-		const value = soil[by];
+	return colored(fields, lines, (field) => {
+		const value = valueOf(field);
 		return value === undefined ? undefined : lines.find(({ share }) => share === shareOf(value, classes))?.text;
 	});
 }

@@ -29,21 +29,26 @@ export interface LegendClass {
 
 const CLASSES = 5;
 
-/** Classes of a legend by quantiles; fewer where values repeat. */
+/** Classes of a legend: each value where they are few, else quantiles, fewer where values repeat. */
 export function legendClasses(values: ArrayLike<number>): LegendClass[] {
 	const known = Array.from(values)
 		.filter(Number.isFinite)
 		.sort((a, b) => a - b);
-	if (known.length === 0) return [];
+	const distinct = [...new Set(known)];
+	if (distinct.length <= CLASSES) return shared(distinct.map((value) => ({ from: value, to: value })));
 	const limits = Array.from(
 		{ length: CLASSES + 1 },
 		(_, at) => known[Math.min(known.length - 1, Math.round((at / CLASSES) * (known.length - 1)))]!
 	);
-	const classes: LegendClass[] = [];
+	const classes: Omit<LegendClass, 'share'>[] = [];
 	for (let at = 0; at < CLASSES; at++) {
 		const [from, to] = [limits[at]!, limits[at + 1]!];
-		if (to > from || (classes.length === 0 && at === CLASSES - 1)) classes.push({ from, to, share: 0 });
+		if (to > from) classes.push({ from, to });
 	}
+	return shared(classes);
+}
+
+function shared(classes: readonly Omit<LegendClass, 'share'>[]): LegendClass[] {
 	return classes.map((one, at) => ({ ...one, share: classes.length === 1 ? 0.5 : at / (classes.length - 1) }));
 }
 

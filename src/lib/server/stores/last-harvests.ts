@@ -1,0 +1,25 @@
+import type { Database } from 'better-sqlite3';
+import type { Pass } from '../../../core/schema-types';
+import { fromJson } from '../from-json';
+import type { FieldYearRow } from './field-years';
+
+type LastHarvest = Pick<FieldYearRow, 'year' | 'crop' | 'harvested_yield' | 'residue_removed_percent'> & {
+	/** What was applied that year. */
+	passes: Pass[];
+};
+
+/** The newest harvest of each field in the book, and what was applied in its year, by the field's id. */
+export function lastHarvests(db: Database): ReadonlyMap<string, LastHarvest> {
+	const rows = db
+		.prepare<[], Omit<LastHarvest, 'passes'> & { field_id: string; plans: string }>(
+			`SELECT y.field_id, y.year, y.crop, y.harvested_yield, y.residue_removed_percent,
+				(SELECT json_group_array(json(p.plan)) FROM pass p WHERE p.field_year_id = y.id AND p.done_on IS NOT NULL) AS plans
+			FROM field_year y
+			WHERE y.harvested_yield IS NOT NULL AND NOT EXISTS
+				(SELECT 1 FROM field_year l WHERE l.field_id = y.field_id AND l.year > y.year AND l.harvested_yield IS NOT NULL)`
+		)
+		.all();
+	return new Map(
+		rows.map(({ field_id, plans, ...harvest }) => [field_id, { ...harvest, passes: fromJson<Pass[]>(plans) }])
+	);
+}
