@@ -196,6 +196,15 @@ test('a metric estate beside US farms: areas, rates, residues and paper each in 
 	await page.reload();
 	await hydrated(page);
 	await expect(page.getByRole('row', { name: /Empty bunches/ }).first()).toContainText('1120 t');
+	await expect(page.getByRole('table', { name: 'Price of a kilogram by product' })).toContainText('/kg N');
+	const mix = page.getByRole('region', { name: 'Mix' });
+	await mix.getByLabel('Least use of one, kg/ha').fill('none');
+	await mix.getByRole('button', { name: 'Find the mix' }).click();
+	await expect(mix.getByRole('alert')).toContainText('“none” must be a number from 0 to 11,208.');
+	await mix.getByLabel('Least use of one, kg/ha').fill('');
+	await mix.getByRole('button', { name: 'Find the mix' }).click();
+	await expect(mix.getByRole('table', { name: 'The mix' })).toContainText('Exact, kg/ha');
+	await expect(mix).toContainText('ha each');
 	await page.getByRole('button', { name: 'Cutting back when prices are high' }).click();
 	await page.getByLabel('Left out, %').fill('half');
 	await expect(page.getByText('“half”, must be a percentage from 0 to 100.')).toBeVisible();

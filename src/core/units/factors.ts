@@ -22,12 +22,14 @@ export const CM_PER_IN = 2.54;
 export const FT_PER_M = 1 / 0.3048;
 export const MM_PER_IN = 10 * CM_PER_IN;
 
+export const KG_PER_T = 1000;
+
 /** kg/ha in 1 lb/ac: 1.12085. */
 export const KG_HA_PER_LB_AC = KG_PER_LB / HA_PER_ACRE;
 /** t/ha in 1 short ton (2000 lb) per acre: 2.2417. */
-export const T_HA_PER_SHORT_TON_AC = (LB_PER_SHORT_TON * KG_HA_PER_LB_AC) / 1000;
+export const T_HA_PER_SHORT_TON_AC = (LB_PER_SHORT_TON * KG_HA_PER_LB_AC) / KG_PER_T;
 /** Tonnes in a short ton. */
-export const T_PER_SHORT_TON = (LB_PER_SHORT_TON * KG_PER_LB) / 1000;
+export const T_PER_SHORT_TON = (LB_PER_SHORT_TON * KG_PER_LB) / KG_PER_T;
 
 /** Common practice: an acre furrow slice, 6 2/3 in, is 2,000,000 lb of soil; so 1 ppm is 0.3 lb/ac in each inch. */
 export const LB_AC_PER_PPM_INCH = 2 / (20 / 3);

@@ -19,6 +19,7 @@ const TO_METRIC: Record<string, { unit: string; factor: number }> = {
 	ac: { unit: 'ha', factor: HA_PER_ACRE },
 	// Whole fields and loads.
 	lb: { unit: 'kg', factor: KG_PER_LB },
+	'$/lb': { unit: '$/kg', factor: 1 / KG_PER_LB },
 	gal: { unit: 'L', factor: L_PER_GAL },
 	'short tons': { unit: 't', factor: T_PER_SHORT_TON },
 	// Yields; bushels stay bushels, as the guides count them.
@@ -30,13 +31,23 @@ const TO_METRIC: Record<string, { unit: string; factor: number }> = {
 	'ft/ac': { unit: 'm/ha', factor: 1 / FT_PER_M / HA_PER_ACRE }
 };
 
+/** The metric twin of a US unit; what follows a unit of area or price stays: "$/lb N" is "$/kg N". */
+function metricOf(unit: string): { unit: string; factor: number } | undefined {
+	const twin = TO_METRIC[unit];
+	if (twin) return twin;
+	const [base = '', ...of] = unit.split(' ');
+	const metric = base.includes('/') ? TO_METRIC[base] : undefined;
+	return metric && { ...metric, unit: [metric.unit, ...of].join(' ') };
+}
+
 /**
  * A rate in the reader's unit system. The conversion is a step of its own on the worksheet, so the guide's own
  * number stays visible. Rates are kept and computed in US units; units with no metric twin pass unchanged.
  */
 export function inSystem(answer: Answer, system: UnitSystem): Answer {
-	const metric = TO_METRIC[answer.applies ? answer.unit : ''];
-	if (!answer.applies || system === 'us' || !metric) return answer;
+	if (!answer.applies || system === 'us') return answer;
+	const metric = metricOf(answer.unit);
+	if (!metric) return answer;
 	return figure({
 		label: answer.label,
 		value: answer.value * metric.factor,
@@ -51,15 +62,15 @@ export function inSystem(answer: Answer, system: UnitSystem): Answer {
 
 /** The unit a rate of this US unit is shown in. */
 export function unitInSystem(unit: string, system: UnitSystem): string {
-	return system === 'metric' ? (TO_METRIC[unit]?.unit ?? unit) : unit;
+	return system === 'metric' ? (metricOf(unit)?.unit ?? unit) : unit;
 }
 
 /** The number a rate of this US unit is shown as. */
 export function valueInSystem(value: number, unit: string, system: UnitSystem): number {
-	return system === 'metric' ? value * (TO_METRIC[unit]?.factor ?? 1) : value;
+	return system === 'metric' ? value * (metricOf(unit)?.factor ?? 1) : value;
 }
 
 /** The US number behind what the reader typed in the shown unit. */
 export function valueFromSystem(value: number, unit: string, system: UnitSystem): number {
-	return system === 'metric' ? value / (TO_METRIC[unit]?.factor ?? 1) : value;
+	return system === 'metric' ? value / (metricOf(unit)?.factor ?? 1) : value;
 }

@@ -41,6 +41,11 @@ describe('units of a rate', () => {
 			)
 		);
 	});
+	it('say what a price or rate is of', () => {
+		const price = figure({ label: 'price', value: 0.45, unit: '$/lb N', basis: 'adviser' });
+		// 0.45359237 kg in a pound by definition (1959).
+		expect(inSystem(price, 'metric')).toMatchObject({ unit: '$/kg N', value: expect.closeTo(0.45 / 0.45359237, 9) });
+	});
 	it('leave alone what has no metric twin, and what does not apply', () => {
 		const share = figure({ label: 'share', value: 12, unit: '%', basis: 'measured' });
 		expect(inSystem(share, 'metric')).toBe(share);

@@ -206,7 +206,7 @@
 			{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 			{#if notice}<p role="status">{notice}</p>{/if}
 			{#each left as { field, why } (field)}<p class="late"><Mark /> {field}: {why}</p>{/each}
-			{#if mix}<CommonMix {mix} nameOf={(id) => data.names[id] ?? id} />{/if}
+			{#if mix}<CommonMix {mix} nameOf={(id) => data.names[id] ?? id} units={data.units} />{/if}
 			<div class="fields-list">
 				<ListTable
 					label="Fields with a plan"

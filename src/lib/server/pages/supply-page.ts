@@ -49,7 +49,10 @@ export function supplyPage(desk: Desk, address: FieldAddress) {
 				.filter(({ id, analysis }) => (analysis[nutrient] ?? 0) > 0 && ofProduct.has(id))
 				.map((product) => ({
 					name: product.name,
-					price: creditedPrice(product, nutrient, ofProduct.get(product.id), (other) => prices.get(`nutrient:${other}`))
+					price: inSystem(
+						creditedPrice(product, nutrient, ofProduct.get(product.id), (other) => prices.get(`nutrient:${other}`)),
+						field.units
+					)
 				}))
 				.sort((a, b) => valueOf(a.price) - valueOf(b.price))
 		})),

@@ -5,11 +5,13 @@
 	import { Button, Checkbox, Disclosure, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { BlendAnswer, BlendRequest, LoadSizes, Nutrient, Pass, Product } from '$core/schema-types';
+	import { quantityIn } from '$core/units/amount-text';
 	import { formatNumber, formatQuantity } from '$core/units/display';
+	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { batchesFor, type Batches } from '$core/supply/blend/batches';
 	import { demandOf, mixPasses, mixRequest, shelfOf } from '$core/supply/blend/mix';
 	import { shortDate } from '$core/units/day-text';
-	import { numberOrUndefined } from '../forms/numbers';
+	import { keptAmount, typedAmount } from '../forms/typed-amount';
 	import { call, save, type YearAddress } from '../forms/call';
 
 	interface Props {
@@ -22,8 +24,11 @@
 		/** Undefined where it is not known. */
 		areaAcres: number | undefined;
 		loads: LoadSizes;
+		/** That the panel speaks; the request and the book are in US units. */
+		units: UnitSystem;
 	}
-	const { open, products, prices, address, areaAcres, loads }: Props = $props();
+	const { open, products, prices, address, areaAcres, loads, units }: Props = $props();
+	const [perArea, mass] = $derived([unitInSystem('lb/ac', units), unitInSystem('lb', units)]);
 
 	let replaced = $state<Record<string, boolean>>(
 		untrack(() => Object.fromEntries(open.map(({ id, placement }) => [id, placement === 'broadcast'])))
@@ -38,8 +43,8 @@
 	/** How the mix is bought: weighed into batches where the area is known, else in steps of product. */
 	let how = $state<'batches' | 'steps'>(untrack(() => (areaAcres === undefined ? 'steps' : 'batches')));
 	let step = $state('5');
-	let batchLb = $state(untrack(() => String(loads.batchLb)));
-	let weighLb = $state(untrack(() => String(loads.weighLb)));
+	let batch = $state(untrack(() => typedAmount(loads.batchLb, 'lb', units)));
+	let weighed = $state(untrack(() => typedAmount(loads.weighLb, 'lb', units)));
 	let batches = $state.raw<Batches | undefined>();
 	let problem = $state('');
 	let exact = $state.raw<BlendAnswer | undefined>();
@@ -49,13 +54,20 @@
 	const going = $derived(open.filter(({ id }) => replaced[id]));
 	const demand = $derived(demandOf(going, products));
 	const nameOf = (id: string) => products.find((product) => product.id === id)?.name ?? id;
-	const pounds = (value: number) => formatNumber(Math.round(value * 10) / 10, 'lb/ac');
+	/** A rate in lb/ac as it is shown, to the tenth that a plant can weigh. */
+	const rateText = (lbAc: number) => formatNumber(Math.round(valueInSystem(lbAc, 'lb/ac', units) * 10) / 10, perArea);
+	const quantity = (value: number, unit: string) => quantityIn(units, value, unit);
 
-	function read(text: string, name: string, highest: number): number | undefined {
+	/**
+	 * What was typed; an amount in the US unit that the request takes.
+	 * @param before what stood there, which stays to the last digit while nobody changes it
+	 */
+	function read(text: string, name: string, highest: number, unit = '', before?: number): number | undefined {
 		if (text.trim() === '') return undefined;
-		const value = numberOrUndefined(text);
+		const value = keptAmount(text, before, unit, units);
 		if (value === undefined || value < 0 || value > highest) {
-			throw new RangeError(`${name}: “${text}” must be a number from 0 to ${highest}.`);
+			const most = formatNumber(Math.floor(valueInSystem(highest, unit, units)), unit);
+			throw new RangeError(`${name}: “${text}” must be a number from 0 to ${most}.`);
 		}
 		return value;
 	}
@@ -65,21 +77,21 @@
 		const use = shelf.filter(({ id }) => !off[id]);
 		let request: BlendRequest;
 		let whole: number | undefined;
-		let plant: { batch: number; weigh: number } | undefined;
+		let plant: Pick<LoadSizes, 'batchLb' | 'weighLb'> | undefined;
 		try {
 			request = mixRequest(use, prices, demand, {
 				tolerancePercent: read(tolerance, 'Tolerance', 50),
 				maxProducts: read(most, 'At most so many products', 60),
-				minimumUse: read(least, 'Least use', 10_000),
-				chloride: read(chloride, 'Chloride', 10_000),
-				salt: read(salt, 'Salt', 10_000)
+				minimumUse: read(least, 'Least use', 10_000, 'lb/ac'),
+				chloride: read(chloride, 'Chloride', 10_000, 'lb/ac'),
+				salt: read(salt, 'Salt', 10_000, 'lb/ac')
 			});
-			if (how === 'steps') whole = read(step, 'Steps', 1000);
+			if (how === 'steps') whole = read(step, 'Steps', 1000, 'lb/ac');
 			else {
-				const batch = read(batchLb, 'One batch', 1_000_000);
-				const weigh = read(weighLb, 'Weighed in steps', 10_000);
-				if (!batch || !weigh) throw new RangeError('Say how much a batch holds and in what steps it is weighed.');
-				plant = { batch, weigh };
+				const batchLb = read(batch, 'One batch', 1_000_000, 'lb', loads.batchLb);
+				const weighLb = read(weighed, 'Weighed in steps', 10_000, 'lb', loads.weighLb);
+				if (!batchLb || !weighLb) throw new RangeError('Say how much a batch holds and in what steps it is weighed.');
+				plant = { batchLb, weighLb };
 			}
 		} catch (error) {
 			problem = messageOf(error);
@@ -89,13 +101,13 @@
 		const first = await call('POST /api/blend', {}, request);
 		if (plant && first.answer?.status === 'optimal') {
 			const total = first.answer.uses.reduce((sum, { rate }) => sum + rate, 0);
-			batches = batchesFor(total, areaAcres!, plant.batch, plant.weigh);
+			batches = batchesFor(total, areaAcres!, plant.batchLb, plant.weighLb);
 			whole = batches.stepLbPerAcre;
 		}
 		const second = whole ? await call('POST /api/blend', {}, { ...request, step: whole }) : undefined;
-		if (plant && (plant.batch !== loads.batchLb || plant.weigh !== loads.weighLb)) {
+		if (plant && (plant.batchLb !== loads.batchLb || plant.weighLb !== loads.weighLb)) {
 			// What the plant mixes holds for the whole book.
-			await save('PATCH /api/settings', {}, { loads: { ...loads, batchLb: plant.batch, weighLb: plant.weigh } });
+			await save('PATCH /api/settings', {}, { loads: { ...loads, ...plant } });
 		}
 		busy = false;
 		problem = first.problem ?? second?.problem ?? '';
@@ -105,14 +117,14 @@
 
 	const inSteps = $derived(
 		batches
-			? `${batches.count} ${batches.count === 1 ? 'batch' : 'batches'} weighed to ${weighLb} lb`
-			: `In steps of ${step} lb/ac`
+			? `${batches.count} ${batches.count === 1 ? 'batch' : 'batches'} weighed to ${weighed} ${mass}`
+			: `In steps of ${step} ${perArea}`
 	);
 
 	async function adopt({ uses }: BlendAnswer): Promise<void> {
 		const whole =
 			uses === bought?.uses
-				? ` ${inSteps} at ${formatQuantity(bought.cost!, '$/ac')}; exact ${exact!.uses.map(({ id, rate }) => `${pounds(rate)} ${nameOf(id)}`).join(', ')} at ${formatQuantity(exact!.cost!, '$/ac')}.`
+				? ` ${inSteps} at ${quantity(bought.cost!, '$/ac')}; exact ${exact!.uses.map(({ id, rate }) => `${rateText(rate)} ${nameOf(id)}`).join(', ')} at ${quantity(exact!.cost!, '$/ac')}.`
 				: '';
 		const reason = `Least-cost mix in place of ${going.map(({ label }) => label).join(', ')}.${whole}`;
 		const added = mixPasses(uses, going, reason);
@@ -143,24 +155,25 @@
 		</div>
 		<p>
 			{#if going.length === 0}Choose at least one pass.{:else}It must supply {Object.entries(demand)
-					.map(([nutrient, wanted]) => `${pounds(wanted)} lb ${nutrient}`)
-					.join(', ')} an acre.{/if}
+					.map(([nutrient, wanted]) => `${rateText(wanted)} ${mass} ${nutrient}`)
+					.join(', ')}
+				{units === 'us' ? 'an acre' : 'a hectare'}.{/if}
 		</p>
 		<div class="fields">
 			<TextInput size="sm" labelText="May miss each by, %" placeholder="meets or passes it" bind:value={tolerance} />
 			<TextInput size="sm" labelText="At most so many products" placeholder="any number" bind:value={most} />
-			<TextInput size="sm" labelText="Least use of one, lb/ac" placeholder="none" bind:value={least} />
-			<TextInput size="sm" labelText="At most chloride, lb/ac" placeholder="any" bind:value={chloride} />
-			<TextInput size="sm" labelText="At most salt, index x lb/ac / 100" placeholder="any" bind:value={salt} />
+			<TextInput size="sm" labelText={`Least use of one, ${perArea}`} placeholder="none" bind:value={least} />
+			<TextInput size="sm" labelText={`At most chloride, ${perArea}`} placeholder="any" bind:value={chloride} />
+			<TextInput size="sm" labelText={`At most salt, index x ${perArea} / 100`} placeholder="any" bind:value={salt} />
 			<Select size="sm" labelText="Bought" selected={how} on:update={({ detail }) => (how = detail as typeof how)}>
 				{#if areaAcres !== undefined}<SelectItem value="batches" text="weighed into batches" />{/if}
-				<SelectItem value="steps" text="in steps of lb/ac" />
+				<SelectItem value="steps" text={`in steps of ${perArea}`} />
 			</Select>
 			{#if how === 'steps'}
-				<TextInput size="sm" labelText="Steps, lb/ac" bind:value={step} />
+				<TextInput size="sm" labelText={`Steps, ${perArea}`} bind:value={step} />
 			{:else}
-				<TextInput size="sm" labelText="One batch holds, lb" bind:value={batchLb} />
-				<TextInput size="sm" labelText="Weighed in steps of, lb" bind:value={weighLb} />
+				<TextInput size="sm" labelText={`One batch holds, ${mass}`} bind:value={batch} />
+				<TextInput size="sm" labelText={`Weighed in steps of, ${mass}`} bind:value={weighed} />
 			{/if}
 		</div>
 		<Disclosure
@@ -189,9 +202,9 @@
 			<table class="ledger result" aria-label="The mix">
 				<thead>
 					<tr
-						><th>Product</th><th class="num">Exact, lb/ac</th>{#if bought?.status === 'optimal'}<th class="num"
-								>As bought, lb/ac</th
-							>{#if batches}<th class="num">In each batch, lb</th>{/if}{/if}</tr
+						><th>Product</th><th class="num">Exact, {perArea}</th>{#if bought?.status === 'optimal'}<th class="num"
+								>As bought, {perArea}</th
+							>{#if batches}<th class="num">In each batch, {mass}</th>{/if}{/if}</tr
 					>
 				</thead>
 				<tbody>
@@ -200,10 +213,12 @@
 						{@const other = rate(bought, id)}
 						<tr>
 							<td>{nameOf(id)}</td>
-							<td class="num">{own === undefined ? '' : pounds(own)}</td>
-							{#if bought?.status === 'optimal'}<td class="num">{other === undefined ? '' : pounds(other)}</td>
+							<td class="num">{own === undefined ? '' : rateText(own)}</td>
+							{#if bought?.status === 'optimal'}<td class="num">{other === undefined ? '' : rateText(other)}</td>
 								{#if batches}<td class="num"
-										>{other === undefined ? '' : formatNumber(Math.round(other * batches.acresEach), 'lb')}</td
+										>{other === undefined
+											? ''
+											: formatNumber(Math.round(valueInSystem(other * batches.acresEach, 'lb', units)), mass)}</td
 									>{/if}{/if}
 						</tr>
 					{/each}
@@ -211,16 +226,15 @@
 				<tfoot>
 					<tr>
 						<td>Cost</td>
-						<td class="num"><strong>{formatQuantity(exact.cost!, '$/ac')}</strong></td>
-						{#if bought?.status === 'optimal'}<td class="num"
-								><strong>{formatQuantity(bought.cost!, '$/ac')}</strong></td
+						<td class="num"><strong>{quantity(exact.cost!, '$/ac')}</strong></td>
+						{#if bought?.status === 'optimal'}<td class="num"><strong>{quantity(bought.cost!, '$/ac')}</strong></td
 							>{/if}
 					</tr>
 				</tfoot>
 			</table>
 			{#if bought?.status === 'optimal'}
 				<p>
-					{inSteps}{batches ? `, ${formatNumber(batches.acresEach, 'ac')} ac each` : ''}: it costs {formatQuantity(
+					{inSteps}{batches ? `, ${quantity(batches.acresEach, 'ac')} each` : ''}: it costs {quantity(
 						bought.cost! - exact.cost!,
 						'$/ac'
 					)} more than the exact mix.
@@ -228,11 +242,16 @@
 			{/if}
 			<p>
 				{#each Object.entries(exact.shadowPrices).filter(([, price]) => price > 0.0005) as [nutrient, price] (nutrient)}
-					<span class="said">The last pound of {nutrient} costs {formatQuantity(price, '$')}.</span>
+					<span class="said"
+						>The last {units === 'us' ? 'pound' : 'kilogram'} of {nutrient} costs {formatQuantity(
+							valueInSystem(price, '$/lb', units),
+							'$'
+						)}.</span
+					>
 				{/each}
 				{#each Object.entries(exact.delivered).filter(([nutrient, lb]) => lb > (demand[nutrient as Nutrient] ?? 0) + 0.5) as [nutrient, lb] (nutrient)}
 					<span class="said"
-						>It brings {pounds(lb - (demand[nutrient as Nutrient] ?? 0))} lb {nutrient} more than asked.</span
+						>It brings {rateText(lb - (demand[nutrient as Nutrient] ?? 0))} {mass} {nutrient} more than asked.</span
 					>
 				{/each}
 			</p>

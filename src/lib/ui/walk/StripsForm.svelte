@@ -3,6 +3,7 @@
 	import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { CropTestAction, StripZone } from '$core/schema-types';
+	import { unitInSystem, valueFromSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayField from '../forms/DayField.svelte';
 	import WalkForm from './WalkForm.svelte';
@@ -10,14 +11,15 @@
 	interface Props {
 		today: string;
 		yieldUnit: string;
+		units: UnitSystem;
 		book: (test: CropTestAction) => Promise<boolean>;
 	}
-	const { today, yieldUnit, book }: Props = $props();
+	const { today, yieldUnit, units, book }: Props = $props();
 
 	const empty = () => ({ name: '', areaAcres: '', yieldWithout: '', yieldRich: '', index: '', richIndex: '' });
 	type Zone = ReturnType<typeof empty>;
 	const NAMES: Record<Exclude<keyof Zone, 'name'>, string> = {
-		areaAcres: 'Acres',
+		areaAcres: untrack(() => `Area, ${unitInSystem('ac', units)}`),
 		yieldWithout: 'Yield without',
 		yieldRich: 'Yield with plenty',
 		index: 'Canopy index',
@@ -45,7 +47,7 @@
 			const value = numberOrUndefined(text);
 			if (value === undefined || value < 0)
 				return `${NAMES[column]} of ${name} must be a number, 0 or more; it says “${text}”.`;
-			read[column] = value;
+			read[column] = column === 'areaAcres' ? valueFromSystem(value, 'ac', units) : value;
 		}
 		return read;
 	}

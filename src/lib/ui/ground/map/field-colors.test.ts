@@ -27,6 +27,11 @@ it('fields of one crop have one colour, and the legend counts them', () => {
 	expect(colorOf.get('a')).toBe(legend[0]!.color);
 });
 
+it('as many crops as a mixed district grows are each told apart', () => {
+	const crops = Array.from({ length: 18 }, (_, at) => field(`f${at}`, `Crop ${at}`, undefined));
+	expect(new Set(colorFields(crops, 'crop', 'us').colorOf.values()).size).toBe(18);
+});
+
 it('values go into classes from little to much; a field without one is not coloured', () => {
 	const { legend, colorOf } = colorFields(FIELDS, 'pH', 'us');
 	expect(legend[0]!.text).toBe('5.2');

@@ -37,7 +37,10 @@ export interface Colored {
 }
 
 /** Kinds that have no order: told apart by hue and by light, for every kind of colour vision. */
-const KINDS = ['#d8a93a', '#4f7a5b', '#a4c3d6', '#8a5a83', '#d98c6a', '#3f5f86', '#b9bd7a', '#6b6459', '#c77f9a'];
+const KINDS = [
+	...['#d8a93a', '#4f7a5b', '#a4c3d6', '#8a5a83', '#d98c6a', '#3f5f86', '#b9bd7a', '#6b6459', '#c77f9a'],
+	...['#f0dfa0', '#7fb08f', '#5b93b8', '#c9b3dc', '#9c4a2f', '#26324f', '#e8c4b4', '#7d7f2f', '#b8b2a6']
+];
 const NOT_KNOWN = '#ffffff';
 
 /** @param units that the legend's balances are in */

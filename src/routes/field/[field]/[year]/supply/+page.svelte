@@ -110,6 +110,7 @@
 			prices={data.ofProduct}
 			areaAcres={data.acres}
 			loads={data.loads}
+			units={data.units}
 			{address}
 		/>
 	{/key}
@@ -122,7 +123,7 @@
 			{address}
 		/>
 	{/if}
-	<PricePerPound compared={data.compared} />
+	<PricePerPound compared={data.compared} units={data.units} />
 
 	<p class="section">
 		<a href="/prices">The prices of the whole book</a> <span class="soft">stand on a page of their own.</span>

@@ -96,7 +96,7 @@
 					{:else if kind === 'nitrate'}
 						<NitrateForm today={data.today} {book} />
 					{:else}
-						<StripsForm today={data.today} yieldUnit={walk.yieldUnit} {book} />
+						<StripsForm today={data.today} yieldUnit={walk.yieldUnit} units={data.units} {book} />
 					{/if}
 				</Disclosure>
 			</section>
