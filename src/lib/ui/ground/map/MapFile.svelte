@@ -3,6 +3,8 @@
 	import { Button, FileUploaderDropContainer, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { LayerQuantity, LookedAt } from '$core/schema-types';
+	import { quantityIn } from '$core/units/amount-text';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { formatNumber } from '$core/units/display';
 	import ListTable from '../../tables/ListTable.svelte';
 	import { guessQuantity, QUANTITIES, usualUnit } from './quantities';
@@ -12,8 +14,9 @@
 	interface Props {
 		fieldId: string;
 		hasBoundary: boolean;
+		units: UnitSystem;
 	}
-	const { fieldId, hasBoundary }: Props = $props();
+	const { fieldId, hasBoundary, units }: Props = $props();
 
 	let file = $state.raw<File | undefined>();
 	let looked = $state.raw<LookedAt | undefined>();
@@ -85,7 +88,7 @@
 </script>
 
 {#snippet acresCell({ acres }: LookedAt['shapes'][number])}
-	{acres === undefined ? '' : `${formatNumber(acres, 'ac')} acres`}
+	{acres === undefined ? '' : quantityIn(units, acres, 'ac')}
 {/snippet}
 {#snippet takeCell({ shape, problem: wrong }: LookedAt['shapes'][number])}
 	{#if shape}
@@ -110,7 +113,7 @@
 			rows={looked.shapes}
 			columns={[
 				{ name: 'Area', of: ({ name }) => name },
-				{ name: 'Acres', of: ({ acres }) => acres, cell: acresCell, number: true },
+				{ name: 'Area', of: ({ acres }) => acres, cell: acresCell, number: true },
 				{ name: '', cell: takeCell }
 			]}
 		/>

@@ -6,7 +6,9 @@
 	import type { RateNutrient, ZoneFacts } from '$core/schema-types';
 	import { ZONE_ANALYTES, type ZoneMeans } from '$core/zones/zone-means';
 	import { formatNumber } from '$core/units/display';
+	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../../forms/numbers';
+	import { keptAmount, typedAmount } from '../../forms/typed-amount';
 
 	interface Props {
 		name: string;
@@ -15,11 +17,13 @@
 		yieldGoal: number | undefined;
 		/** Nutrients with a rate for the field. */
 		nutrients: readonly RateNutrient[];
+		/** That rates are typed in. */
+		units: UnitSystem;
 		/** @param seen what the form started from */
 		keep: (facts: ZoneFacts, seen: ZoneFacts) => Promise<string>;
 		close: () => void;
 	}
-	const { name, facts, means, yieldGoal, nutrients, keep, close }: Props = $props();
+	const { name, facts, means, yieldGoal, nutrients, units, keep, close }: Props = $props();
 
 	const GROUND = [
 		{ key: 'yieldGoal', label: 'Yield goal', most: 100_000 },
@@ -32,6 +36,9 @@
 	let open = $state(true);
 	let problem = $state('');
 	const seen = untrack(() => facts);
+	const unitOf = (nutrient: RateNutrient) => (nutrient === 'lime' ? 'short ton/ac' : 'lb/ac');
+	const rateLabel = (nutrient: RateNutrient) =>
+		`${nutrient === 'lime' ? 'Lime' : nutrient}, ${unitInSystem(unitOf(nutrient), units)}`;
 	const text = (value: number | undefined) => (value === undefined ? '' : String(value));
 	/** What stands in each box, by the name of what it holds. */
 	type Texts = Record<string, string>;
@@ -39,7 +46,7 @@
 		untrack(() => ({
 			ground: Object.fromEntries(GROUND.map(({ key }) => [key, text(facts[key])])),
 			values: Object.fromEntries(ZONE_ANALYTES.map((one) => [one, text(facts.values?.[one])])),
-			rates: Object.fromEntries(nutrients.map((one) => [one, text(facts.own?.[one]?.rate)])),
+			rates: Object.fromEntries(nutrients.map((one) => [one, typedAmount(facts.own?.[one]?.rate, unitOf(one), units)])),
 			reasons: Object.fromEntries(nutrients.map((one) => [one, facts.own?.[one]?.reason ?? '']))
 		}))
 	);
@@ -70,10 +77,11 @@
 			if (value !== undefined) made.values = { ...made.values, [analyte]: value };
 		}
 		for (const nutrient of nutrients) {
-			const rate = read(form.rates[nutrient]!, `Rate of ${nutrient}`, 10_000);
-			if (rate === undefined) continue;
+			const given = form.rates[nutrient]!;
+			if (read(given, `Rate of ${nutrient}`, 10_000) === undefined) continue;
+			const rate = keptAmount(given, facts.own?.[nutrient]?.rate, unitOf(nutrient), units)!;
 			const reason = form.reasons[nutrient]!.trim();
-			if (reason === '') throw new RangeError(`Say why ${nutrient} is ${rate} in ${name}.`);
+			if (reason === '') throw new RangeError(`Say why ${nutrient} is ${given} in ${name}.`);
 			made.own = { ...made.own, [nutrient]: { rate, reason } };
 		}
 		return made;
@@ -127,7 +135,7 @@
 				<div class="own">
 					<TextInput
 						size="sm"
-						labelText={`${nutrient === 'lime' ? 'Lime, short tons/ac' : `${nutrient}, lb/ac`}`}
+						labelText={rateLabel(nutrient)}
 						placeholder="by the method"
 						bind:value={form.rates[nutrient]}
 					/>

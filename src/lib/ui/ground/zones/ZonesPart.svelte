@@ -2,13 +2,16 @@
 <script lang="ts">
 	import { messageOf } from '$core/check/message-of';
 	import { Button, Checkbox, Disclosure, Select, SelectItem, TextInput } from 'carbon-components-svelte';
-	import { onDestroy } from 'svelte';
+	import { onDestroy, untrack } from 'svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { PlacedPoint, Zone } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
+	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { M2_PER_ACRE } from '$core/units/factors';
 	import type { GroundReply } from '../../../../workers/ground-messages';
 	import { numberOrUndefined } from '../../forms/numbers';
+	import { keptAmount, typedAmount } from '../../forms/typed-amount';
 	import CornersForm from '../map/CornersForm.svelte';
 	import { pointsOf, type LayerHead } from '../map/layer-points';
 	import { GroundRun } from '../map/ground-run.svelte';
@@ -23,19 +26,22 @@
 		boundary: Shape | undefined;
 		layers: readonly LayerHead[];
 		zones: readonly (Zone & { id: string; areaAcres: number })[];
+		units: UnitSystem;
 		chosen: string | undefined;
 		mode: MapMode;
 		setMode: (mode: MapMode) => void;
 		choose: (name: string) => void;
 		edit: (name: string) => void;
 	}
-	const { fieldId, year, boundary, layers, zones, chosen, mode, setMode, choose, edit }: Props = $props();
+	const { fieldId, year, boundary, layers, zones, units, chosen, mode, setMode, choose, edit }: Props = $props();
 
 	let used = $state<Record<string, boolean>>({});
 	let count = $state('');
 	let cell = $state('10');
-	let least = $state('1');
-	let square = $state('2.5');
+	const areaName = $derived(units === 'us' ? 'acres' : 'hectares');
+	/** An acre is what a spreader can still treat on its own; common practice. */
+	let least = $state(untrack(() => typedAmount(1, 'ac', units)));
+	let square = $state(untrack(() => (units === 'us' ? '2.5' : '1')));
 	let problem = $state('');
 	let proposed = $state.raw<Extract<GroundReply, { kind: 'zones' }> | undefined>();
 	let typing = $state<string | undefined>();
@@ -50,11 +56,11 @@
 
 	async function propose(): Promise<void> {
 		const cellM = numberOrUndefined(cell);
-		const leastAcres = numberOrUndefined(least);
+		const leastAcres = keptAmount(least, 1, 'ac', units);
 		if (cellM === undefined || cellM < 2 || cellM > 200)
 			return void (problem = `The cell “${cell}” must be a number of metres from 2 to 200.`);
 		if (leastAcres === undefined || leastAcres < 0)
-			return void (problem = `The smallest patch “${least}” must be a number of acres from 0.`);
+			return void (problem = `The smallest patch “${least}” must be ${areaName} from 0.`);
 		if (!boundary) return;
 		problem = '';
 		proposed = undefined;
@@ -84,9 +90,9 @@
 	}
 
 	function makeGrid(): void {
-		const acres = numberOrUndefined(square);
+		const acres = keptAmount(square, undefined, 'ac', units);
 		if (acres === undefined || acres < 0.1 || acres > 100)
-			return void (problem = `The square “${square}” must be a number of acres from 0.1 to 100.`);
+			return void (problem = `The square “${square}” must be ${areaName} from ${quantityIn(units, 0.1, 'ac')} to ${quantityIn(units, 100, 'ac')}.`);
 		if (!boundary) return;
 		problem = '';
 		run.ask({ kind: 'grid', boundary: $state.snapshot(boundary) as Shape, cellM: Math.sqrt(acres * M2_PER_ACRE) });
@@ -94,7 +100,7 @@
 
 	async function keepSquares(squares: { name: string; shape: Shape }[]): Promise<void> {
 		const made = squares.map((one) => ({ ...one, facts: {} }));
-		await replace(made, `a grid of ${square} ac`);
+		await replace(made, `a grid of ${square} ${unitInSystem('ac', units)}`);
 	}
 
 	/** Puts zones in place of those that are shown. */
@@ -191,7 +197,7 @@
 					{#each [2, 3, 4, 5, 6, 7, 8] as many (many)}<SelectItem value={String(many)} text={String(many)} />{/each}
 				</Select>
 				<TextInput size="sm" labelText="Cells of, m" bind:value={cell} />
-				<TextInput size="sm" labelText="Smallest patch, acres" bind:value={least} />
+				<TextInput size="sm" labelText={`Smallest patch, ${areaName}`} bind:value={least} />
 			</div>
 			{#if run.busy}
 				<span role="status">Grouping…</span>
@@ -207,7 +213,7 @@
 	{#if boundary}
 		<Disclosure align="start" summary="Make a grid of squares">
 			<div class="fields">
-				<TextInput size="sm" labelText="Squares of, acres" bind:value={square} />
+				<TextInput size="sm" labelText={`Squares of, ${areaName}`} bind:value={square} />
 			</div>
 			<Button size="small" disabled={run.busy} onclick={makeGrid}>Make the grid</Button>
 		</Disclosure>

@@ -53,7 +53,7 @@
 		)
 	);
 	const textOf = ({ name, answer, opinion }: (typeof marks)[number]) =>
-		`${opinion?.approximate ? '≈ ' : ''}${formatNumber(answer.value, answer.unit)} ${name}${opinion?.simulated ? ' ▲ simulated' : ''}`;
+		`${opinion?.approximate ? '≈ ' : ''}${formatNumber(answer.value, answer.unit)} ${name}${opinion?.simulated ? ', simulated' : ''}`;
 	const places = $derived(
 		placeLabels(
 			marks.map((mark, at) => ({ x: xs[at]!, width: widths[mark.key] ?? textOf(mark).length * LETTER })),
@@ -155,7 +155,7 @@
 						label={`${row.name} by ${mark.opinion ? `${mark.opinion.guide}: ${mark.opinion.title}` : 'own judgement'}`}
 					/>
 					<span class="who">{mark.name}</span>
-					{#if mark.opinion?.simulated}<span class="mark-about">▲ simulated</span>{/if}
+					{#if mark.opinion?.simulated}<span class="mark-about">simulated</span>{/if}
 				</span>
 			{/each}
 		</div>

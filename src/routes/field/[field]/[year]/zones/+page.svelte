@@ -173,6 +173,7 @@
 				boundary={data.boundary}
 				layers={data.layers}
 				zones={data.zones}
+				units={data.units}
 				{chosen}
 				{mode}
 				{setMode}
@@ -200,7 +201,7 @@
 			/>
 			<section aria-label="Import a map file">
 				<h2>From a file</h2>
-				<MapFile fieldId={data.fieldId} hasBoundary={data.boundary !== undefined} />
+				<MapFile fieldId={data.fieldId} hasBoundary={data.boundary !== undefined} units={data.units} />
 			</section>
 		</div>
 	</div>
@@ -238,6 +239,7 @@
 		means={data.means[edited.name] ?? {}}
 		yieldGoal={data.yieldGoal}
 		nutrients={data.chosen.map(({ nutrient }) => nutrient)}
+		units={data.units}
 		keep={keepFacts}
 		close={() => (editing = undefined)}
 	/>
