@@ -13,8 +13,8 @@ import { runSeason, seasonDates, type SeasonKnowledge } from './model/run-season
 import { isSandy } from '../reading/soil/light-soil';
 import { checkGoal } from '../rates/check-goal';
 import { dateFault } from './plan/season-span';
-import { stageDates } from './stages/stage-dates';
-import { seasonWeather, shiftDate } from './weather/season-weather';
+import { stageDates, usualTemperatures } from './stages/stage-dates';
+import { seasonWeather, shiftDate, stationOf } from './weather/season-weather';
 
 /** What the rules of a season stand on beside the model. */
 export interface RuleKnowledge extends SeasonKnowledge {
@@ -38,8 +38,9 @@ export function answerSeason(request: SeasonRequest, knowledge: RuleKnowledge): 
 	const days = (Date.parse(harvest) - Date.parse(start)) / DAY_MS + 1;
 	const { weather } = seasonWeather(request, knowledge.stations, start, days);
 	const byDate = new Map(weather.map((day) => [day.date, day]));
+	const usual = usualTemperatures(context.station);
 	const stages = context.stages
-		? stageDates(context.stages, context.plantingDate, (date) => byDate.get(date) ?? weather.at(-1)!)
+		? stageDates(context.stages, context.plantingDate, (date) => byDate.get(date) ?? usual(date))
 		: [];
 	return {
 		...run,
@@ -127,7 +128,7 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 		setbacks: [],
 		block: asked.block,
 		plantAge: age,
-		station: knowledge.stations.find(({ id }) => id === station?.id) ?? knowledge.stations[0]!,
+		station: stationOf({ station }, knowledge.stations) ?? knowledge.stations[0]!,
 		units: request.units ?? 'us'
 	};
 }

@@ -1,10 +1,15 @@
 import type { CropStages, HeatUnits, Stage, Station } from '../../schema-types';
 import { normalOn } from '../weather/generate-weather';
-import { shiftDate } from '../weather/season-weather';
+import { daysBetween, shiftDate } from '../weather/season-weather';
 
 /** A stage with the day on which the crop reaches it. */
 export interface StageDate extends Pick<Stage, 'name' | 'main' | 'feekes'> {
 	date: string;
+}
+
+/** Stages of a crop, of which some days were seen in a block: their heat moves nothing any more. */
+export interface SeenStages extends Omit<CropStages, 'stages'> {
+	stages: (Stage & { seen?: true })[];
 }
 
 /** Minimum and maximum of a day, C. */
@@ -28,33 +33,49 @@ export function degreeDays(minC: number, maxC: number, baseC: number, capC = Inf
 
 /**
  * The days on which a crop reaches its stages, in their order: by heat where its heat is known, else by days from planting
- * or by the calendar of the harvest year. A stage that the heat of 420 days does not reach is left out.
+ * or by the calendar of the harvest year. A stage that the heat of 420 days does not reach is left out. Of a calendar, a
+ * stage whose heat is known (bud break, bloom) comes when the heat is there, and those after it move along.
  * @param plantingDate YYYY-MM-DD
  */
 export function stageDates(
-	{ heat, stages }: CropStages,
+	{ heat, stages }: SeenStages,
 	plantingDate: string,
 	temperatures: Temperatures
 ): StageDate[] {
-	if (!heat) {
-		return stages.map(({ days, monthDay, ...stage }) => ({
-			...stage,
-			date: monthDay === undefined ? shiftDate(plantingDate, days ?? 0) : `${harvestYear(plantingDate)}-${monthDay}`
-		}));
-	}
-	const from = heatFrom(heat, plantingDate);
-	const dated: StageDate[] = [];
-	let sum = 0;
-	for (let at = 0; at < MOST_DAYS && dated.length < stages.length; at++) {
-		const date = shiftDate(from, at);
-		const { minC, maxC } = temperatures(date);
-		while (dated.length < stages.length && sum >= (stages[dated.length]!.heat ?? Infinity)) {
-			const { name, main, feekes } = stages[dated.length]!;
-			dated.push({ name, main, feekes, date });
+	const reached = heat ? daysOfHeat(heat, stages, plantingDate, temperatures) : new Map<string, string>();
+	let shift = 0;
+	return stages.flatMap(({ name, main, feekes, days, monthDay, seen }) => {
+		const stage = { name, main, feekes };
+		const byHeat = reached.get(name);
+		if (monthDay !== undefined) {
+			const usual = `${harvestYear(plantingDate)}-${monthDay}`;
+			if (seen) shift = 0;
+			else if (byHeat !== undefined) shift = daysBetween(usual, byHeat);
+			return [{ ...stage, date: shiftDate(usual, shift) }];
 		}
+		if (heat) return byHeat === undefined ? [] : [{ ...stage, date: byHeat }];
+		return [{ ...stage, date: shiftDate(plantingDate, days ?? 0) }];
+	});
+}
+
+/** The day on which each stage's heat is there, by the stage's name. */
+function daysOfHeat(
+	heat: HeatUnits,
+	stages: readonly Stage[],
+	plantingDate: string,
+	temperatures: Temperatures
+): Map<string, string> {
+	const from = heatFrom(heat, plantingDate);
+	const open = stages.filter((stage) => stage.heat !== undefined);
+	const reached = new Map<string, string>();
+	let sum = 0;
+	for (let at = 0; at < MOST_DAYS && reached.size < open.length; at++) {
+		const date = shiftDate(from, at);
+		while (reached.size < open.length && sum >= open[reached.size]!.heat!) reached.set(open[reached.size]!.name, date);
+		const { minC, maxC } = temperatures(date);
 		sum += degreeDays(minC, maxC, heat.baseC, heat.capC);
 	}
-	return dated;
+	return reached;
 }
 
 /** The year in which a crop is harvested that is planted on a day. */

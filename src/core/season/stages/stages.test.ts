@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { CropId } from '../../schema-types';
 import { library } from '../../testing.test-help';
 import { usualDayOfLeaves } from '../weather/usual-weather';
+import { daysBetween } from '../weather/season-weather';
+import { anchoredStages } from './anchored-stages';
 import { degreeDays, stageDates, stageOn, usualTemperatures } from './stage-dates';
 
 const station = library.stations[0]!;
@@ -59,4 +61,41 @@ it('the stage of a day is the last one reached, and heat that never comes leaves
 	expect(stageOn(dates, '2027-05-01')).toBeUndefined();
 	expect(stageOn(dates, dates[3]!.date)!.name).toBe(dates[3]!.name);
 	expect(stageDates(stagesOf('corn-grain'), '2027-05-01', () => ({ minC: 2, maxC: 8 }))).toEqual([]);
+});
+
+describe('an orchard by the heat of its station', () => {
+	const apple = stagesOf('apple');
+	const byName = (dates: { name: string; date: string }[]) =>
+		Object.fromEntries(dates.map(({ name, date }) => [name, date]));
+	const offBy = (celsius: number) =>
+		byName(
+			stageDates(apple, '2027-04-05', (date) => {
+				const { minC, maxC } = usual(date);
+				return { minC: minC + celsius, maxC: maxC + celsius };
+			})
+		);
+
+	it('green tip after 121, bloom after 430 F degree days over 43 F (Blanpied and Silsby, Cornell 1992; from memory)', () => {
+		const heatOf = (name: string) => apple.stages.find((stage) => stage.name === name)!.heat!;
+		expect(heatOf('green tip') * 1.8).toBeCloseTo(121, 0);
+		expect(heatOf('bloom') * 1.8).toBeCloseTo(430, 0);
+		expect(apple.heat!.baseC * 1.8 + 32).toBeCloseTo(43, 0);
+	});
+	it('comes earlier where it is warmer, and what follows bloom moves as far as bloom does', () => {
+		const [here, warm] = [offBy(0), offBy(2)];
+		expect(here).toMatchObject({ 'green tip': '2027-04-02', bloom: '2027-05-03', 'fruit set': '2027-05-22' });
+		expect(warm['green tip']! < here['green tip']!).toBe(true);
+		const moved = daysBetween(here.bloom!, warm.bloom!);
+		expect(moved).toBeLessThan(-5);
+		expect(daysBetween(here.harvest!, warm.harvest!)).toBe(moved);
+	});
+	it('keeps to the calendar where the heat never comes, and to what was seen where that is known', () => {
+		expect(offBy(-60)).toMatchObject({ 'green tip': '2027-04-05', bloom: '2027-05-01' });
+		const seen = anchoredStages(apple, { budBreak: '2027-03-20' }, 2027);
+		const dates = byName(stageDates(seen, '2027-03-20', usual));
+		// 26 days from green tip to bloom in the calendar.
+		expect(dates).toMatchObject({ 'green tip': '2027-03-20', bloom: '2027-04-15' });
+		const inBloom = byName(stageDates(anchoredStages(apple, { bloom: '2027-04-20' }, 2027), '2027-04-05', usual));
+		expect(inBloom).toMatchObject({ 'green tip': '2027-04-02', bloom: '2027-04-20', 'fruit set': '2027-05-09' });
+	});
 });

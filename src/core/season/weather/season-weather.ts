@@ -16,6 +16,14 @@ export function daysBetween(from: string, to: string): number {
 	return Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
 }
 
+/** The station that a season asks for, else the first; undefined where it is not known. */
+export function stationOf(
+	{ station }: Pick<SeasonRequest, 'station'>,
+	stations: readonly Station[]
+): Station | undefined {
+	return station ? stations.find(({ id }) => id === station.id) : stations[0];
+}
+
 /**
  * The weather of a season: the request's own days, else the station's made-up ones with known days in their place.
  * @throws InputError for a gap, a day colder at noon than at night, or a station that is not known
@@ -30,7 +38,7 @@ export function seasonWeather(
 		checkDays(weather);
 		return { weather, latitude: latitude ?? USUAL_LATITUDE };
 	}
-	const found = station ? stations.find(({ id }) => id === station.id) : stations[0];
+	const found = stationOf({ station }, stations);
 	if (!found) {
 		const ids = stations.map(({ id }) => id).join(', ');
 		throw new InputError([{ path: '/station/id', message: `"${station?.id}" is no station; known: ${ids}` }]);

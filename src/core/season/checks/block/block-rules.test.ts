@@ -42,10 +42,10 @@ const CASES: RuleCase[] = [
 	{
 		rule: 'late-fruit-nitrogen',
 		name: 'apple, two months after petal fall',
-		fires: nitrogen('calcium-nitrate', 20, { date: '2027-06-25' }),
+		fires: nitrogen('calcium-nitrate', 20, { date: '2027-06-27' }),
 		severity: 'mind',
-		says: 'after 24 Jun 2027, six weeks after petal fall, costs apple colour and storage',
-		nearMiss: nitrogen('calcium-nitrate', 20, { date: '2027-06-24' }),
+		says: 'after 26 Jun 2027, six weeks after petal fall, costs apple colour and storage',
+		nearMiss: nitrogen('calcium-nitrate', 20, { date: '2027-06-26' }),
 		change: { cropId: 'apple' }
 	},
 	{

@@ -8,7 +8,7 @@ import { scheduleFor } from '../../schedule/schedule-for';
 import { dateOf } from '../../schedule/step-date';
 import { anchoredStages } from '../../stages/anchored-stages';
 import { harvestYear, type Temperatures } from '../../stages/stage-dates';
-import { shiftDate } from '../../weather/season-weather';
+import { shiftDate, stationOf } from '../../weather/season-weather';
 import { demandByShares, LAST_DAYS } from './demand-by-shares';
 import type { SeasonKnowledge } from '../run-season';
 import { uptakeCurve, type UptakeCurve } from './uptake';
@@ -84,8 +84,7 @@ function perennialGrowth(request: SeasonRequest, knowledge: SeasonKnowledge): Cr
 	}
 	const planting = plantingDate ?? blockYear?.budBreak ?? usualPlantingDate(schedule, year);
 	const shares = plannedShares(nitrogenLbAc, schedule.nitrogen) ?? [nitrogenLbAc];
-	// Steps stand in the calendar, by stages that no station moves.
-	const station = knowledge.stations[0]!;
+	const station = stationOf(request, knowledge.stations) ?? knowledge.stations[0]!;
 	const byDay = new Map<string, number>();
 	schedule.nitrogen.forEach((step, at) => {
 		const day = dateOf(step, { plantingDate: planting, stages, station });

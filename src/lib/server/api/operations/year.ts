@@ -18,6 +18,7 @@ import type {
 } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
 import { afterLoss } from '../../field/season/after-loss';
+import { weatherFor } from '../../field/weather-for';
 import { movedAlong } from '../../field/season/moved-along';
 import { afterTest } from '../../field/season/after-test';
 import { choiceLabel } from '../../field/choice-label';
@@ -72,12 +73,9 @@ export const yearOperations = [
 				const fault = blockYear[day] && plantingFault(blockYear[day], row.year);
 				if (fault) throw new InputError([{ path: `/${day}`, message: fault }]);
 			}
-			setBlockYear(
-				call.desk.book,
-				row,
-				blockYear,
-				movedAlong(call.desk.library, row, blockYear, listPasses(call.desk.book, row.id))
-			);
+			const { book, library } = call.desk;
+			const { station } = weatherFor(fieldAt(call), library);
+			setBlockYear(book, row, blockYear, movedAlong(library, row, blockYear, listPasses(book, row.id), station));
 		}
 	}),
 	operation('POST /api/fields/{field}/{year}/loss', {

@@ -32,7 +32,7 @@ it('passes move with the stage they hang on, also where they were moved by hand;
 		pass('after', '2027-08-12', { fromStage: 'harvest ends' })
 	];
 	const days = (next: Parameters<typeof movedAlong>[2]) =>
-		movedAlong(library, goal, next, passes).map(({ id, date }) => [id, date]);
+		movedAlong(library, goal, next, passes, library.station).map(({ id, date }) => [id, date]);
 	expect(days({ budBreak: '2027-03-25' })).toEqual([
 		['bud', '2027-03-25'],
 		['by hand', '2027-03-30'],

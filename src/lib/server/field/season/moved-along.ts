@@ -1,7 +1,7 @@
 import { anchoredStages } from '../../../../core/season/stages/anchored-stages';
 import { usualStages, type StageDate } from '../../../../core/season/stages/stage-dates';
 import { daysBetween, shiftDate } from '../../../../core/season/weather/season-weather';
-import type { BlockYear, Pass } from '../../../../core/schema-types';
+import type { BlockYear, Pass, Station } from '../../../../core/schema-types';
 import type { Library } from '../../knowledge';
 import { blockYearOf, type FieldYearRow, type PassRecord } from '../../stores/field-years';
 import { plantingDateOf } from '../field-request';
@@ -9,15 +9,17 @@ import { plantingDateOf } from '../field-request';
 /**
  * The planned passes that move with the days of a block: each by as many days as the stage it hangs on, whatever day the
  * adviser gave it. What is applied stays.
+ * @param station of the field, whose heat brings the stages that nobody saw
  */
 export function movedAlong(
 	library: Library,
 	goal: FieldYearRow,
 	next: BlockYear,
-	passes: readonly PassRecord[]
+	passes: readonly PassRecord[],
+	station: Station
 ): Pass[] {
-	const before = datesOf(library, goal, blockYearOf(goal));
-	const after = datesOf(library, goal, next);
+	const before = datesOf(library, goal, blockYearOf(goal), station);
+	const after = datesOf(library, goal, next, station);
 	return passes.flatMap(({ plan, doneOn }) => {
 		const [from, to] = [dayOf(before, plan), dayOf(after, plan)];
 		if (doneOn !== null || !from || !to || from === to) return [];
@@ -25,13 +27,13 @@ export function movedAlong(
 	});
 }
 
-function datesOf(library: Library, goal: FieldYearRow, blockYear: BlockYear): StageDate[] {
+function datesOf(library: Library, goal: FieldYearRow, blockYear: BlockYear, station: Station): StageDate[] {
 	const stages = library.stages.find(({ crop }) => crop === goal.crop);
 	const plantingDate = plantingDateOf({ ...goal, block_year: JSON.stringify(blockYear) }, library);
 	return usualStages({
 		stages: stages && anchoredStages(stages, blockYear, goal.year),
 		plantingDate,
-		station: library.station
+		station
 	});
 }
 
