@@ -226,3 +226,34 @@ test('a metric estate beside US farms: areas, rates, residues and paper each in 
 	await page.getByRole('button', { name: /^Undo: Changed units or station of Heron Lagoon Estate/ }).click();
 	await expect(page.getByRole('row', { name: /Lagoon One/ })).toContainText('28 ha');
 });
+
+test('palms before they bear: rounds of the nursery in cups, mulch, and the cover between the rows', async ({
+	page,
+	app
+}) => {
+	await app.openField('Lagoon One', 'supply');
+	await page.getByRole('link', { name: 'Palm nursery and legume cover' }).click();
+	const nursery = page.getByRole('region', { name: 'Nursery' });
+	await nursery.getByLabel('Planted into bags on').fill('2027-01-04');
+	await nursery.getByLabel('Seedlings').fill('');
+	await expect(nursery.getByRole('alert')).toContainText('must be above 0');
+	await nursery.getByLabel('Seedlings').fill('12000');
+	const first = nursery.getByRole('row', { name: /^1 Feb 2027/ });
+	await expect(first).toContainText('60 kg');
+	await nursery.getByLabel('A level cup holds, g').fill('10');
+	await expect(nursery).toContainText('does not measure 5 g in whole cups');
+	await nursery.getByLabel('Mulch in the bags').selectOption('undecomposed sawdust');
+	await expect(nursery.getByRole('status')).toContainText('stop');
+	await expect(nursery.getByRole('status')).toContainText('ties up nitrogen');
+
+	const cover = page.getByRole('region', { name: 'Legume cover' });
+	await cover.getByLabel('Ground, ha').fill('28');
+	await expect(cover).toContainText('196 kg');
+	await cover.getByLabel('Came up on').fill('2027-03-28');
+	await cover.getByLabel('Came up on').press('Tab');
+	await expect(cover).toContainText('on 4 Apr 2027');
+	await expect(cover).toContainText('1400 kg to 2800 kg');
+	await cover.getByText('Its leaves are small and dark').click();
+	await cover.getByRole('button', { name: /28,?000 kg/ }).click();
+	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('amount of a hectare x ground');
+});

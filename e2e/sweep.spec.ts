@@ -5,7 +5,18 @@ import type { Page } from '@playwright/test';
 import { expect, hydrated, test, type App } from './app';
 
 const WORDS = ['ground', 'zones', 'reading', 'rates', 'season', 'supply', 'sheet', 'walk', 'book'];
-const PAGES = ['/', '/orders', '/products', '/weather', '/house-rules', '/calibration', '/map', '/guides', '/curves'];
+const PAGES = [
+	'/',
+	'/orders',
+	'/products',
+	'/weather',
+	'/house-rules',
+	'/calibration',
+	'/palm-nursery',
+	'/map',
+	'/guides',
+	'/curves'
+];
 /** What a missing number looks like where nobody said that it is missing. */
 const SPOILED = /\bNaN\b|\bundefined\b|\bnull\b|Infinity|\[object/;
 

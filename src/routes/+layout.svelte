@@ -37,6 +37,7 @@
 		{ href: '/prices', name: 'Prices' },
 		{ href: '/products', name: 'Products' },
 		{ href: '/calibration', name: 'Calibration' },
+		{ href: '/palm-nursery', name: 'Palm nursery' },
 		{ href: '/weather', name: 'Weather' },
 		{ href: '/house-rules', name: 'My rules' }
 	];

@@ -23,6 +23,7 @@ import blendAnswer from '../../../schemas/blend-answer.schema.json';
 import blendRequest from '../../../schemas/blend-request.schema.json';
 import additives from '../../../schemas/additives.schema.json';
 import ground from '../../../schemas/ground.schema.json';
+import palmEstate from '../../../schemas/palm-estate.schema.json';
 import plausibility from '../../../schemas/plausibility.schema.json';
 import leafRanges from '../../../schemas/leaf-ranges.schema.json';
 import manures from '../../../schemas/manures.schema.json';
@@ -47,6 +48,7 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	blendAnswer,
 	leafRanges,
 	manures,
+	palmEstate,
 	plausibility,
 	ground,
 	additives,

@@ -15,6 +15,7 @@ import type {
 	LeafRangeList,
 	LeafRanges,
 	ManureList,
+	PalmEstate,
 	RainOutlook,
 	Product,
 	ProductList,
@@ -42,6 +43,7 @@ export interface Library extends Knowledge {
 	seasonLimits: SeasonLimits;
 	additives: readonly AdditiveCard[];
 	manures: ManureList;
+	palmEstate: PalmEstate;
 	leafRanges: readonly LeafRanges[];
 	stages: readonly CropStages[];
 	stations: readonly Station[];
@@ -85,6 +87,7 @@ export function readLibrary(folder: string): Library {
 		seasonModel: reference<SeasonModel>('season-model'),
 		additives: reference<AdditiveList>('additives').additives,
 		manures: reference<ManureList>('manures'),
+		palmEstate: reference<PalmEstate>('palm-estate'),
 		leafRanges,
 		seasonLimits: reference<SeasonLimits>('season-limits'),
 		stages,

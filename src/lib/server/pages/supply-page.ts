@@ -13,6 +13,7 @@ import type { PriceList } from '../stores/prices';
 import { productNeeds } from '../../../core/supply/product-needs';
 import { sourceAdvice } from '../../../core/supply/source-advice';
 import { inSystem } from '../../../core/units/rate-units';
+import { hasTrait } from '../../../core/season/plan/crop-traits';
 import type { Desk, FieldAddress } from '../desk';
 
 const COMPARED = ['N', 'P2O5', 'K2O', 'S'] as const;
@@ -57,6 +58,7 @@ export function supplyPage(desk: Desk, address: FieldAddress) {
 				.sort((a, b) => valueOf(a.price) - valueOf(b.price))
 		})),
 		cut: advice?.crop.perennial && open.length > 0 ? cutOf(advice, open, desk, prices) : undefined,
+		palms: advice !== undefined && hasTrait(advice.crop, 'palm'),
 		fieldId: field.id,
 		year,
 		cost: advice && inSystem(advice.cost, field.units),
