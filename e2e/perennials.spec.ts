@@ -85,7 +85,7 @@ test('from an empty block to the sheet: rates on four bases, doses that follow b
 	await expect(day('N after harvest')).toContainText('12 Aug');
 
 	// Bud break comes ten days late: every pass moves, in one action.
-	const moved = await app.post(`/api/fields/${id}/2027/block`, { budBreak: '2027-03-25' }, 'PUT');
+	const moved = await app.post(`/api/fields/${id}/2027/block`, { blockYear: { budBreak: '2027-03-25' } }, 'PUT');
 	expect(moved.status).toBe(200);
 	await page.reload();
 	await hydrated(page);
@@ -227,7 +227,7 @@ test('a metric estate beside US farms: areas, rates, residues and paper each in 
 	await expect(page.getByRole('row', { name: /Lagoon One/ })).toContainText('28 ha');
 });
 
-test('palms before they bear: rounds of the nursery in cups, mulch, and the cover between the rows', async ({
+test('palms: rounds of the nursery in cups, mulch, doses looked at, and the cover between young rows', async ({
 	page,
 	app
 }) => {
@@ -245,6 +245,24 @@ test('palms before they bear: rounds of the nursery in cups, mulch, and the cove
 	await nursery.getByLabel('Mulch in the bags').selectOption('undecomposed sawdust');
 	await expect(nursery.getByRole('status')).toContainText('stop');
 	await expect(nursery.getByRole('status')).toContainText('ties up nitrogen');
+
+	// What the palms of a block were found to have got stays in its book.
+	await app.openField('Lagoon Two', 'walk', 2026);
+	const doses = page.getByRole('region', { name: 'Doses of palms' });
+	await expect(doses.getByRole('article', { name: 'Check of 24 Sep 2026' })).toContainText('Train the team again');
+	await doses.getByRole('button', { name: 'Record another' }).click();
+	await doses.getByLabel('Ordered, kg/palm').fill('2');
+	await doses.getByLabel('Near the road, kg each').fill('2, 2.1');
+	await doses.getByLabel('In the middle, kg each').fill('2, two');
+	await doses.getByLabel('At the centre path, kg each').fill('1.9, 2');
+	await doses.getByRole('button', { name: 'Save the check' }).click();
+	await expect(doses).toContainText('“two” in the middle must be kilograms, 0 or more.');
+	await doses.getByLabel('In the middle, kg each').fill('2, 2');
+	await doses.getByRole('button', { name: 'Save the check' }).click();
+	await expect(doses.getByRole('article')).toHaveCount(2);
+	await expect(doses.getByRole('article').first()).toContainText('Even, and near the dose');
+	await page.goto(`${app.server.origin}/palm-nursery`);
+	await hydrated(page);
 
 	const cover = page.getByRole('region', { name: 'Legume cover' });
 	await cover.getByLabel('Ground, ha').fill('28');

@@ -28,6 +28,7 @@ const DIGITS: Record<string, number> = {
 	'lb/100 ft': 2,
 	'kg/100 m': 2,
 	'lb/plant': 3,
+	'kg/palm': 2,
 	'kg/plant': 3,
 	'lb/treated ac': 1,
 	'kg/treated ha': 1,

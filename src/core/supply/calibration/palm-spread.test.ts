@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { palmSpread } from './palm-spread';
 
 const even = (road: number, middle: number, centre: number, palms = 10) => ({
-	'near the road': Array.from({ length: palms }, () => road),
-	'in the middle': Array.from({ length: palms }, () => middle),
-	'at the centre path': Array.from({ length: palms }, () => centre)
+	road: Array.from({ length: palms }, () => road),
+	middle: Array.from({ length: palms }, () => middle),
+	path: Array.from({ length: palms }, () => centre)
 });
 
 describe('the doses of a block of palms', () => {
@@ -32,7 +32,7 @@ describe('the doses of a block of palms', () => {
 		expect(palmSpread(even(2.2, 2.2, 2.2), 2.5)?.severity).toBe('mind');
 	});
 	it('say nothing where a place was not looked at', () => {
-		expect(palmSpread({ ...even(2, 2, 2), 'in the middle': [] }, 2)).toBeUndefined();
+		expect(palmSpread({ ...even(2, 2, 2), middle: [] }, 2)).toBeUndefined();
 		expect(palmSpread(even(0, 0, 0), 2)).toBeUndefined();
 	});
 });

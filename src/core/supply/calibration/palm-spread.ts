@@ -1,9 +1,14 @@
 import { figure, type Figure } from '../../figure/figure';
-import type { Severity } from '../../schema-types';
+import type { Severity, SpreadCheck } from '../../schema-types';
 
 /** Where palms of a block are looked at: teams tire from the road to the centre path. Common practice. */
-export const PLACES = ['near the road', 'in the middle', 'at the centre path'] as const;
-export type Place = (typeof PLACES)[number];
+export const PLACES = ['road', 'middle', 'path'] as const;
+export type Place = keyof SpreadCheck['weighed'];
+export const PLACE_WORDS: Record<Place, string> = {
+	road: 'near the road',
+	middle: 'in the middle',
+	path: 'at the centre path'
+};
 
 /** Percent apart from which the doses of a block are worth a caution, and from which the work is stopped. Common practice. */
 const APART = { mind: 10, stop: 25 } as const;
@@ -36,7 +41,7 @@ export function palmSpread(weighed: Record<Place, readonly number[]>, orderedKg:
 	if (orderedKg <= 0 || PLACES.some((place) => weighed[place].length === 0) || all.every((kg) => kg === 0))
 		return undefined;
 	const means = Object.fromEntries(
-		PLACES.map((place) => [place, meanOf(`mean dose ${place}`, weighed[place])])
+		PLACES.map((place) => [place, meanOf(`mean dose ${PLACE_WORDS[place]}`, weighed[place])])
 	) as PalmSpread['means'];
 	const mean = meanOf('mean dose', all);
 	const each = PLACES.map((place) => means[place].value);

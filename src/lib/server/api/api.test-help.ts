@@ -7,7 +7,8 @@ import { libraryOf } from '../current-library';
 import { Desk } from '../desk';
 import { asGeoJson } from '../files/prescription-file/as-geojson';
 import { theLibrary } from '../knowledge';
-import { listCropTests } from '../stores/crop-tests';
+import { listCropTests } from '../stores/tests/crop-tests';
+import { listSpreadChecks } from '../stores/tests/spread-checks';
 import { listFields, listSamples } from '../stores/fields';
 import { findFieldYear, listPasses } from '../stores/field-years';
 import { listLayers } from '../stores/ground-maps';
@@ -102,6 +103,8 @@ export class World {
 		ids.pass = listPasses(this.book, year).find(({ plan }) => plan.label === PASS_EXAMPLE.label)!.plan.id;
 		await make('POST /api/fields/{field}/{year}/crop-tests');
 		ids.test = listCropTests(this.book, year)[0]!.id;
+		await make('POST /api/fields/{field}/{year}/spread-checks');
+		ids.check = listSpreadChecks(this.book, year)[0]!.id;
 		const shape = JSON.parse(listFields(this.book).find(({ id }) => id === field)!.boundary!) as unknown;
 		await make('PUT /api/fields/{field}/zones', () => ({ zones: [{ name: 'Bottom', shape, facts: {} }] }));
 		const [x, y] = this.#aPoint(field);

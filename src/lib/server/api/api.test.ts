@@ -123,6 +123,12 @@ describe('what was changed after the page was loaded', () => {
 	const cases: [string, object, object][] = [
 		['PUT /api/fields/{field}/facts', { name: 'Kingfisher Bend', irrigated: true, note: '' }, { note: 'wet' }],
 		['PUT /api/fields/{field}/{year}/goal', { crop: 'corn-grain', yieldGoal: 150 }, { yieldGoal: 170 }],
+		['PUT /api/fields/{field}/block', { block: { plantedYear: 2021 } }, { block: { plantedYear: 2019 } }],
+		[
+			'PUT /api/fields/{field}/{year}/block',
+			{ blockYear: { budBreak: '2027-03-20' } },
+			{ blockYear: { budBreak: '2027-03-28' } }
+		],
 		['PATCH /api/prices', { prices: { 'product:urea': 555 } }, { prices: { 'product:urea': 600 } }]
 	];
 	it.each(cases)('%s is refused with what stands now, and taken once that was seen', async (key, first, change) => {
@@ -131,15 +137,29 @@ describe('what was changed after the page was loaded', () => {
 		const before = world.everything();
 		const stale = await refused(world.call(key, world.own, { ...first, ...change, seen }));
 		expect(stale.status).toBe(409);
-		expect(stale.now).toEqual('prices' in first ? first.prices : first);
+		expect(stale.now).toEqual(partOf(first));
 		expect(world.everything()).toBe(before);
 		expect((await world.call(key, world.own, { ...first, ...change, seen: stale.now })).status).toBe(200);
 	});
 
+	/** What of a body can be seen: its prices, its block, else all of it. */
+	function partOf(body: object): unknown {
+		const [[name, part] = []] = Object.entries(body);
+		return ['prices', 'block', 'blockYear'].includes(name ?? '') ? part : body;
+	}
+
 	/** What a page would have shown: it is what a request with something else is answered with. */
 	async function standing(key: string, body: object): Promise<unknown> {
 		const seen =
-			'prices' in body ? { 'product:urea': -1 } : 'crop' in body ? null : { name: 'x', irrigated: false, note: '' };
+			'prices' in body
+				? { 'product:urea': -1 }
+				: 'blockYear' in body
+					? { budBreak: '2027-01-01' }
+					: 'block' in body
+						? { plantedYear: 1990 }
+						: 'crop' in body
+							? null
+							: { name: 'x', irrigated: false, note: '' };
 		return (await refused(world.call(key, world.own, { ...body, seen }))).now;
 	}
 

@@ -19,6 +19,7 @@ export type BookTable =
 	| 'guide'
 	| 'guide_version'
 	| 'crop_test'
+	| 'spread_check'
 	| 'response_curve'
 	| 'station'
 	| 'own_product'

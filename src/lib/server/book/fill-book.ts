@@ -86,6 +86,9 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
 	for (const [kind, found] of Object.entries(year.inSeason ?? {})) {
 		writer.insert('crop_test', { id: randomUUID(), field_year_id: id, kind, found: JSON.stringify(found) });
 	}
+	for (const check of year.spreadChecks ?? []) {
+		writer.insert('spread_check', { id: randomUUID(), field_year_id: id, content: JSON.stringify(check) });
+	}
 	for (const { plan, doneOn } of year.passes ?? []) {
 		const row = { ...plan, id: randomUUID() };
 		writer.insert('pass', { id: row.id, field_year_id: id, done_on: doneOn ?? null, plan: JSON.stringify(row) });

@@ -11,7 +11,7 @@ import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
 import type { AdviseRequest, InSeason, NitrogenTerms, Pass, Product, ResponseCurve } from '../../../core/schema-types';
 import type { UnitSystem } from '../../../core/units/rate-units';
 import type { Library } from '../knowledge';
-import { listCropTests, testsInUse } from '../stores/crop-tests';
+import { listCropTests, testsInUse } from '../stores/tests/crop-tests';
 import { blockOf, findField, listSamples, type FieldRow, type SampleRecord } from '../stores/fields';
 import {
 	blockYearOf,

@@ -11,7 +11,7 @@ import { fillBook } from '../book/fill-book';
 import { openBook } from '../book/open-book';
 import { loadFieldYear, type FieldYear } from './field-year';
 import { placedProgramme } from './season/placed-programme';
-import { bookCropTest, listCropTests, removeCropTest, type CropTestKind } from '../stores/crop-tests';
+import { bookCropTest, listCropTests, removeCropTest, type CropTestKind } from '../stores/tests/crop-tests';
 import { listEvents } from '../stores/events';
 import { listFields } from '../stores/fields';
 import {

@@ -1,7 +1,10 @@
 import { allCautions } from '../../../core/figure/figure';
+import { hasTrait } from '../../../core/season/plan/crop-traits';
+import { palmSpread } from '../../../core/supply/calibration/palm-spread';
 import { inSystem } from '../../../core/units/rate-units';
 import { rateByTest } from '../field/season/after-test';
-import { listCropTests, type CropTestKind } from '../stores/crop-tests';
+import { listCropTests, type CropTestKind } from '../stores/tests/crop-tests';
+import { listSpreadChecks } from '../stores/tests/spread-checks';
 import type { Desk, FieldAddress } from '../desk';
 
 const KINDS: readonly CropTestKind[] = ['tillers', 'nitrate', 'strips'];
@@ -21,6 +24,12 @@ export function walkPage(desk: Desk, address: FieldAddress) {
 		...base,
 		walk: {
 			cropName: advice.crop.name,
+			spreadChecks: hasTrait(advice.crop, 'palm')
+				? listSpreadChecks(desk.book, advice.goal.id).map((check) => ({
+						...check,
+						found: palmSpread(check.weighed, check.orderedKg)
+					}))
+				: undefined,
 			yieldUnit: advice.crop.yieldUnit,
 			rowSpacingIn: advice.goal.row_spacing_in,
 			hasPasses: advice.passes.some(({ doneOn }) => doneOn === null),

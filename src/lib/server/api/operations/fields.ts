@@ -18,6 +18,7 @@ import { ActionError } from '../../book/action-error';
 import { openCautions } from '../../field/open-cautions';
 import {
 	addField,
+	blockOf,
 	addSample,
 	fieldByName,
 	findFields,
@@ -104,6 +105,7 @@ export const fieldOperations = [
 		summary: 'Describes the planting of a perennial on a field; null takes it back',
 		body: json<BlockAction>('actions#/definitions/BlockAction'),
 		example: { block: { plantedYear: 2021, rowSpacing: 20, plantSpacing: 15, treatedWidth: 6, water: 'drip' } },
+		stands: (call) => blockOf(fieldAt(call)) ?? null,
 		run: ({ params, desk }, { block }) => {
 			const share = block && treatedShare(block);
 			const tooWide = share && !share.applies && block.treatedWidth !== undefined && block.rowSpacing !== undefined;

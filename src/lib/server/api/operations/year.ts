@@ -4,7 +4,7 @@ import { checkGoal } from '../../../../core/rates/check-goal';
 import type { Choice } from '../../../../core/rates/choose';
 import { plantingFault } from '../../../../core/season/plan/season-span';
 import type {
-	BlockYear,
+	BlockYearAction,
 	ChooseAction,
 	CropTestAction,
 	LossAction,
@@ -14,7 +14,8 @@ import type {
 	NextCropAction,
 	NitrogenTerms,
 	NotesAnswer,
-	RateNutrient
+	RateNutrient,
+	SpreadCheck
 } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
 import { afterLoss } from '../../field/season/after-loss';
@@ -23,8 +24,9 @@ import { movedAlong } from '../../field/season/moved-along';
 import { afterTest } from '../../field/season/after-test';
 import { choiceLabel } from '../../field/choice-label';
 import { yearOf } from '../../field/year-of';
-import { bookCropTest, listCropTests, removeCropTest, type CropTest } from '../../stores/crop-tests';
+import { bookCropTest, listCropTests, removeCropTest, type CropTest } from '../../stores/tests/crop-tests';
 import {
+	blockYearOf,
 	bookHarvest,
 	changeSeason,
 	choose,
@@ -38,6 +40,7 @@ import {
 	setNitrogenTerms,
 	unchoose
 } from '../../stores/field-years';
+import { bookSpreadCheck, removeSpreadCheck } from '../../stores/tests/spread-checks';
 import { adviceAt, fieldAt, goalAt } from '../at';
 import { json, operation, type Call } from '../operation';
 import { goalFactsOf } from '../standing';
@@ -64,14 +67,15 @@ export const yearOperations = [
 	operation('PUT /api/fields/{field}/{year}/block', {
 		summary:
 			'Says what holds of a block in a year: its days, its leaf test, how it bears; what is left out is as usual',
-		body: json<BlockYear>('block#/definitions/BlockYear'),
-		example: { budBreak: '2027-03-20', leaf: { N: 2.1, takenOn: '2026-07-25' } },
-		run: (call, blockYear) => {
+		body: json<BlockYearAction>('actions#/definitions/BlockYearAction'),
+		example: { blockYear: { budBreak: '2027-03-20', leaf: { N: 2.1, takenOn: '2026-07-25' } } },
+		stands: (call) => blockYearOf(goalAt(call)),
+		run: (call, { blockYear }) => {
 			const row = goalAt(call);
 			const days = ['budBreak', 'bloom', 'firstRipe', 'lastPicking'] as const;
 			for (const day of days) {
 				const fault = blockYear[day] && plantingFault(blockYear[day], row.year);
-				if (fault) throw new InputError([{ path: `/${day}`, message: fault }]);
+				if (fault) throw new InputError([{ path: `/blockYear/${day}`, message: fault }]);
 			}
 			const { book, library } = call.desk;
 			const { station } = weatherFor(fieldAt(call), library);
@@ -175,6 +179,22 @@ export const yearOperations = [
 	operation('DELETE /api/fields/{field}/{year}/crop-tests/{test}', {
 		summary: 'Removes a test in the crop',
 		run: (call) => removeCropTest(call.desk.book, goalAt(call), cropTestAt(call))
+	}),
+	operation('POST /api/fields/{field}/{year}/spread-checks', {
+		summary:
+			'Records what palms of a block were found to have got, near the road, in the middle and at the centre path',
+		body: json<SpreadCheck>('block#/definitions/SpreadCheck'),
+		example: {
+			date: '2027-03-18',
+			orderedKg: 2.5,
+			team: 'Team two',
+			weighed: { road: [2.6, 2.5], middle: [2.4, 2.5], path: [2.3, 2.2] }
+		},
+		run: (call, check) => bookSpreadCheck(call.desk.book, goalAt(call), check)
+	}),
+	operation('DELETE /api/fields/{field}/{year}/spread-checks/{check}', {
+		summary: 'Removes a check of the doses of palms',
+		run: (call) => removeSpreadCheck(call.desk.book, goalAt(call), call.params.check)
 	}),
 	operation('POST /api/fields/{field}/{year}/crop-tests/{test}/use', {
 		summary: 'Takes a test into the season: its rate, and the nitrogen passes that are left',

@@ -9,7 +9,7 @@ import { adviceFrom, type Advice, type FieldYear } from '../field-year';
 import { recordsOf } from '../field-request';
 import type { Library } from '../../knowledge';
 import { listCurves } from '../../stores/response-curves';
-import { listCropTests, type CropTest, type CropTestKind } from '../../stores/crop-tests';
+import { listCropTests, type CropTest, type CropTestKind } from '../../stores/tests/crop-tests';
 import { longDate } from '../../../../core/units/day-text';
 
 /** What a test in the crop changes: the rate of nitrogen, the passes, and in words why. */

@@ -17,9 +17,12 @@
 	let editing = $state(false);
 	let problem = $state('');
 	let form = $state(blockFormOf(undefined));
+	/** What the form started from. */
+	let seen: Block | null = null;
 
 	function edit(): void {
 		form = blockFormOf(block);
+		seen = block ?? null;
 		problem = '';
 		editing = true;
 	}
@@ -28,7 +31,7 @@
 		event.preventDefault();
 		const read = blockOfForm(form);
 		if (typeof read === 'string') return void (problem = read);
-		problem = await save('PUT /api/fields/{field}/block', { field: fieldId }, { block: read });
+		problem = await save('PUT /api/fields/{field}/block', { field: fieldId }, { block: read, seen });
 		if (problem === '') editing = false;
 	}
 

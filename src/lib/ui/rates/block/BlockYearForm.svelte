@@ -20,6 +20,8 @@
 	let open = $state(false);
 	let problem = $state('');
 	let form = $state(untrack(start));
+	/** What the form started from. */
+	let seen = untrack(() => year.blockYear);
 
 	function start() {
 		const { leaf } = year.blockYear;
@@ -54,11 +56,13 @@
 		}
 		if (form.takenOn) leaf.takenOn = form.takenOn;
 		if (form.part.trim()) leaf.part = form.part.trim();
-		problem = await save('PUT /api/fields/{field}/{year}/block', address, {
+		const blockYear: BlockYear = {
 			...Object.fromEntries(Object.entries(form.days).filter(([, date]) => date)),
 			...(form.bearing === 'on' || form.bearing === 'off' ? { bearing: form.bearing } : {}),
 			...(Object.keys(leaf).length > 0 ? { leaf } : {})
-		});
+		};
+		problem = await save('PUT /api/fields/{field}/{year}/block', address, { blockYear, seen });
+		if (problem === '') seen = blockYear;
 		if (problem === '') open = false;
 	}
 </script>

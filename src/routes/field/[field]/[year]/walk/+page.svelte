@@ -4,6 +4,7 @@
 	import { Button, Disclosure } from 'carbon-components-svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import NitrateForm from '$lib/ui/walk/NitrateForm.svelte';
+	import SpreadPart from '$lib/ui/walk/SpreadPart.svelte';
 	import StripsForm from '$lib/ui/walk/StripsForm.svelte';
 	import TestResult from '$lib/ui/walk/TestResult.svelte';
 	import TillerForm from '$lib/ui/walk/TillerForm.svelte';
@@ -60,6 +61,8 @@
 			<h2>No crop and goal for {data.year} yet</h2>
 			<Button size="small" href={`/field/${data.fieldId}/${data.year}/rates`}>Set the goal under Rates</Button>
 		</div>
+	{:else if data.walk.spreadChecks}
+		<SpreadPart checks={data.walk.spreadChecks} today={data.today} {address} />
 	{:else if data.walk.kinds.length === 0}
 		<p>No guide in use goes by a test in standing {data.walk.cropName.toLowerCase()}.</p>
 	{:else}

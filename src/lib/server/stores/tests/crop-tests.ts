@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
-import type { InSeason } from '../../../core/schema-types';
-import { act } from '../book/act';
-import type { FieldYearRow } from './field-years';
+import type { InSeason } from '../../../../core/schema-types';
+import { act } from '../../book/act';
+import type { FieldYearRow } from '../field-years';
 
 /** What can be found in a standing crop. */
 export type CropTestKind = keyof InSeason;
