@@ -2,7 +2,14 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { buildCommandLine } from '../scripts/build-cli.js';
-import type { AdviseAnswer, BlendAnswer, FitAnswer, SeasonAnswer } from '../src/core/schema-types';
+import type {
+	AdviseAnswer,
+	BlendAnswer,
+	FitAnswer,
+	LeafAnswer,
+	SeasonAnswer,
+	WaterAnswer
+} from '../src/core/schema-types';
 
 // From the code as it is now, whatever was bundled before.
 beforeAll(buildCommandLine);
@@ -104,7 +111,7 @@ describe('cosecha advise', () => {
 
 	it('says how it is used', () => {
 		expect(cosecha('', 'divine')).toMatchObject({ status: 2 });
-		expect(cosecha('', '--help').stderr).toContain('verbs: advise, blend, fit, season');
+		expect(cosecha('', '--help').stderr).toContain('verbs: advise, blend, fit, leaf, season, water');
 	});
 });
 
@@ -192,5 +199,59 @@ describe('cosecha blend', () => {
 		expect(status).toBe(2);
 		const { problems } = JSON.parse(stdout) as { problems: { path: string }[] };
 		expect(problems[0]?.path).toBe(path);
+	});
+});
+
+describe('cosecha water', () => {
+	const well = readFileSync('demo/requests/well-water.json', 'utf8');
+
+	// Ayers and Westcot 1985, Rhoades 1974, Maas and Hoffman 1977, from memory.
+	it('answers the shipped request with indices, acid and what the water brings', () => {
+		const { status, stdout } = cosecha(well, 'water');
+		expect(status).toBe(0);
+		const answer = JSON.parse(stdout) as WaterAnswer;
+		expect(answer).toMatchObject({
+			sar: expect.closeTo(4.07, 2) as number,
+			rsc: expect.closeTo(-1.1, 9) as number,
+			infiltration: 'slight to moderate',
+			leachingRequirement: expect.closeTo(0.19, 2) as number,
+			relativeYield: 81,
+			acid: { meqPerL: expect.closeTo(1.58, 2) as number, lbPerAcreFoot: expect.closeTo(210.9, 0) as number },
+			nitrogenCredit: expect.closeTo(0.36 * 14.007 * 2.72 * 3, 6) as number
+		});
+		expect(answer.cautions.map(({ code }) => code)).toContain('phosphate-precipitates');
+		expect(answer.worksheets.sar).toMatchObject({ formula: 'Na / sqrt((Ca + Mg) / 2)' });
+	});
+	it.each([
+		['a crop that is none', well.replace('almond', 'durian'), '/crop'],
+		['an ion below nothing', well.replace('"ca": 3.2', '"ca": -3.2'), '/water/ca'],
+		['acid to a pH that eats pipes', well.replace('"acidTo": 6.5', '"acidTo": 4'), '/acidTo'],
+		['no unit', well.replace('"unit": "meq/L",', ''), '/water']
+	])('answers %s with the path and exit code 2', (_name, body, path) => {
+		const { status, stdout } = cosecha(body, 'water');
+		expect(status).toBe(2);
+		expect((JSON.parse(stdout) as { problems: { path: string }[] }).problems[0]?.path).toBe(path);
+	});
+});
+
+describe('cosecha leaf', () => {
+	const leaf = readFileSync('demo/requests/soybean-leaf.json', 'utf8');
+
+	it('answers the shipped pair: phosphorus differs most, and no rescue of it is offered', () => {
+		const { status, stdout } = cosecha(leaf, 'leaf');
+		expect(status).toBe(0);
+		const { readable, findings, pair } = JSON.parse(stdout) as LeafAnswer;
+		expect(readable).toBe(true);
+		expect(pair?.[0]?.element).toBe('P');
+		expect(findings.map(({ code, element }) => `${code} ${element}`)).toEqual(['spots-differ P', 'leaf-low P']);
+	});
+	it('at another stage it is not read', () => {
+		const { stdout } = cosecha(leaf.replace('R1', 'R5'), 'leaf');
+		expect(JSON.parse(stdout)).toMatchObject({ readable: false, findings: [] });
+	});
+	it('refuses an element that is none', () => {
+		const { status, stdout } = cosecha(leaf.replace('"N": 4.6', '"Xx": 4.6'), 'leaf');
+		expect(status).toBe(2);
+		expect(JSON.parse(stdout)).toMatchObject({ problems: [{ path: '/results' }] });
 	});
 });

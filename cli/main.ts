@@ -4,10 +4,19 @@ import { InputError, type Problem } from '../src/core/check/problem';
 import { validator } from '../src/core/check/validator';
 import { advise } from '../src/core/rates/advise';
 import { fitTrial } from '../src/core/rates/nitrogen/response/answer-fit';
+import { answerLeaf } from '../src/core/reading/leaf/answer-leaf';
 import { answerSeason } from '../src/core/season/answer-season';
 import { solveBlend } from '../src/core/supply/blend/solve-blend';
 import { loadSolver } from '../src/core/supply/blend/solver';
-import type { AdviseRequest, BlendRequest, FitRequest, SeasonRequest } from '../src/core/schema-types';
+import { answerWater } from '../src/core/water/answer-water';
+import type {
+	AdviseRequest,
+	BlendRequest,
+	FitRequest,
+	LeafRequest,
+	SeasonRequest,
+	WaterRequest
+} from '../src/core/schema-types';
 import { theLibrary } from '../src/lib/server/knowledge';
 import { today } from '../src/lib/server/today';
 
@@ -15,6 +24,8 @@ const asAdviseRequest = validator<AdviseRequest>('advise-request');
 const asSeasonRequest = validator<SeasonRequest>('season-request');
 const asBlendRequest = validator<BlendRequest>('blend-request');
 const asFitRequest = validator<FitRequest>('fit-request');
+const asLeafRequest = validator<LeafRequest>('leaf-request');
+const asWaterRequest = validator<WaterRequest>('water-request');
 
 /** What each verb answers, at once or in a while. */
 const VERBS: Record<string, (request: unknown) => unknown> = {
@@ -24,7 +35,9 @@ const VERBS: Record<string, (request: unknown) => unknown> = {
 		return solveBlend(problem, await loadSolver());
 	},
 	fit: (request) => fitTrial(asFitRequest(request)),
-	season: (request) => answerSeason(asSeasonRequest(request), theLibrary())
+	leaf: (request) => answerLeaf(asLeafRequest(request), theLibrary()),
+	season: (request) => answerSeason(asSeasonRequest(request), theLibrary()),
+	water: (request) => answerWater(asWaterRequest(request), theLibrary())
 };
 
 const USAGE = `usage: cosecha <verb> < request.json > answer.json

@@ -25,6 +25,8 @@ import additives from '../../../schemas/additives.schema.json';
 import ground from '../../../schemas/ground.schema.json';
 import palmEstate from '../../../schemas/palm-estate.schema.json';
 import plausibility from '../../../schemas/plausibility.schema.json';
+import leafAnswer from '../../../schemas/leaf-answer.schema.json';
+import leafRequest from '../../../schemas/leaf-request.schema.json';
 import leafRanges from '../../../schemas/leaf-ranges.schema.json';
 import manures from '../../../schemas/manures.schema.json';
 import seasonRules from '../../../schemas/season-rules.schema.json';
@@ -32,6 +34,9 @@ import seasonLimits from '../../../schemas/season-limits.schema.json';
 import houseRules from '../../../schemas/house-rules.schema.json';
 import stages from '../../../schemas/stages.schema.json';
 import seasonModel from '../../../schemas/season-model.schema.json';
+import waterAnswer from '../../../schemas/water-answer.schema.json';
+import waterLimits from '../../../schemas/water-limits.schema.json';
+import waterRequest from '../../../schemas/water-request.schema.json';
 import weather from '../../../schemas/weather.schema.json';
 import schedules from '../../../schemas/schedules.schema.json';
 
@@ -47,6 +52,8 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	blendRequest,
 	blendAnswer,
 	leafRanges,
+	leafRequest,
+	leafAnswer,
 	manures,
 	palmEstate,
 	plausibility,
@@ -57,6 +64,9 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	stages,
 	houseRules,
 	weather,
+	waterLimits,
+	waterRequest,
+	waterAnswer,
 	cautions,
 	response,
 	fitRequest,

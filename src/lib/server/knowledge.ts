@@ -29,6 +29,7 @@ import type {
 	StageList,
 	Station,
 	StationList,
+	WaterLimits,
 	WeatherDay
 } from '../../core/schema-types';
 
@@ -44,6 +45,7 @@ export interface Library extends Knowledge {
 	additives: readonly AdditiveCard[];
 	manures: ManureList;
 	palmEstate: PalmEstate;
+	waterLimits: WaterLimits;
 	leafRanges: readonly LeafRanges[];
 	stages: readonly CropStages[];
 	stations: readonly Station[];
@@ -88,6 +90,7 @@ export function readLibrary(folder: string): Library {
 		additives: reference<AdditiveList>('additives').additives,
 		manures: reference<ManureList>('manures'),
 		palmEstate: reference<PalmEstate>('palm-estate'),
+		waterLimits: reference<WaterLimits>('water-limits'),
 		leafRanges,
 		seasonLimits: reference<SeasonLimits>('season-limits'),
 		stages,

@@ -1,5 +1,6 @@
 import { sharedParameters } from '../../packs/parameters-of';
 import type { FromSchema } from 'json-schema-to-ts';
+import { LB_AC_PER_PPM_FOOT_OF_WATER } from '../../units/factors';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { readOrganicMatter } from '../../reading/soil/organic-matter';
@@ -116,9 +117,6 @@ function previousCropCredit(pounds: Record<string, number>, site: Site, rule: Co
 	});
 }
 
-/** lb N/ac in 12 in of water for each ppm of nitrate-N: 2.72, common practice. */
-const LB_PER_PPM_FOOT = 2.72;
-
 /** What the adviser wrote down as brought by manure, water and a starter of the grower's own. */
 function broughtAlong({ nitrogen }: Site, { manure, irrigationNitrate, starter }: Credits): Figure[] {
 	const pounds = (label: string, value: number | undefined) =>
@@ -130,9 +128,9 @@ function broughtAlong({ nitrogen }: Site, { manure, irrigationNitrate, starter }
 			: [
 					figure({
 						label: 'nitrate in irrigation water',
-						value: (irrigationNitratePpm * LB_PER_PPM_FOOT * irrigationIn) / 12,
+						value: (irrigationNitratePpm * LB_AC_PER_PPM_FOOT_OF_WATER * irrigationIn) / 12,
 						unit: 'lb/ac',
-						formula: `ppm x ${LB_PER_PPM_FOOT} for each 12 in`,
+						formula: `ppm x ${LB_AC_PER_PPM_FOOT_OF_WATER} for each 12 in`,
 						inputs: [
 							figure({ label: 'nitrate-N in the water', value: irrigationNitratePpm, unit: 'ppm', basis: 'adviser' }),
 							figure({ label: 'water applied', value: irrigationIn, unit: 'in', basis: 'adviser' })

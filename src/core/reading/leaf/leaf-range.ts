@@ -26,7 +26,7 @@ export function leafRangesFor(
 export function leafRangeOf(
 	{ ranges, criticalP }: Pick<LeafRanges, 'ranges' | 'criticalP'>,
 	element: LeafElement,
-	leaf: LeafTest
+	leaf: Pick<LeafTest, 'N'>
 ): LeafRange | undefined {
 	const range = ranges[element];
 	if (element !== 'P' || !criticalP || leaf.N === undefined) return range;

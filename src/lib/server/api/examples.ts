@@ -2,6 +2,8 @@ import adviseRequest from '../../../../demo/requests/corn-after-soybean.json';
 import blendRequest from '../../../../demo/requests/corn-blend.json';
 import fitRequest from '../../../../demo/requests/corn-fit.json';
 import seasonRequest from '../../../../demo/requests/corn-season.json';
+import leafRequest from '../../../../demo/requests/soybean-leaf.json';
+import waterRequest from '../../../../demo/requests/well-water.json';
 import guide from '../../../../demo/packs/central-plains-2003.json';
 import type {
 	AdviseRequest,
@@ -9,10 +11,12 @@ import type {
 	FitRequest,
 	GroundShape,
 	LabDraft,
+	LeafRequest,
 	Pass,
 	ResponseCurve,
 	SampleAction,
 	SeasonRequest,
+	WaterRequest,
 	WeatherFile
 } from '../../../core/schema-types';
 import { EXAMPLE_IDS } from './operation';
@@ -26,6 +30,8 @@ export const ADVISE_EXAMPLE = exampleOf<AdviseRequest>(adviseRequest);
 export const SEASON_EXAMPLE = exampleOf<SeasonRequest>(seasonRequest);
 export const BLEND_EXAMPLE = exampleOf<BlendRequest>(blendRequest);
 export const FIT_EXAMPLE = exampleOf<FitRequest>(fitRequest);
+export const LEAF_EXAMPLE = exampleOf<LeafRequest>(leafRequest);
+export const WATER_EXAMPLE = exampleOf<WaterRequest>(waterRequest);
 
 /** A pass of the demo's plans. */
 export const PASS_EXAMPLE: Pass = {

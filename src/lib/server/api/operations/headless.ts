@@ -1,5 +1,7 @@
 import { advise } from '../../../../core/rates/advise';
 import { fitTrial } from '../../../../core/rates/nitrogen/response/answer-fit';
+import { answerLeaf } from '../../../../core/reading/leaf/answer-leaf';
+import { answerWater } from '../../../../core/water/answer-water';
 import { answerSeason } from '../../../../core/season/answer-season';
 import { solveBlend } from '../../../../core/supply/blend/solve-blend';
 import { loadSolver } from '../../../../core/supply/blend/solver';
@@ -10,10 +12,14 @@ import type {
 	BlendRequest,
 	FitAnswer,
 	FitRequest,
+	LeafAnswer,
+	LeafRequest,
 	SeasonAnswer,
-	SeasonRequest
+	SeasonRequest,
+	WaterAnswer,
+	WaterRequest
 } from '../../../../core/schema-types';
-import { ADVISE_EXAMPLE, BLEND_EXAMPLE, FIT_EXAMPLE, SEASON_EXAMPLE } from '../examples';
+import { ADVISE_EXAMPLE, BLEND_EXAMPLE, FIT_EXAMPLE, LEAF_EXAMPLE, SEASON_EXAMPLE, WATER_EXAMPLE } from '../examples';
 import { json, operation } from '../operation';
 
 /** What works without a book: the same bodies as on the command line. */
@@ -45,5 +51,19 @@ export const headlessOperations = [
 		answer: json<FitAnswer>('fit-answer'),
 		example: FIT_EXAMPLE,
 		run: (_, body) => fitTrial(body)
+	}),
+	operation('POST /api/leaf', {
+		summary: 'Reads a leaf test against the ranges of its crop, part and stage',
+		body: json<LeafRequest>('leaf-request'),
+		answer: json<LeafAnswer>('leaf-answer'),
+		example: LEAF_EXAMPLE,
+		run: ({ desk }, body) => answerLeaf(body, desk.library)
+	}),
+	operation('POST /api/water', {
+		summary: 'Says what irrigation water does to soil, crop and pipes, and the acid it takes',
+		body: json<WaterRequest>('water-request'),
+		answer: json<WaterAnswer>('water-answer'),
+		example: WATER_EXAMPLE,
+		run: ({ desk }, body) => answerWater(body, desk.library)
 	})
 ] as const;

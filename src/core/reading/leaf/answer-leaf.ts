@@ -1,0 +1,104 @@
+import { InputError } from '../../check/problem';
+import type { Crop, LeafAnswer, LeafFinding, LeafRanges, LeafRequest, LeafResults } from '../../schema-types';
+import { fitsRanges, leafUnit, leafVerdicts, spotDifferences, type LeafVerdict } from './read-leaf';
+
+/** Apart by less than this share of its range, two spots are alike; common practice. */
+const ALIKE = 0.15;
+
+/**
+ * A leaf test against the ranges of its crop. A sample of another part or stage is not read, and the answer says which would be.
+ * @param request checked by schemas/leaf-request.schema.json
+ * @throws InputError for a crop that is not known
+ */
+export function answerLeaf(
+	request: LeafRequest,
+	{ crops, leafRanges }: { crops: readonly Crop[]; leafRanges: readonly LeafRanges[] }
+): LeafAnswer {
+	const crop = crops.find(({ id }) => id === request.crop);
+	if (!crop) {
+		const message = `"${request.crop}" is no crop; known: ${crops.map(({ id }) => id).join(', ')}`;
+		throw new InputError([{ path: '/crop', message }]);
+	}
+	const ranges = rangesFor(request, leafRanges);
+	if (typeof ranges === 'string') return { readable: false, reason: ranges, ranges: null, findings: [] };
+	if (!fitsRanges(ranges, request)) {
+		return { readable: false, reason: wantedInstead(crop, request, ranges), ranges, findings: [] };
+	}
+	const { results, goodSpot } = request;
+	const pair = goodSpot && spotDifferences(results, goodSpot, ranges);
+	const [most] = pair ?? [];
+	const differs =
+		most && Math.abs(most.apart) >= ALIKE
+			? [
+					{
+						code: 'spots-differ',
+						element: most.element,
+						severity: 'note' as const,
+						text: `${most.element} differs most between the spots, relative to its range: ${most.bad} ${leafUnit(most.element)} in the bad one, ${most.good} ${leafUnit(most.element)} in the good one.`,
+						remedy: 'Lay the soil tests of both spots beside it, and look at roots, depth and water there too.'
+					}
+				]
+			: [];
+	return {
+		readable: true,
+		ranges,
+		findings: [
+			...differs,
+			...leafVerdicts(results, ranges).flatMap((verdict) => findingOf(verdict, crop, ranges)),
+			...nitrogenToSulfur(results, ranges)
+		],
+		...(pair ? { pair } : {})
+	};
+}
+
+function rangesFor({ crop, age }: LeafRequest, all: readonly LeafRanges[]): LeafRanges | string {
+	const own = all.filter((one) => one.crop === crop);
+	if (own.length === 0) return `no ranges of ${crop} are known`;
+	const byAge = own.some(({ fromAge, toAge }) => fromAge !== undefined || toAge !== undefined);
+	if (byAge && age === undefined) return 'the ranges of this crop go by its age: give the year of its life as age';
+	const found = own.find(({ fromAge = 1, toAge = Infinity }) => age === undefined || (age >= fromAge && age <= toAge));
+	return found ?? `no ranges of ${crop} in its year ${age} are known`;
+}
+
+/** Why a sample is not read. */
+function wantedInstead({ name }: Crop, { part, stage }: LeafRequest, ranges: LeafRanges): string {
+	return `The sample is of “${part}” at “${stage}”; the ranges of ${name.toLowerCase()} are for ${ranges.part}, ${ranges.when}. It is not read against them.`;
+}
+
+function findingOf({ element, value, off, edge }: LeafVerdict, crop: Crop, ranges: LeafRanges): LeafFinding[] {
+	if (off === undefined) return [];
+	const unit = leafUnit(element);
+	return [
+		{
+			code: `leaf-${off}`,
+			element,
+			severity: off === 'low' ? 'mind' : 'note',
+			text: `${element} is ${value} ${unit}, ${off === 'low' ? 'below' : 'above'} ${edge} ${unit} for ${ranges.part}, ${ranges.when}.`,
+			remedy: off === 'low' ? whatItDoes(element, crop, ranges) : 'Nothing is lacking there.'
+		}
+	];
+}
+
+/** A leaf test says what is in the plant now: it moves a rate only where a method goes by it. */
+function whatItDoes(element: LeafVerdict['element'], { perennial }: Crop, { rescue = [] }: LeafRanges): string {
+	if (perennial) {
+		return 'It moves the leaf-guided rate of next year, and of this year where doses are still to come.';
+	}
+	if (rescue.includes(element)) {
+		return `${element} can still be put right this season where the stage allows; a soil test there says what next year needs.`;
+	}
+	return `No rescue of ${element} is known to pay this season: take a soil sample there, which sets the rate of the next crop.`;
+}
+
+function nitrogenToSulfur({ N, S }: LeafResults, { mostNToS }: LeafRanges): LeafFinding[] {
+	if (N === undefined || S === undefined || mostNToS === undefined || N / S <= mostNToS) return [];
+	return [
+		{
+			code: 'leaf-n-to-s',
+			element: 'S',
+			severity: 'mind',
+			text: `Nitrogen is ${(N / S).toFixed(1)} times sulfur, above ${mostNToS}: sulfur is short though nitrogen is not.`,
+			remedy: 'Sulfate can still be given this season where the stage allows.'
+		}
+	];
+}

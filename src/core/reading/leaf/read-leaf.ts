@@ -1,0 +1,76 @@
+import { keysOf } from '../../check/typed-object';
+import type { LeafElement, LeafRange, LeafRanges, LeafResults } from '../../schema-types';
+import { leafRangeOf } from './leaf-range';
+
+const PERCENT: readonly LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
+
+export function leafUnit(element: LeafElement): '%' | 'ppm' {
+	return PERCENT.includes(element) ? '%' : 'ppm';
+}
+
+/** An element of a leaf test against its range. */
+export interface LeafVerdict {
+	element: LeafElement;
+	value: number;
+	range: LeafRange;
+	/** Where it stands; undefined inside the range. */
+	off: 'low' | 'high' | undefined;
+	/** The end of the range that it is off. */
+	edge: number | undefined;
+}
+
+const DIGITS = 3;
+
+/** Every element that was measured and has a range. */
+export function leafVerdicts(results: LeafResults, ranges: LeafRanges): LeafVerdict[] {
+	return keysOf(results).flatMap((element) => {
+		const value = results[element];
+		const range = leafRangeOf(ranges, element, results);
+		if (value === undefined || range === undefined) return [];
+		const off = value < range.low ? 'low' : range.high !== undefined && value > range.high ? 'high' : undefined;
+		const edge = off === undefined ? undefined : Number((off === 'low' ? range.low : range.high!).toFixed(DIGITS));
+		return [{ element, value, range, off, edge }];
+	});
+}
+
+/**
+ * Whether a sample is of the part that the ranges are for, picked when they want it.
+ * @param when undefined where it was not told, which is not held against it
+ */
+export function fitsRanges(
+	{ part, parts = [], when, stages = [] }: LeafRanges,
+	sample: { part?: string | undefined; stage?: string | undefined }
+): boolean {
+	const among = (told: string, words: readonly string[]) => words.some((word) => plain(word) === plain(told));
+	const rightPart = sample.part === undefined || among(sample.part, [part, ...parts]);
+	// Where no stage is listed, when cannot be told apart from other words for the same time.
+	const rightStage = sample.stage === undefined || stages.length === 0 || among(sample.stage, [when, ...stages]);
+	return rightPart && rightStage;
+}
+
+function plain(words: string): string {
+	return words.trim().toLowerCase().replace(/\s+/g, ' ');
+}
+
+/** An element that a bad and a good spot differ in. */
+export interface SpotDifference {
+	element: LeafElement;
+	bad: number;
+	good: number;
+	/** (good - bad) / width of the range. */
+	apart: number;
+}
+
+/**
+ * What differs between a bad and a good spot, the most first relative to its range; common practice. A range without an
+ * upper end counts as wide as its lower end is high.
+ */
+export function spotDifferences(bad: LeafResults, good: LeafResults, ranges: LeafRanges): SpotDifference[] {
+	return leafVerdicts(bad, ranges)
+		.flatMap(({ element, value, range: { low, high } }) => {
+			const other = good[element];
+			if (other === undefined) return [];
+			return [{ element, bad: value, good: other, apart: (other - value) / ((high ?? 2 * low) - low) }];
+		})
+		.sort((a, b) => Math.abs(b.apart) - Math.abs(a.apart));
+}

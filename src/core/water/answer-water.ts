@@ -1,0 +1,134 @@
+import { InputError } from '../check/problem';
+import { figure, notApplicable, valueIfKnown, type Answer } from '../figure/figure';
+import type { Crop, WaterAnswer, WaterLimits, WaterReport, WaterRequest } from '../schema-types';
+import { acidAmounts } from './acid';
+import { allKnown } from './all-known';
+import { acidByTitration, acidToPh } from './carbonate';
+import { delivered } from './delivered';
+import { meqOf } from './ions';
+import { leachingRequirement, relativeYield, thresholdOf } from './salt';
+import { carbonateOf, infiltration, residualSodiumCarbonate, sodiumAdsorptionRatio } from './sodium';
+import { waterCautions } from './water-cautions';
+
+/**
+ * What irrigation water does to soil, crop and pipes; each number with its steps or the reason why there is none.
+ * @param request checked by schemas/water-request.schema.json
+ * @throws InputError for a crop that is not known, or nitrate told twice
+ */
+export function answerWater(
+	request: WaterRequest,
+	{ crops, waterLimits }: { crops: readonly Crop[]; waterLimits: WaterLimits }
+): WaterAnswer {
+	const { water, acidTo, inchesPerSeason } = request;
+	const crop = cropOf(request.crop, crops);
+	if (water.no3 !== undefined && water.no3n !== undefined) {
+		throw new InputError([{ path: '/water/no3', message: 'says the same as /water/no3n: give one of the two' }]);
+	}
+	const brought = inchesPerSeason === undefined ? undefined : delivered(water, inchesPerSeason);
+	const acid = acidOf(request);
+	const sulfuric = acidTo === undefined || !acid.applies ? acid : acidAmounts(acid).sulfuric;
+	const worksheets = {
+		sar: sodiumAdsorptionRatio(water),
+		rsc: residualSodiumCarbonate(water),
+		leachingRequirement: leachingOf(request, crop, waterLimits),
+		relativeYield: yieldOf(request, crop, waterLimits),
+		acidMeqPerL: acid,
+		acidLbPerAcreFoot: sulfuric,
+		nitrogenCredit: brought?.N ?? notToldHowMuch('nitrogen credit')
+	};
+	const sar = valueIfKnown(worksheets.sar);
+	return {
+		sar: sar ?? null,
+		rsc: valueIfKnown(worksheets.rsc) ?? null,
+		infiltration:
+			sar === undefined || water.ec === undefined
+				? null
+				: (infiltration(sar, water.ec, waterLimits.infiltration) ?? 'severe'),
+		leachingRequirement: valueIfKnown(worksheets.leachingRequirement) ?? null,
+		relativeYield: valueIfKnown(worksheets.relativeYield) ?? null,
+		acid: acid.applies && sulfuric.applies ? { meqPerL: acid.value, lbPerAcreFoot: sulfuric.value } : null,
+		nitrogenCredit: valueIfKnown(worksheets.nitrogenCredit) ?? null,
+		delivered: Object.fromEntries(
+			Object.entries(brought ?? {}).flatMap(([nutrient, answer]) => (answer.applies ? [[nutrient, answer.value]] : []))
+		),
+		cautions: waterCautions(request, waterLimits),
+		worksheets: { ...worksheets, ...(brought ?? {}) }
+	};
+}
+
+function cropOf(id: string | undefined, crops: readonly Crop[]): Crop | undefined {
+	const found = crops.find((crop) => crop.id === id);
+	if (id === undefined || found) return found;
+	const message = `"${id}" is no crop; known: ${crops.map((crop) => crop.id).join(', ')}`;
+	throw new InputError([{ path: '/crop', message }]);
+}
+
+function ecOf({ ec }: WaterReport): Answer {
+	const label = 'salt of the water';
+	if (ec === undefined) {
+		return notApplicable(label, 'the report gives no conductivity', 'Ask the lab for EC, dS/m.', 'EC');
+	}
+	return figure({ label, value: ec, unit: 'dS/m', basis: 'measured' });
+}
+
+/** The crop's threshold is what leaching is to hold; without a crop, the salt that the request names. */
+function leachingOf({ water, ece }: WaterRequest, crop: Crop | undefined, limits: WaterLimits): Answer {
+	const label = 'leaching requirement';
+	const threshold = crop && thresholdOf(crop, limits);
+	const held =
+		threshold && (threshold.applies || ece === undefined)
+			? threshold
+			: ece === undefined
+				? notApplicable(
+						label,
+						'neither crop nor ece is given',
+						'Give the crop, or the salt to hold the soil at, as ece.'
+					)
+				: figure({ label: 'salt that the soil is to be held at', value: ece, unit: 'dS/m', basis: 'adviser' });
+	return allKnown(label, { ecw: ecOf(water), ece: held }, (known) => leachingRequirement(known.ecw, known.ece));
+}
+
+function yieldOf({ ece }: WaterRequest, crop: Crop | undefined, limits: WaterLimits): Answer {
+	const label = 'yield in this soil';
+	if (!crop) return notApplicable(label, 'no crop is given', 'Give the crop.');
+	if (ece === undefined) {
+		return notApplicable(
+			label,
+			'the salt of the soil is not given',
+			'Give ece, dS/m of the saturation extract.',
+			'ECe'
+		);
+	}
+	return relativeYield(
+		crop,
+		figure({ label: 'salt of the soil', value: ece, unit: 'dS/m', basis: 'measured' }),
+		limits
+	);
+}
+
+function acidOf({ water, acidTo, titration }: WaterRequest): Answer {
+	const label = 'acid for the water';
+	if (acidTo === undefined) return notApplicable(label, 'no pH to bring it to is given', 'Give acidTo.');
+	const target = figure({ label: 'pH to bring it to', value: acidTo, unit: 'pH', basis: 'adviser' });
+	if (titration) return acidByTitration(titration, target);
+	const ph: Answer =
+		water.ph === undefined
+			? notApplicable(label, 'the report gives no pH', 'Measure the pH of the water.', 'pH')
+			: figure({ label: 'pH of the water', value: water.ph, unit: 'pH', basis: 'measured' });
+	const parts = { hco3: meqOf(water, 'hco3'), co3: carbonateOf(water), ph };
+	return allKnown(label, parts, (known) => {
+		const alkalinity = figure({
+			label: 'alkalinity',
+			value: known.hco3.value + known.co3.value,
+			unit: 'meq/L',
+			formula: 'HCO3 + CO3',
+			inputs: [known.hco3, known.co3],
+			basis: 'measured'
+		});
+		return acidToPh(alkalinity, known.ph, target);
+	});
+}
+
+function notToldHowMuch(label: string): Answer {
+	return notApplicable(label, 'how much water goes on is not given', 'Give inchesPerSeason.', 'water put on');
+}

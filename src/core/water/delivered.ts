@@ -1,0 +1,46 @@
+import { figure, type Answer } from '../figure/figure';
+import type { WaterReport } from '../schema-types';
+import { K2O_PER_K, LB_AC_PER_PPM_FOOT_OF_WATER } from '../units/factors';
+import { allKnown } from './all-known';
+import { ppmOf, type Ion, type Trace } from './ions';
+
+const IN_PER_FOOT = 12;
+/** Sulfur in sulfate, by weight. */
+const S_PER_SO4 = 0.3338;
+
+/** What water brings, by the name it has in the balance: of which ion, and how much of it that is by weight. */
+const BROUGHT: Record<string, { ion: Ion | Trace; share: number }> = {
+	N: { ion: 'no3n', share: 1 },
+	K2O: { ion: 'k', share: K2O_PER_K },
+	S: { ion: 'so4', share: S_PER_SO4 },
+	Ca: { ion: 'ca', share: 1 },
+	Mg: { ion: 'mg', share: 1 },
+	Cl: { ion: 'cl', share: 1 },
+	Na: { ion: 'na', share: 1 },
+	B: { ion: 'b', share: 1 }
+};
+
+/**
+ * What a season's water brings, lb/ac: ppm x 2.72 for each 12 in.
+ * @param inches that are put on, above 0
+ * @returns by nutrient; does not apply where the report does not give it
+ */
+export function delivered(water: WaterReport, inches: number): Record<string, Answer> {
+	const put = figure({ label: 'water put on', value: inches, unit: 'in', basis: 'adviser' });
+	return Object.fromEntries(
+		Object.entries(BROUGHT).map(([nutrient, { ion, share }]) => {
+			const label = `${nutrient} in the season's water`;
+			const answer = allKnown(label, { ppm: ppmOf(water, ion) }, ({ ppm }) =>
+				figure({
+					label,
+					value: (ppm.value * share * LB_AC_PER_PPM_FOOT_OF_WATER * inches) / IN_PER_FOOT,
+					unit: 'lb/ac',
+					formula: `ppm ${share === 1 ? '' : `x ${share} `}x ${LB_AC_PER_PPM_FOOT_OF_WATER} for each 12 in`,
+					inputs: [ppm, put],
+					basis: 'practice'
+				})
+			);
+			return [nutrient, answer];
+		})
+	);
+}
