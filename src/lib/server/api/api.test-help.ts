@@ -8,6 +8,7 @@ import { Desk } from '../desk';
 import { asGeoJson } from '../files/prescription-file/as-geojson';
 import { theLibrary } from '../knowledge';
 import { listCropTests } from '../stores/tests/crop-tests';
+import { listLeafTests } from '../stores/tests/leaf-tests';
 import { listSpreadChecks } from '../stores/tests/spread-checks';
 import { listFields, listSamples } from '../stores/fields';
 import { findFieldYear, listPasses } from '../stores/field-years';
@@ -104,6 +105,8 @@ export class World {
 		await make('POST /api/fields/{field}/{year}/crop-tests');
 		ids.test = listCropTests(this.book, year)[0]!.id;
 		await make('POST /api/fields/{field}/{year}/spread-checks');
+		await make('POST /api/fields/{field}/leaf-tests');
+		ids.leaf = listLeafTests(this.book, field)[0]!.id;
 		ids.check = listSpreadChecks(this.book, year)[0]!.id;
 		const shape = JSON.parse(listFields(this.book).find(({ id }) => id === field)!.boundary!) as unknown;
 		await make('PUT /api/fields/{field}/zones', () => ({ zones: [{ name: 'Bottom', shape, facts: {} }] }));

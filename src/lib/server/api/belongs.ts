@@ -11,6 +11,7 @@ const ROWS: Record<string, { table: string; words: string; ofField?: true; ofYea
 	layer: { table: 'ground_layer', words: 'layer on this field', ofField: true },
 	test: { table: 'crop_test', words: 'test in this year', ofYear: true },
 	check: { table: 'spread_check', words: 'check in this year', ofYear: true },
+	leaf: { table: 'leaf_test', words: 'leaf test on this field', ofField: true },
 	curve: { table: 'response_curve', words: 'curve in the library' },
 	product: { table: 'own_product', words: 'product of your own' },
 	prescription: { table: 'prescription', words: 'prescription in this book' },

@@ -20,6 +20,7 @@ export type BookTable =
 	| 'guide_version'
 	| 'crop_test'
 	| 'spread_check'
+	| 'leaf_test'
 	| 'response_curve'
 	| 'station'
 	| 'own_product'

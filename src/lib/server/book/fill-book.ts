@@ -53,6 +53,9 @@ function writeField(writer: Writer, growerId: string, field: BookField): void {
 		const row = { id: randomUUID(), field_id: id, lab, lab_number: labNumber, report: JSON.stringify(report) };
 		writer.insert('sample', row);
 	}
+	for (const test of field.leafTests ?? []) {
+		writer.insert('leaf_test', { id: randomUUID(), field_id: id, content: JSON.stringify(test) });
+	}
 	writeZones(writer, id, field.zones ?? []);
 	for (const layer of field.layers ?? []) writeLayer(writer, id, layer);
 	for (const year of field.years) writeYear(writer, id, year);

@@ -10,7 +10,7 @@ import zoneSeasons from './007-zone-seasons.sql?raw';
 import passColumns from './008-pass-columns.sql?raw';
 import blocks from './009-blocks.sql?raw';
 import growers from './010-growers.sql?raw';
-import spreadChecks from './011-spread-checks.sql?raw';
+import spreadAndLeaf from './011-spread-and-leaf.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -24,7 +24,7 @@ const MIGRATIONS: readonly string[] = [
 	passColumns,
 	blocks,
 	growers,
-	spreadChecks
+	spreadAndLeaf
 ];
 
 /**

@@ -8,10 +8,22 @@ import { nitrogenProgramme } from '../../../core/season/propose/nitrogen-program
 import { usualPlantingDate } from '../../../core/season/propose/propose-programme';
 import { laterNitrogen } from '../../../core/supply/manure/manure-product';
 import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
-import type { AdviseRequest, InSeason, NitrogenTerms, Pass, Product, ResponseCurve } from '../../../core/schema-types';
+import type {
+	AdviseRequest,
+	BlockYear,
+	InSeason,
+	LeafLogEntry,
+	LeafTest,
+	NitrogenTerms,
+	Pass,
+	Product,
+	ResponseCurve
+} from '../../../core/schema-types';
 import type { UnitSystem } from '../../../core/units/rate-units';
 import type { Library } from '../knowledge';
 import { listCropTests, testsInUse } from '../stores/tests/crop-tests';
+import { guidingLeaf } from './guiding-leaf';
+import { listLeafTests } from '../stores/tests/leaf-tests';
 import { blockOf, findField, listSamples, type FieldRow, type SampleRecord } from '../stores/fields';
 import {
 	blockYearOf,
@@ -37,6 +49,8 @@ export interface Records {
 	curves: readonly ResponseCurve[];
 	/** Passes of the two years before: manure among them still gives. */
 	earlier: readonly { plan: Pass; yearsAgo: number }[];
+	/** Of a block, the newest first. */
+	leafTests: readonly LeafLogEntry[];
 }
 
 /**
@@ -71,12 +85,13 @@ export function recordsOf(
 	const passes = listPasses(db, goal.id);
 	const tests = testsInUse(listCropTests(db, goal.id));
 	const earlier = listEarlierPasses(db, field.id, goal.year);
-	return { field, goal, samples, prices, choices, passes, tests, curves, earlier };
+	const leafTests = field.block === null ? [] : listLeafTests(db, field.id);
+	return { field, goal, samples, prices, choices, passes, tests, curves, earlier, leafTests };
 }
 
 /** The request that the command line and the API would take for this field, with the nitrogen settled on. */
 export function fieldRequest(library: Library, records: Records, today: string): AdviseRequest {
-	const base = requestOf(records, library.products, today);
+	const base = requestOf(records, library, today);
 	const curves = records.curves
 		.filter((curve) => speaksFor(curve, base.crop, base.field))
 		// The plots behind a curve do not move its rate.
@@ -110,10 +125,11 @@ export function plantingDateOf(
 }
 
 function requestOf(
-	{ field, goal, samples: [sample, ...olderSamples], prices, tests, earlier }: Records,
-	products: readonly Product[],
+	{ field, goal, samples: [sample, ...olderSamples], prices, tests, earlier, leafTests }: Records,
+	library: Library,
 	today: string
 ): AdviseRequest {
+	const { products } = library;
 	const price = (item: string) => prices.get(item);
 	// Every approach is worked out in the lime that is bought: its tons are those of the plan, the price and the order.
 	const lime = products.find(({ id }) => id === (goal.liming_product ?? REFERENCE_LIME));
@@ -137,7 +153,7 @@ function requestOf(
 			residueRemovedPercent: goal.residue_removed_percent ?? undefined,
 			year: goal.year,
 			block: blockOf(field),
-			blockYear: goal.block_year === null ? undefined : blockYearOf(goal)
+			blockYear: blockYearWith(goal, guidingLeaf(leafTests, field, goal, library))
 		}),
 		prices: withoutEmpty({
 			grain: price(`grain:${goal.crop}`),
@@ -181,3 +197,9 @@ function termsWithManure(
 /** The lime that is bought where the adviser names none. */
 export const REFERENCE_LIME = 'aglime';
 const MINOR = ['Mg', 'Ca', 'B', 'Zn', 'Mn', 'Cu'] as const;
+
+/** What holds of a block in a year; a leaf test of the log where none was typed for the year. */
+function blockYearWith(goal: FieldYearRow, leaf: LeafTest | undefined): BlockYear | undefined {
+	const typed = goal.block_year === null ? undefined : blockYearOf(goal);
+	return leaf === undefined || typed?.leaf ? typed : { ...typed, leaf };
+}

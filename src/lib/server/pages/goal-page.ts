@@ -4,7 +4,7 @@ import { usualStages } from '../../../core/season/stages/stage-dates';
 import { goalFactsOf } from '../api/standing';
 import type { Advice, FieldYear } from '../field/field-year';
 import type { Desk } from '../desk';
-import { findFieldYear } from '../stores/field-years';
+import { blockYearOf, findFieldYear } from '../stores/field-years';
 
 /** What the goal form needs: the crops there are and what stands now. */
 export function goalPage({ book, library }: Desk, { field, year, goal, advice }: FieldYear) {
@@ -45,14 +45,19 @@ export function goalPage({ book, library }: Desk, { field, year, goal, advice }:
 }
 
 /** What holds of a block in this year, and the days of its stages. */
-function perennialYear({ site, context }: Advice) {
+function perennialYear({ goal, site, context }: Advice) {
+	const typed = blockYearOf(goal);
 	const dates = usualStages(context);
 	const days = context.stages?.stages.flatMap(({ name, anchor }) => {
 		const date = dates.find((one) => one.name === name)?.date;
-		return anchor && date ? [{ anchor, name, date, set: site.blockYear[anchor] !== undefined }] : [];
+		return anchor && date ? [{ anchor, name, date, set: typed[anchor] !== undefined }] : [];
 	});
 	return {
-		blockYear: site.blockYear,
+		/** As it was typed. */
+		blockYear: typed,
+		/** The leaf test that the rates go by. */
+		leaf: site.blockYear.leaf,
+		fromLog: site.blockYear.leaf !== undefined && typed.leaf === undefined,
 		age: site.block && valueIfKnown(plantAge(site.block, site.cropYear)),
 		alternates: site.block?.bears === 'every other year',
 		hasBlock: site.block !== undefined,

@@ -16,6 +16,7 @@ import type { Sample } from '../../../core/schema-types';
 import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { Advice } from '../field/field-year';
 import { goalPage } from './goal-page';
+import { leafLog } from './leaf-log';
 import { schoolName } from '../../school-names';
 import type { Desk, FieldAddress } from '../desk';
 import type { Library } from '../knowledge';
@@ -27,6 +28,7 @@ export function readingPage(desk: Desk, address: FieldAddress) {
 	const base = {
 		goalPage: goalPage(desk, fieldYear),
 		fieldName: field.name,
+		leafLog: leafLog(desk, fieldYear),
 		sampleDate: sample?.report.date,
 		lab: sample?.lab
 	};

@@ -9,6 +9,7 @@ import type {
 	FactsAction,
 	FoundFields,
 	GrowerAction,
+	LeafLogEntry,
 	NewFieldAction,
 	OpenCautions,
 	SampleAction,
@@ -27,6 +28,7 @@ import {
 	setGrower,
 	updateField
 } from '../../stores/fields';
+import { bookLeafTest, removeLeafTest } from '../../stores/tests/leaf-tests';
 import { setBoundary } from '../../stores/ground-maps';
 import { setSetbacks } from '../../stores/house-rules';
 import { SQUARE, SURFACE_SAMPLE } from '../examples';
@@ -112,6 +114,29 @@ export const fieldOperations = [
 			if (tooWide) throw new InputError([{ path: '/block/treatedWidth', message: `does not fit: ${share.reason}` }]);
 			setBlock(desk.book, params.field, block);
 		}
+	}),
+	operation('POST /api/fields/{field}/leaf-tests', {
+		summary: 'Records a leaf test of a field, with part, stage and spot',
+		body: json<LeafLogEntry>('leaf-request#/definitions/LeafLogEntry'),
+		example: {
+			takenOn: '2027-07-08',
+			crop: 'soybean',
+			part: 'top full trifoliate without stalk',
+			stage: 'R1',
+			spot: 'bad',
+			results: { N: 4.6, P: 0.24, K: 2.1 }
+		},
+		run: ({ params, desk }, test) => {
+			const known = desk.library.crops.map(({ id }) => id);
+			if (!known.includes(test.crop)) {
+				throw new InputError([{ path: '/crop', message: `must be one of ${known.join(', ')}` }]);
+			}
+			bookLeafTest(desk.book, params.field, test);
+		}
+	}),
+	operation('DELETE /api/fields/{field}/leaf-tests/{leaf}', {
+		summary: 'Removes a leaf test',
+		run: ({ params, desk }) => removeLeafTest(desk.book, params.field, params.leaf)
 	}),
 	operation('PUT /api/fields/{field}/boundary', {
 		summary: 'Sets the boundary of a field, and its area by it; null takes both away',

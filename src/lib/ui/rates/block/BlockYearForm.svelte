@@ -35,12 +35,14 @@
 	}
 
 	const summary = $derived.by(() => {
-		const { leaf } = year.blockYear;
+		const { leaf, fromLog } = year;
 		const found = ELEMENTS.flatMap((element) =>
 			leaf?.[element] ? `${element} ${leaf[element]} ${unitOf(element)}` : []
 		);
 		const taken = leaf?.takenOn ? ` of ${shortDate(leaf.takenOn)}` : '';
-		return found.length > 0 ? `Leaf test${taken}: ${found.join(', ')}` : 'Leaf test and days of the season';
+		return found.length > 0
+			? `Leaf test${taken}${fromLog ? ', from the log under Reading' : ''}: ${found.join(', ')}`
+			: 'Leaf test and days of the season';
 	});
 
 	async function keep(event: SubmitEvent): Promise<void> {

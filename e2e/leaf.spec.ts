@@ -1,0 +1,51 @@
+import { expect, test } from './app';
+
+test('leaf tests: a bad spot beside a good one, another stage that is not read, and one typed in', async ({
+	page,
+	app
+}) => {
+	await app.openField('Brick Kiln', 'reading');
+	const log = page.getByRole('region', { name: 'Leaf tests' });
+	const bad = log.getByRole('article', { name: /9 Jul 2025, soybean at R1, bad spot/ });
+	await expect(bad).toContainText('P differs most between the spots');
+	await expect(bad).toContainText('No rescue of P is known to pay');
+	await expect(bad.getByRole('row', { name: /^P 0.24 %/ })).toContainText('0.26 to 0.5 %');
+	await expect(log.getByRole('article', { name: /soybean at R4/ })).toContainText('It is not read against them');
+
+	await log.getByRole('button', { name: 'Type in another' }).click();
+	const form = log.getByRole('form', { name: 'Leaf test' });
+	await expect(form.getByLabel('Leaves')).toHaveValue('top full trifoliate without stalk');
+	await form.getByRole('button', { name: 'Save the leaf test' }).click();
+	await expect(form).toContainText('Type in at least one element');
+	await form.getByLabel('Mn, ppm').fill('many');
+	await form.getByRole('button', { name: 'Save the leaf test' }).click();
+	await expect(form).toContainText('Mn “many” must be ppm above 0');
+	await form.getByLabel('Mn, ppm').fill('15');
+	await form.getByLabel('Picked on').fill('2026-07-07');
+	await form.getByLabel('Picked on').press('Tab');
+	await form.getByRole('button', { name: 'Save the leaf test' }).click();
+	const own = log.getByRole('article', { name: /7 Jul 2026/ });
+	await expect(own).toContainText('Mn is 15 ppm, below 21 ppm');
+	await expect(own).toContainText('can still be put right this season');
+
+	await own.getByRole('button', { name: /What to do with the leaf test/ }).click();
+	await page.getByRole('menuitem', { name: 'Delete' }).click();
+	await expect(own).toHaveCount(0);
+	await page.getByRole('button', { name: /^Undo: Deleted a leaf test/ }).click();
+	await expect(own).toContainText('Mn is 15 ppm');
+});
+
+test('a leaf test of an orchard in the log moves its rates, until one is typed for the year', async ({ page, app }) => {
+	const id = await app.fieldId('Almond Reach, old');
+	expect((await app.post(`/api/fields/${id}/2027/block`, { blockYear: {} }, 'PUT')).status).toBe(200);
+	await app.openField('Almond Reach, old', 'rates');
+	await expect(page.getByRole('button', { name: 'Leaf test and days of the season' })).toBeVisible();
+	const test = { crop: 'almond', part: 'spur leaves', stage: 'July', spot: 'whole', results: { N: 2.05, K: 1.1 } };
+	expect((await app.post(`/api/fields/${id}/leaf-tests`, { takenOn: '2026-07-16', ...test })).status).toBe(200);
+	await page.reload();
+	await expect(
+		page.getByRole('button', { name: /^Leaf test of 16 Jul, from the log under Reading: N 2.05 %/ })
+	).toBeVisible();
+	await app.openField('Almond Reach, old', 'reading');
+	await expect(page.getByText('Leaf K of 16 Jul 2026 is 1.1 %, below 1.4 %')).toBeVisible();
+});

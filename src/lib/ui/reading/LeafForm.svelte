@@ -1,0 +1,106 @@
+<!-- A leaf test, typed. -->
+<script lang="ts">
+	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { leafUnit } from '$core/reading/leaf/read-leaf';
+	import type { LeafElement, LeafLogEntry } from '$core/schema-types';
+	import { save } from '../forms/call';
+	import DayField from '../forms/DayField.svelte';
+	import { numberOrUndefined } from '../forms/numbers';
+
+	interface Props {
+		fieldId: string;
+		crop: { id: string; name: string };
+		/** What the ranges of the crop are for. */
+		usual: { part: string; when: string } | undefined;
+		today: string;
+	}
+	const { fieldId, crop, usual, today }: Props = $props();
+
+	const ELEMENTS: readonly LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'B', 'Zn', 'Mn', 'Cu', 'Fe'];
+	let takenOn = $state(untrack(() => today));
+	let part = $state(untrack(() => usual?.part ?? ''));
+	let stage = $state(untrack(() => usual?.when ?? ''));
+	let spot = $state<LeafLogEntry['spot']>('whole');
+	let lab = $state('');
+	let typed = $state<Partial<Record<LeafElement, string>>>({});
+	let problem = $state('');
+
+	async function keep(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const results: LeafLogEntry['results'] = {};
+		for (const element of ELEMENTS) {
+			const text = typed[element]?.trim() ?? '';
+			if (text === '') continue;
+			const value = numberOrUndefined(text);
+			if (value === undefined || value <= 0)
+				return void (problem = `${element} “${text}” must be ${leafUnit(element)} above 0.`);
+			results[element] = value;
+		}
+		if (Object.keys(results).length === 0) return void (problem = 'Type in at least one element.');
+		if (part.trim() === '' || stage.trim() === '')
+			return void (problem = 'Say which leaves were picked and when: without it the test cannot be read.');
+		problem = await save(
+			'POST /api/fields/{field}/leaf-tests',
+			{ field: fieldId },
+			{
+				takenOn,
+				crop: crop.id,
+				part: part.trim(),
+				stage: stage.trim(),
+				spot,
+				results,
+				...(lab.trim() === '' ? {} : { lab: lab.trim() })
+			}
+		);
+		if (!problem) typed = {};
+	}
+</script>
+
+<form onsubmit={keep} aria-label="Leaf test">
+	{#if usual}<p class="soft small">
+			For {crop.name.toLowerCase()}: {usual.part}, {usual.when}. Pick 15 to 20 leaves; of a bad spot, pick as many in a
+			good one beside it on the same day, and a soil sample from both.
+		</p>{/if}
+	<div class="fields">
+		<DayField label="Picked on" bind:date={takenOn} />
+		<TextInput size="sm" labelText="Leaves" placeholder={usual?.part} bind:value={part} />
+		<TextInput size="sm" labelText="Stage" placeholder={usual?.when} bind:value={stage} />
+		<Select size="sm" labelText="Spot" bind:selected={spot}>
+			<SelectItem value="whole" text="whole field" />
+			<SelectItem value="bad" text="bad spot" />
+			<SelectItem value="good" text="good spot" />
+		</Select>
+		<TextInput size="sm" labelText="Lab" bind:value={lab} />
+	</div>
+	<div class="fields narrow">
+		{#each ELEMENTS as element (element)}
+			<TextInput
+				size="sm"
+				labelText={`${element}, ${leafUnit(element)}`}
+				inputmode="decimal"
+				bind:value={() => typed[element] ?? '', (text) => (typed[element] = text)}
+			/>
+		{/each}
+	</div>
+	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+	<Button size="small" type="submit">Save the leaf test</Button>
+</form>
+
+<style>
+	form {
+		display: grid;
+		gap: 0.8rem;
+		justify-items: start;
+		padding: 0.4rem 0 0.8rem;
+	}
+	.fields {
+		display: grid;
+		width: 100%;
+		grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
+		gap: 0.6rem 1rem;
+	}
+	.narrow {
+		grid-template-columns: repeat(auto-fill, minmax(6rem, 1fr));
+	}
+</style>
