@@ -27,7 +27,16 @@ test('weather, my rules, products, orders, calibration and the maps can be used 
 	app
 }) => {
 	test.setTimeout(600_000);
-	for (const path of ['/weather', '/house-rules', '/products', '/orders', '/calibration', '/palm-nursery', '/map']) {
+	for (const path of [
+		'/weather',
+		'/house-rules',
+		'/products',
+		'/orders',
+		'/calibration',
+		'/palm-nursery',
+		'/water',
+		'/map'
+	]) {
 		await page.goto(app.server.origin + path);
 		await hydrated(page);
 		expect(await violations(page), path).toEqual([]);

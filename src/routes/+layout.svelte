@@ -38,6 +38,7 @@
 		{ href: '/products', name: 'Products' },
 		{ href: '/calibration', name: 'Calibration' },
 		{ href: '/palm-nursery', name: 'Palm nursery' },
+		{ href: '/water', name: 'Irrigation water' },
 		{ href: '/weather', name: 'Weather' },
 		{ href: '/house-rules', name: 'My rules' }
 	];

@@ -37,10 +37,6 @@ const NAMES: Record<Ion | Trace, string> = {
 	mn: 'manganese'
 };
 
-export function ionName(ion: Ion | Trace): string {
-	return NAMES[ion];
-}
-
 /** What the lab told of an ion, in its unit; undefined where it told nothing. */
 function told(water: WaterReport, ion: Ion): number | undefined {
 	if (ion !== 'no3n' || water.no3n !== undefined || water.no3 === undefined) return water[ion];

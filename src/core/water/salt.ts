@@ -23,7 +23,7 @@ export function leachingRequirement(ecw: Figure, ece: Figure): Answer {
 	return figure({
 		label,
 		value: share,
-		unit: 'share',
+		unit: 'of the water',
 		formula: `ECw / (${RHOADES} x ECe - ECw)`,
 		inputs: [ecw, ece],
 		basis: 'memory',

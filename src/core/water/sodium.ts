@@ -16,7 +16,7 @@ export function sodiumAdsorptionRatio(water: WaterReport): Answer {
 		return figure({
 			label,
 			value: na.value / Math.sqrt((ca.value + mg.value) / 2),
-			unit: '',
+			unit: 'SAR',
 			formula: 'Na / sqrt((Ca + Mg) / 2)',
 			inputs: [na, ca, mg],
 			basis: 'memory',

@@ -1,0 +1,77 @@
+<!-- What a report of irrigation water says: cautions first, then each number with its steps or why there is none. -->
+<script lang="ts">
+	import type { Answer } from '$core/figure/figure';
+	import type { WaterAnswer } from '$core/schema-types';
+	import { inSystem, type UnitSystem } from '$core/units/rate-units';
+	import Quantity from '../figure/Quantity.svelte';
+	import Severity from '../figure/Severity.svelte';
+
+	const { answer, units }: { answer: WaterAnswer; units: UnitSystem } = $props();
+
+	const NAMES = {
+		sar: 'Sodium adsorption ratio',
+		rsc: 'Residual sodium carbonate',
+		leachingRequirement: 'Share of the water that is to pass the roots',
+		relativeYield: 'Yield in this soil, of that without salt',
+		acidMeqPerL: 'Acid to bring it there',
+		acidLbPerAcreFoot: 'Sulfuric acid for it, 100 %'
+	} as const;
+	const worksheets = $derived(answer.worksheets as Record<string, Answer>);
+	const shown = $derived(Object.entries(NAMES).map(([key, name]) => ({ name, answer: worksheets[key]! })));
+	const brought = $derived(
+		Object.keys(answer.delivered).map((nutrient) => ({ nutrient, answer: worksheets[nutrient]! }))
+	);
+</script>
+
+{#each answer.cautions as { severity, text } (text)}<p><Severity {severity} /> {text}</p>{/each}
+{#if answer.acid}<p>
+		<Severity severity="mind" /> Acid burns and eats metal: its label, local code and a licensed hand go first. Acid into
+		water, never water into acid; never in one tank with calcium nitrate; not below pH 5 in the line.
+	</p>{/if}
+<dl>
+	{#each shown as { name, answer: figure } (name)}
+		<div>
+			<dt>{name}</dt>
+			<dd>
+				{#if figure.applies}<Quantity answer={figure} />{:else}<span class="soft small">{figure.reason}</span>{/if}
+			</dd>
+		</div>
+	{/each}
+	<div>
+		<dt>Slows its own way into the soil</dt>
+		<dd>{answer.infiltration ?? 'not known without EC, Na, Ca and Mg'}</dd>
+	</div>
+</dl>
+{#if brought.length > 0}
+	<h3>What the season’s water brings</h3>
+	<p class="brought">
+		{#each brought as { nutrient, answer: figure } (nutrient)}<span
+				>{nutrient} <Quantity answer={inSystem(figure, units)} /></span
+			>{/each}
+	</p>
+	<p class="soft small">Its nitrogen goes off the rate: give inches and ppm under Rates, Nitrogen.</p>
+{/if}
+
+<style>
+	dl {
+		display: grid;
+		gap: 0.4rem;
+		margin: 0.8rem 0;
+	}
+	dl div {
+		display: flex;
+		flex-wrap: wrap;
+		justify-content: space-between;
+		gap: 0.2rem 1rem;
+		border-bottom: 1px solid var(--rule);
+		padding-bottom: 0.3rem;
+	}
+	dd {
+		margin: 0;
+	}
+	.brought {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.3rem 1.4rem;
+	}
+</style>

@@ -1,0 +1,25 @@
+import { expect, it } from 'vitest';
+import { readWater } from './typed-water';
+
+const about = { unit: 'meq/L', crop: 'almond' } as const;
+
+it('a typed report becomes the request of the command line', () => {
+	expect(readWater({ ca: '3.2', ph: '7.8', mg: ' ', acidTo: '6.5', ece: '2.5', inchesPerSeason: '36' }, about)).toEqual(
+		{
+			water: { unit: 'meq/L', ca: 3.2, ph: 7.8 },
+			crop: 'almond',
+			acidTo: 6.5,
+			ece: 2.5,
+			inchesPerSeason: 36
+		}
+	);
+	expect(readWater({}, about)).toEqual({ water: { unit: 'meq/L' }, crop: 'almond' });
+});
+
+it.each([
+	[{ na: 'much' }, 'Na “much” must be a number from 0 to 100000.'],
+	[{ ph: '2' }, 'pH “2” must be a number from 3 to 11.'],
+	[{ acidTo: '4' }, 'pH to bring it to “4” must be a number from 5 to 8.5.']
+])('%o is refused in words', (typed, words) => {
+	expect(readWater(typed, about)).toBe(words);
+});

@@ -1,0 +1,88 @@
+<script lang="ts">
+	import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { answerWater } from '$core/water/answer-water';
+	import { ASKED, readWater, REPORT, type TypedWater } from '$lib/ui/water/typed-water';
+	import WaterAnswers from '$lib/ui/water/WaterAnswers.svelte';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+
+	const UNITS = { ece: 'dS/m', acidTo: '', inchesPerSeason: 'in' } as const;
+	let unit = $state<'ppm' | 'meq/L'>('ppm');
+	let crop = $state('');
+	let sprinkled = $state(false);
+	let typed = $state<TypedWater>({});
+	const request = $derived(readWater(typed, { unit, sprinkled, ...(crop === '' ? {} : { crop }) }));
+	const empty = $derived(REPORT.every(({ key }) => (typed[key] ?? '').trim() === ''));
+	const answer = $derived(typeof request === 'string' || empty ? undefined : answerWater(request, data));
+	const labelOf = (name: string, of: string) => (of === '' ? name : `${name}, ${of}`);
+</script>
+
+{#snippet field(key: string, label: string)}
+	<TextInput
+		size="sm"
+		labelText={label}
+		inputmode="decimal"
+		bind:value={() => typed[key] ?? '', (text) => (typed[key] = String(text ?? ''))}
+	/>
+{/snippet}
+
+<div class="page">
+	<h1>Irrigation water</h1>
+	<p class="soft">Type in a report; what it says follows at once. What the lab does not give is left empty.</p>
+	<div class="parts">
+		<section aria-label="Report">
+			<h2>The report</h2>
+			<div class="fields">
+				<Select size="sm" labelText="Ca to NO3-N are in" bind:selected={unit}>
+					<SelectItem value="ppm" text="ppm (mg/L)" />
+					<SelectItem value="meq/L" text="meq/L" />
+				</Select>
+				{#each REPORT as { key, name, unit: own } (key)}{@render field(key, labelOf(name, own ?? unit))}{/each}
+			</div>
+			<h3>What it is for</h3>
+			<div class="fields">
+				<Select size="sm" labelText="Crop" bind:selected={crop}>
+					<SelectItem value="" text="None" />
+					{#each data.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+				</Select>
+				{#each Object.entries(ASKED) as [key, { name }] (key)}
+					{@render field(key, labelOf(name, UNITS[key as keyof typeof UNITS]))}
+				{/each}
+			</div>
+			<Checkbox labelText="Sprinkled over the leaves" bind:checked={sprinkled} />
+		</section>
+		<section aria-label="What it says">
+			<h2>What it says</h2>
+			{#if typeof request === 'string'}
+				<p class="problem" role="alert">{request}</p>
+			{:else if answer}
+				<WaterAnswers {answer} units={data.settings.units} />
+			{:else}
+				<p class="soft">Nothing is typed in yet.</p>
+			{/if}
+		</section>
+	</div>
+</div>
+
+<style>
+	.parts {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+		gap: 2.4rem;
+	}
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
+		gap: 0.6rem 1rem;
+		margin: 0.4rem 0 1rem;
+	}
+	.problem {
+		color: var(--stop);
+	}
+	@media (max-width: 900px) {
+		.parts {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>
