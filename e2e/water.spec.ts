@@ -25,6 +25,14 @@ test('a report of well water: indices, acid with its caution, what it brings, an
 	await expect(says).toContainText('1.58 meq/L');
 	await expect(says).toContainText('never in one tank with calcium nitrate');
 	await expect(says.getByText('Yield in this soil', { exact: false }).locator('..')).toContainText('81 %');
-	await says.getByRole('button', { name: /1.58 meq\/L/ }).click();
+	const ways = says.getByRole('table', { name: 'Acid over the season' });
+	await expect(ways.getByRole('row', { name: /^All but 1 meq\/L/ })).toContainText('75 %');
+	await report.getByLabel('Irrigations a week').fill('3');
+	await report.getByLabel('Sulfuric acid, 100 %, $/lb').fill('0.2');
+	await expect(ways.getByRole('row', { name: /one irrigation a week/ })).toContainText('$42.19');
+	await says
+		.getByRole('button', { name: /1.58 meq\/L/ })
+		.first()
+		.click();
 	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('Alk - C x f(target)');
 });

@@ -2,6 +2,7 @@ import { InputError } from '../check/problem';
 import { figure, notApplicable, valueIfKnown, type Answer } from '../figure/figure';
 import type { Crop, WaterAnswer, WaterLimits, WaterReport, WaterRequest } from '../schema-types';
 import { acidAmounts } from './acid';
+import { acidApproaches, type AcidApproach } from './acid-approaches';
 import { allKnown } from './all-known';
 import { acidByTitration, acidToPh } from './carbonate';
 import { delivered } from './delivered';
@@ -25,7 +26,8 @@ export function answerWater(
 		throw new InputError([{ path: '/water/no3', message: 'says the same as /water/no3n: give one of the two' }]);
 	}
 	const brought = inchesPerSeason === undefined ? undefined : delivered(water, inchesPerSeason);
-	const acid = acidOf(request);
+	const alkalinity = alkalinityOf(water);
+	const acid = acidOf(request, alkalinity);
 	const sulfuric = acidTo === undefined || !acid.applies ? acid : acidAmounts(acid).sulfuric;
 	const worksheets = {
 		sar: sodiumAdsorptionRatio(water),
@@ -51,6 +53,7 @@ export function answerWater(
 		delivered: Object.fromEntries(
 			Object.entries(brought ?? {}).flatMap(([nutrient, answer]) => (answer.applies ? [[nutrient, answer.value]] : []))
 		),
+		...(acidTo === undefined ? {} : { approaches: approachesOf(request, alkalinity, acid) }),
 		cautions: waterCautions(request, waterLimits),
 		worksheets: { ...worksheets, ...(brought ?? {}) }
 	};
@@ -106,7 +109,21 @@ function yieldOf({ ece }: WaterRequest, crop: Crop | undefined, limits: WaterLim
 	);
 }
 
-function acidOf({ water, acidTo, titration }: WaterRequest): Answer {
+/** Bicarbonate and carbonate together, meq/L. */
+function alkalinityOf(water: WaterReport): Answer {
+	return allKnown('alkalinity', { hco3: meqOf(water, 'hco3'), co3: carbonateOf(water) }, ({ hco3, co3 }) =>
+		figure({
+			label: 'alkalinity',
+			value: hco3.value + co3.value,
+			unit: 'meq/L',
+			formula: 'HCO3 + CO3',
+			inputs: [hco3, co3],
+			basis: 'measured'
+		})
+	);
+}
+
+function acidOf({ water, acidTo, titration }: WaterRequest, alkalinity: Answer): Answer {
 	const label = 'acid for the water';
 	if (acidTo === undefined) return notApplicable(label, 'no pH to bring it to is given', 'Give acidTo.');
 	const target = figure({ label: 'pH to bring it to', value: acidTo, unit: 'pH', basis: 'adviser' });
@@ -115,17 +132,19 @@ function acidOf({ water, acidTo, titration }: WaterRequest): Answer {
 		water.ph === undefined
 			? notApplicable(label, 'the report gives no pH', 'Measure the pH of the water.', 'pH')
 			: figure({ label: 'pH of the water', value: water.ph, unit: 'pH', basis: 'measured' });
-	const parts = { hco3: meqOf(water, 'hco3'), co3: carbonateOf(water), ph };
-	return allKnown(label, parts, (known) => {
-		const alkalinity = figure({
-			label: 'alkalinity',
-			value: known.hco3.value + known.co3.value,
-			unit: 'meq/L',
-			formula: 'HCO3 + CO3',
-			inputs: [known.hco3, known.co3],
-			basis: 'measured'
-		});
-		return acidToPh(alkalinity, known.ph, target);
+	return allKnown(label, { alkalinity, ph }, (known) => acidToPh(known.alkalinity, known.ph, target));
+}
+
+/** What acid would be over the season, by each way of thinking. */
+function approachesOf(request: WaterRequest, alkalinity: Answer, acid: Answer): AcidApproach[] {
+	const told = (label: string, value: number | undefined, unit: string, key: string): Answer =>
+		value === undefined
+			? notApplicable(label, `${label} is not given`, `Give ${key}.`, label)
+			: figure({ label, value, unit, basis: 'adviser' });
+	return acidApproaches(alkalinity, acid, {
+		water: told('water put on', request.inchesPerSeason, 'in', 'inchesPerSeason'),
+		irrigations: told('irrigations in a week', request.irrigationsPerWeek, '', 'irrigationsPerWeek'),
+		price: told('price of the acid', request.acidPrice, '$/lb', 'acidPrice')
 	});
 }
 

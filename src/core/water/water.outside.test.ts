@@ -156,6 +156,21 @@ describe('bicarbonate and acid', () => {
 			reason: 'the titration runs from pH 7.8 to 6.4'
 		});
 	});
+	it('three ways of it side by side: what each takes out and costs over 36 in', () => {
+		const season = { acidTo: 6.5, inchesPerSeason: 36, irrigationsPerWeek: 3, acidPrice: 0.2 };
+		const { approaches } = ask({ water: water({ hco3: 4, ph: 7.8 }), ...season });
+		const of = (what: 'acid' | 'sulfuric' | 'takenOut' | 'cost') =>
+			approaches!.map((one) => Number(valueIfKnown(one[what])!.toFixed(1)));
+		// 133.36 lb for each meq/L and acre-foot, three acre-feet; a third of it on one irrigation of three.
+		expect(of('acid')).toEqual([3, 1.6, 1.6]);
+		expect(of('sulfuric')).toEqual([1200.2, 632.8, 210.9]);
+		expect(of('takenOut')).toEqual([75, 39.5, 13.2]);
+		expect(of('cost')).toEqual([240, 126.6, 42.2]);
+		const told = ask({ water: water({ hco3: 0.9, ph: 7.8 }), acidTo: 6.5, inchesPerSeason: 36 }).approaches!;
+		expect(told.map(({ acid }) => acid.applies)).toEqual([false, true, true]);
+		expect(told[2]!.sulfuric).toMatchObject({ applies: false, remedy: 'Give irrigationsPerWeek.' });
+		expect(told[1]!.cost).toMatchObject({ applies: false, remedy: 'Give acidPrice.' });
+	});
 	it('water at the target already takes none', () => {
 		const { acid, worksheets } = ask({ water: water({ hco3: 4, ph: 6.4 }), acidTo: 6.5 });
 		expect(acid).toBeNull();

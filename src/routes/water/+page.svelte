@@ -7,7 +7,13 @@
 
 	const { data }: { data: PageData } = $props();
 
-	const UNITS = { ece: 'dS/m', acidTo: '', inchesPerSeason: 'in' } as const;
+	const UNITS = {
+		ece: 'dS/m',
+		acidTo: '',
+		inchesPerSeason: 'in',
+		irrigationsPerWeek: '',
+		acidPrice: '$/lb'
+	} as const;
 	let unit = $state<'ppm' | 'meq/L'>('ppm');
 	let crop = $state('');
 	let sprinkled = $state(false);

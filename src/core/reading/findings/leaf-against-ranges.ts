@@ -1,6 +1,6 @@
 import { longDate } from '../../units/day-text';
 import { leafRangesFor } from '../leaf/leaf-range';
-import { fitsRanges, leafUnit, leafVerdicts } from '../leaf/read-leaf';
+import { fitsRanges, leafVerdicts, leavesFor, offText } from '../leaf/read-leaf';
 import type { Finding, ReportCheck } from './finding';
 
 /** A leaf test against the ranges of its crop, part and age; what was picked elsewhere is not read. */
@@ -14,20 +14,20 @@ export const leafAgainstRanges: ReportCheck = ({ site, leafRanges = [] }) => {
 			{
 				code: 'leaf-other-part',
 				severity: 'note',
-				text: `The leaf test is of “${part}”; the ranges of ${site.crop.name.toLowerCase()} are for ${ranges.part}, ${ranges.when}. It is not read against them.`,
-				remedy: `Pick ${ranges.part}, ${ranges.when}, or correct what was picked.`
+				text: `The leaf test is of “${part}”; the ranges of ${site.crop.name.toLowerCase()} are for ${leavesFor(ranges)}. It is not read against them.`,
+				remedy: `Pick ${leavesFor(ranges)}, or correct what was picked.`
 			}
 		];
 	}
-	return leafVerdicts(results, ranges).flatMap(({ element, value, off, edge }): Finding[] => {
+	return leafVerdicts(results, ranges).flatMap((verdict): Finding[] => {
+		const { element, off } = verdict;
 		if (off === undefined) return [];
-		const unit = leafUnit(element);
 		const taken = takenOn === undefined ? '' : ` of ${longDate(takenOn)}`;
 		return [
 			{
 				code: `leaf-${off}`,
 				severity: off === 'low' ? 'mind' : 'note',
-				text: `Leaf ${element}${taken} is ${value} ${unit}, ${off === 'low' ? 'below' : 'above'} ${edge} ${unit} for ${ranges.part}, ${ranges.when}.`,
+				text: `Leaf ${element}${taken} is ${offText(verdict, ranges)}.`,
 				remedy:
 					off === 'low'
 						? `See what the rates of ${element} say, and look at growth, crop and roots too before you feed: a leaf test says what is in the plant, not why.`

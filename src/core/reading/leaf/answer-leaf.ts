@@ -1,6 +1,6 @@
 import { InputError } from '../../check/problem';
 import type { Crop, LeafAnswer, LeafFinding, LeafRanges, LeafRequest, LeafResults } from '../../schema-types';
-import { fitsRanges, leafUnit, leafVerdicts, spotDifferences, type LeafVerdict } from './read-leaf';
+import { fitsRanges, leafUnit, leafVerdicts, leavesFor, offText, spotDifferences, type LeafVerdict } from './read-leaf';
 
 /** Apart by less than this share of its range, two spots are alike; common practice. */
 const ALIKE = 0.15;
@@ -62,18 +62,18 @@ function rangesFor({ crop, age }: LeafRequest, all: readonly LeafRanges[]): Leaf
 
 /** Why a sample is not read. */
 function wantedInstead({ name }: Crop, { part, stage }: LeafRequest, ranges: LeafRanges): string {
-	return `The sample is of “${part}” at “${stage}”; the ranges of ${name.toLowerCase()} are for ${ranges.part}, ${ranges.when}. It is not read against them.`;
+	return `The sample is of “${part}” at “${stage}”; the ranges of ${name.toLowerCase()} are for ${leavesFor(ranges)}. It is not read against them.`;
 }
 
-function findingOf({ element, value, off, edge }: LeafVerdict, crop: Crop, ranges: LeafRanges): LeafFinding[] {
+function findingOf(verdict: LeafVerdict, crop: Crop, ranges: LeafRanges): LeafFinding[] {
+	const { element, off } = verdict;
 	if (off === undefined) return [];
-	const unit = leafUnit(element);
 	return [
 		{
 			code: `leaf-${off}`,
 			element,
 			severity: off === 'low' ? 'mind' : 'note',
-			text: `${element} is ${value} ${unit}, ${off === 'low' ? 'below' : 'above'} ${edge} ${unit} for ${ranges.part}, ${ranges.when}.`,
+			text: `${element} is ${offText(verdict, ranges)}.`,
 			remedy: off === 'low' ? whatItDoes(element, crop, ranges) : 'Nothing is lacking there.'
 		}
 	];

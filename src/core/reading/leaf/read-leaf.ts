@@ -19,6 +19,17 @@ export interface LeafVerdict {
 	edge: number | undefined;
 }
 
+/** "0.24 %, below 0.26 % for ear leaf, initial silk": a value off its range; undefined inside it. */
+export function offText({ element, value, off, edge }: LeafVerdict, ranges: LeafRanges): string | undefined {
+	const unit = leafUnit(element);
+	return off && `${value} ${unit}, ${off === 'low' ? 'below' : 'above'} ${edge} ${unit} for ${leavesFor(ranges)}`;
+}
+
+/** The leaves that ranges are for, and when they are picked. */
+export function leavesFor({ part, when }: LeafRanges): string {
+	return `${part}, ${when}`;
+}
+
 const DIGITS = 3;
 
 /** Every element that was measured and has a range. */

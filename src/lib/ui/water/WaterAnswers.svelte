@@ -4,6 +4,7 @@
 	import type { WaterAnswer } from '$core/schema-types';
 	import { inSystem, type UnitSystem } from '$core/units/rate-units';
 	import Quantity from '../figure/Quantity.svelte';
+	import ListTable from '../tables/ListTable.svelte';
 	import Severity from '../figure/Severity.svelte';
 
 	const { answer, units }: { answer: WaterAnswer; units: UnitSystem } = $props();
@@ -42,6 +43,22 @@
 		<dd>{answer.infiltration ?? 'not known without EC, Na, Ca and Mg'}</dd>
 	</div>
 </dl>
+{#if answer.approaches}
+	<h3>Acid over the season, three ways of thinking</h3>
+	<ListTable
+		label="Acid over the season"
+		rows={answer.approaches}
+		key={({ name }) => name}
+		sortable={false}
+		columns={[
+			{ name: 'How', of: ({ name }) => name },
+			{ name: 'In that water', answer: ({ acid }) => acid },
+			{ name: 'Takes out', answer: ({ takenOut }) => takenOut },
+			{ name: 'Sulfuric acid', answer: ({ sulfuric }) => inSystem(sulfuric, units) },
+			{ name: 'Cost', answer: ({ cost }) => inSystem(cost, units) }
+		]}
+	/>
+{/if}
 {#if brought.length > 0}
 	<h3>What the season’s water brings</h3>
 	<p class="brought">

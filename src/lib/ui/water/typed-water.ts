@@ -35,7 +35,9 @@ export const REPORT: readonly Field[] = [
 export const ASKED = {
 	ece: { name: 'Salt of the soil, ECe', least: 0.1, most: 60 },
 	acidTo: { name: 'pH to bring it to', least: 5, most: 8.5 },
-	inchesPerSeason: { name: 'Water put on', least: 0.1, most: 200 }
+	inchesPerSeason: { name: 'Water put on', least: 0.1, most: 200 },
+	irrigationsPerWeek: { name: 'Irrigations a week', least: 1, most: 50 },
+	acidPrice: { name: 'Sulfuric acid, 100 %', least: 0, most: 100 }
 } as const;
 
 /** The request behind what was typed, or what is wrong with it. */
@@ -57,12 +59,8 @@ export function readWater(
 		}
 		values[key] = value;
 	}
-	const { ece, acidTo, inchesPerSeason, ...water } = values;
-	return {
-		water: { unit, ...water },
-		...rest,
-		...(ece === undefined ? {} : { ece }),
-		...(acidTo === undefined ? {} : { acidTo }),
-		...(inchesPerSeason === undefined ? {} : { inchesPerSeason })
-	};
+	const asked = Object.keys(ASKED);
+	const only = (wanted: boolean) =>
+		Object.fromEntries(Object.entries(values).filter(([key]) => asked.includes(key) === wanted));
+	return { water: { unit, ...only(false) }, ...rest, ...only(true) };
 }
