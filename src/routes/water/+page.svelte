@@ -7,13 +7,6 @@
 
 	const { data }: { data: PageData } = $props();
 
-	const UNITS = {
-		ece: 'dS/m',
-		acidTo: '',
-		inchesPerSeason: 'in',
-		irrigationsPerWeek: '',
-		acidPrice: '$/lb'
-	} as const;
 	let unit = $state<'ppm' | 'meq/L'>('ppm');
 	let crop = $state('');
 	let sprinkled = $state(false);
@@ -52,9 +45,7 @@
 					<SelectItem value="" text="None" />
 					{#each data.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 				</Select>
-				{#each Object.entries(ASKED) as [key, { name }] (key)}
-					{@render field(key, labelOf(name, UNITS[key as keyof typeof UNITS]))}
-				{/each}
+				{#each ASKED as { key, name, unit: own } (key)}{@render field(key, labelOf(name, own))}{/each}
 			</div>
 			<Checkbox labelText="Sprinkled over the leaves" bind:checked={sprinkled} />
 		</section>
