@@ -30,7 +30,7 @@ interface Season {
 
 /**
  * Three ways of putting acid into hard water side by side: all but 1 meq/L neutralised, to a pH, and to that pH on one
- * irrigation a week; common practice, and the schools disagree.
+ * irrigation a week; common practice, and opinions differ.
  * @param toPh acid that brings the water to the chosen pH, meq/L
  */
 export function acidApproaches(alkalinity: Answer, toPh: Answer, season: Season): AcidApproach[] {
@@ -84,9 +84,9 @@ function overSeason(name: string, acid: Answer, treated: Answer, alkalinity: Ans
 		name,
 		acid,
 		sulfuric,
-		takenOut: allKnown('bicarbonate taken out', { acid, treated, alkalinity }, (known) =>
+		takenOut: allKnown('bicarbonate neutralised', { acid, treated, alkalinity }, (known) =>
 			figure({
-				label: 'bicarbonate taken out',
+				label: 'bicarbonate neutralised',
 				value: (100 * known.acid.value * known.treated.value) / known.alkalinity.value,
 				unit: '%',
 				formula: 'acid x share treated / alkalinity x 100',

@@ -53,7 +53,7 @@
 		columns={[
 			{ name: 'How', of: ({ name }) => name },
 			{ name: 'In that water', answer: ({ acid }) => acid },
-			{ name: 'Takes out', answer: ({ takenOut }) => takenOut },
+			{ name: 'Neutralises', answer: ({ takenOut }) => takenOut },
 			{ name: 'Sulfuric acid', answer: ({ sulfuric }) => inSystem(sulfuric, units) },
 			{ name: 'Cost', answer: ({ cost }) => inSystem(cost, units) }
 		]}
@@ -70,6 +70,9 @@
 {/if}
 
 <style>
+	h3 {
+		margin: 1.2rem 0 0.4rem;
+	}
 	dl {
 		display: grid;
 		gap: 0.4rem;
