@@ -16,7 +16,11 @@ it('rounds the dose to the cup, and counts bags and remainder by it', () => {
 		2.5, 3990, 9975, 199, 25
 	]);
 	expect(palmDoseText(dose)).toBe('2.5 kg/palm, 3990 palms: 199 bags of 50 kg and 25 kg');
-	expect(palmDose(pounds(rateFor(2.8)), palms, AREA_AC)!.dose.value).toBe(3);
+	const up = palmDose(pounds(rateFor(2.8)), palms, AREA_AC)!;
+	expect(up.dose.value).toBe(3);
+	// 0.2 of 2.8 kg more, and 0.24 of 1.24 kg less.
+	expect(palmDoseText(up)).toMatch(/, 7 % over the planned rate$/);
+	expect(palmDoseText(palmDose(pounds(rateFor(1.24)), palms, AREA_AC)!)).toMatch(/, 19 % under the planned rate$/);
 });
 
 it('says nothing without palms or area, or under half a step', () => {

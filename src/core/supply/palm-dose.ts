@@ -19,7 +19,12 @@ export interface PalmDose {
 	/** Full bags, and the kilograms beside them. */
 	bags: number;
 	remainderKg: number;
+	/** What the steps of the cup add to the planned rate, percent of it; below 0 where they take off. */
+	offPercent: number;
 }
+
+/** Off by less than this, a step of the cup is not worth a word; judgement. */
+const WORTH_A_WORD_PERCENT = 5;
 
 /**
  * The dose of a pass for each palm as the cups give it, and the bags for the block: palms x dose in bags of 50 kg.
@@ -58,11 +63,20 @@ export function palmDose(pounds: Answer, block: Block | undefined, areaAc: numbe
 		basis: 'practice'
 	});
 	const bags = Math.floor(product.value / BAG_KG);
-	return { dose, palms, product, bags, remainderKg: product.value - bags * BAG_KG };
+	return {
+		dose,
+		palms,
+		product,
+		bags,
+		remainderKg: product.value - bags * BAG_KG,
+		offPercent: (100 * (kg - exact)) / exact
+	};
 }
 
-/** "2.5 kg/palm, 3999 palms: 199 bags of 50 kg and 47.5 kg". */
-export function palmDoseText({ dose, palms, bags, remainderKg }: PalmDose): string {
+/** "1 kg/palm, 3992 palms: 79 bags of 50 kg and 42 kg, 24 % over the planned rate". */
+export function palmDoseText({ dose, palms, bags, remainderKg, offPercent }: PalmDose): string {
 	const rest = remainderKg > 0 ? ` and ${remainderKg} kg` : '';
-	return `${dose.value} kg/palm, ${palms.value} palms: ${bags} ${bags === 1 ? 'bag' : 'bags'} of ${BAG_KG} kg${rest}`;
+	const off = Math.round(Math.abs(offPercent));
+	const beside = off < WORTH_A_WORD_PERCENT ? '' : `, ${off} % ${offPercent > 0 ? 'over' : 'under'} the planned rate`;
+	return `${dose.value} kg/palm, ${palms.value} palms: ${bags} ${bags === 1 ? 'bag' : 'bags'} of ${BAG_KG} kg${rest}${beside}`;
 }
