@@ -1,5 +1,6 @@
 import { InputError } from '../../check/problem';
 import type { Crop, LeafAnswer, LeafFinding, LeafRanges, LeafRequest, LeafResults } from '../../schema-types';
+import { goesByAge } from './leaf-range';
 import { fitsRanges, leafUnit, leafVerdicts, leavesFor, offText, spotDifferences, type LeafVerdict } from './read-leaf';
 
 /** Apart by less than this share of its range, two spots are alike; common practice. */
@@ -54,8 +55,8 @@ export function answerLeaf(
 function rangesFor({ crop, age }: LeafRequest, all: readonly LeafRanges[]): LeafRanges | string {
 	const own = all.filter((one) => one.crop === crop);
 	if (own.length === 0) return `no ranges of ${crop} are known`;
-	const byAge = own.some(({ fromAge, toAge }) => fromAge !== undefined || toAge !== undefined);
-	if (byAge && age === undefined) return 'the ranges of this crop go by its age: give the year of its life as age';
+	if (own.some(goesByAge) && age === undefined)
+		return 'the ranges of this crop go by its age: give the year of its life as age';
 	const found = own.find(({ fromAge = 1, toAge = Infinity }) => age === undefined || (age >= fromAge && age <= toAge));
 	return found ?? `no ranges of ${crop} in its year ${age} are known`;
 }

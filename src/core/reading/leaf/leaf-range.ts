@@ -12,11 +12,16 @@ export function leafRangesFor(
 	ranges: readonly LeafRanges[]
 ): LeafRanges | undefined {
 	const age = block && valueIfKnown(plantAge(block, cropYear));
-	return ranges.find(({ crop: id, fromAge, toAge }) => {
-		if (id !== crop.id) return false;
-		if (fromAge === undefined && toAge === undefined) return true;
-		return age !== undefined && age >= (fromAge ?? 1) && age <= (toAge ?? Infinity);
+	return ranges.find((one) => {
+		if (one.crop !== crop.id) return false;
+		if (!goesByAge(one)) return true;
+		return age !== undefined && age >= (one.fromAge ?? 1) && age <= (one.toAge ?? Infinity);
 	});
+}
+
+/** Whether ranges hold for an age: their "when" tells it then, not the time of picking. */
+export function goesByAge({ fromAge, toAge }: Pick<LeafRanges, 'fromAge' | 'toAge'>): boolean {
+	return fromAge !== undefined || toAge !== undefined;
 }
 
 /**

@@ -13,7 +13,7 @@ export interface NurseryRound {
 	/** Product for each seedling, g. */
 	grams: number;
 	/** Level cups for each seedling. */
-	cups: number;
+	cups: Figure;
 	/** Whether that is whole cups, as it can be given without weighing. */
 	whole: boolean;
 	/** Product for all seedlings, kg. */
@@ -37,22 +37,27 @@ export function nurseryCalendar(
 	return doses.flatMap(({ fromWeek, toWeek, everyWeeks, grams }) =>
 		Array.from({ length: Math.ceil((toWeek - fromWeek) / everyWeeks) }, (_, at) => {
 			const week = fromWeek + at * everyWeeks;
-			const cups = grams / cupG;
+			const dose = figure({ label: 'dose of a seedling', value: grams, unit: 'g', basis });
+			const cups = figure({
+				label: `cups in week ${week}`,
+				value: grams / cupG,
+				unit: 'cups',
+				formula: 'dose / what a level cup holds',
+				inputs: [dose, figure({ label: 'a level cup', value: cupG, unit: 'g', basis: 'adviser' })],
+				basis
+			});
 			return {
 				date: shiftDate(plantedOn, week * DAYS_A_WEEK),
 				week,
 				grams,
 				cups,
-				whole: Math.abs(cups - Math.round(cups)) < HAIR && cups > 0.5,
+				whole: Math.abs(cups.value - Math.round(cups.value)) < HAIR && cups.value > 0.5,
 				kg: figure({
 					label: `product in week ${week}`,
 					value: (grams * seedlings) / G_PER_KG,
 					unit: 'kg',
 					formula: 'seedlings x dose / 1000',
-					inputs: [
-						figure({ label: 'seedlings', value: seedlings, unit: '', basis: 'adviser' }),
-						figure({ label: 'dose of a seedling', value: grams, unit: 'g', basis })
-					],
+					inputs: [figure({ label: 'seedlings', value: seedlings, unit: '', basis: 'adviser' }), dose],
 					basis
 				})
 			};

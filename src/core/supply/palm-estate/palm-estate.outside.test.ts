@@ -33,8 +33,8 @@ describe('a nursery', () => {
 	const rounds = nurseryCalendar(nursery, '2027-01-04', 12_000, 5);
 	it('gets small doses, often, on days by the age of its seedlings', () => {
 		expect(rounds.map(({ week }) => week)).toEqual([4, 6, 8, 10, 12, 15, 18, 21, 24, 28, 32, 36, 40, 44]);
-		expect(rounds[0]).toMatchObject({ date: '2027-02-01', grams: 5, cups: 1, whole: true });
-		expect(rounds.at(-1)).toMatchObject({ date: '2027-11-08', grams: 20, cups: 4 });
+		expect(rounds[0]).toMatchObject({ date: '2027-02-01', grams: 5, cups: { value: 1 }, whole: true });
+		expect(rounds.at(-1)).toMatchObject({ date: '2027-11-08', grams: 20, cups: { value: 4, unit: 'cups' } });
 		for (let at = 1; at < rounds.length; at++) {
 			expect(rounds[at]!.grams).toBeGreaterThanOrEqual(rounds[at - 1]!.grams);
 			expect(rounds[at]!.date > rounds[at - 1]!.date).toBe(true);
@@ -45,7 +45,7 @@ describe('a nursery', () => {
 	});
 	it('says which doses a cup cannot measure', () => {
 		const bigCup = nurseryCalendar(nursery, '2027-01-04', 100, 10);
-		expect(bigCup[0]).toMatchObject({ cups: 0.5, whole: false });
+		expect(bigCup[0]).toMatchObject({ cups: { value: 0.5 }, whole: false });
 		expect(bigCup.filter(({ whole }) => whole)).toHaveLength(10);
 		expect(nurseryCalendar(nursery, '2027-01-04', 100, 7).some(({ whole }) => whole)).toBe(false);
 	});

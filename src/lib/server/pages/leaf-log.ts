@@ -2,6 +2,7 @@ import { valueIfKnown } from '../../../core/figure/figure';
 import { plantAge } from '../../../core/ground/block/block-age';
 import { answerLeaf } from '../../../core/reading/leaf/answer-leaf';
 import { leafVerdicts } from '../../../core/reading/leaf/read-leaf';
+import { goesByAge, leafRangesFor } from '../../../core/reading/leaf/leaf-range';
 import type { LeafLogEntry, LeafRequest } from '../../../core/schema-types';
 import type { Desk } from '../desk';
 import type { FieldYear } from '../field/field-year';
@@ -16,12 +17,12 @@ export function leafLog({ book, library, today }: Desk, { field, year, goal }: F
 		.sort((a, b) => b.takenOn.localeCompare(a.takenOn) || a.spot.localeCompare(b.spot));
 	const block = blockOf(field);
 	const crop = library.crops.find(({ id }) => id === goal?.crop);
-	const usual = library.leafRanges.find((ranges) => ranges.crop === crop?.id);
+	const usual = crop && leafRangesFor({ crop, block, cropYear: year }, library.leafRanges);
 	return {
 		fieldId: field.id,
 		today,
 		crop: crop && { id: crop.id, name: crop.name },
-		usual: usual && { part: usual.part, when: usual.when },
+		usual: usual && { part: usual.part, when: usual.when, stage: goesByAge(usual) ? '' : usual.when },
 		tests: tests.map((test) => {
 			const age = block && valueIfKnown(plantAge(block, Number(test.takenOn.slice(0, 4))));
 			const good = test.spot === 'bad' ? tests.find((other) => goodBeside(other, test)) : undefined;

@@ -12,7 +12,7 @@
 		fieldId: string;
 		crop: { id: string; name: string };
 		/** What the ranges of the crop are for. */
-		usual: { part: string; when: string } | undefined;
+		usual: { part: string; when: string; stage: string } | undefined;
 		today: string;
 	}
 	const { fieldId, crop, usual, today }: Props = $props();
@@ -20,7 +20,7 @@
 	const ELEMENTS: readonly LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'B', 'Zn', 'Mn', 'Cu', 'Fe'];
 	let takenOn = $state(untrack(() => today));
 	let part = $state(untrack(() => usual?.part ?? ''));
-	let stage = $state(untrack(() => usual?.when ?? ''));
+	let stage = $state(untrack(() => usual?.stage ?? ''));
 	let spot = $state<LeafLogEntry['spot']>('whole');
 	let lab = $state('');
 	let typed = $state<Partial<Record<LeafElement, string>>>({});
@@ -65,7 +65,7 @@
 	<div class="fields">
 		<DayField label="Picked on" bind:date={takenOn} />
 		<TextInput size="sm" labelText="Leaves" placeholder={usual?.part} bind:value={part} />
-		<TextInput size="sm" labelText="Stage" placeholder={usual?.when} bind:value={stage} />
+		<TextInput size="sm" labelText="Stage or month" placeholder={usual?.stage || 'May'} bind:value={stage} />
 		<Select size="sm" labelText="Spot" bind:selected={spot}>
 			<SelectItem value="whole" text="whole field" />
 			<SelectItem value="bad" text="bad spot" />

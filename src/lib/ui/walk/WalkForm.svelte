@@ -30,7 +30,4 @@
 		gap: 0.9rem;
 		justify-items: start;
 	}
-	form :global(.fields) {
-		width: 100%;
-	}
 </style>

@@ -55,4 +55,6 @@ it('balances are told in the units of the book, what was taken off below nothing
 		['not known', 1]
 	]);
 	expect(colorOf.get('b')).toBe(colorOf.get('c'));
+	const many = Array.from({ length: 20 }, (_, at) => ({ ...field(`f${at}`, 'Corn', 6), balance: { K2O: at - 30 } }));
+	expect(colorFields(many, 'K2O', 'us').legend[0]!.text).toBe('-30 to -26 lb/ac');
 });

@@ -1,6 +1,5 @@
-import { quantityIn } from '$core/units/amount-text';
 import { formatNumber } from '$core/units/display';
-import type { UnitSystem } from '$core/units/rate-units';
+import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 import { WORK, type Work } from '$lib/next-to-do';
 import { cssColor, legendClasses, shareOf } from './ramp';
 
@@ -55,13 +54,15 @@ export function colorFields(fields: readonly ColoredField[], by: Coloring, units
 			return byValue(
 				fields,
 				({ soil }) => soil[by],
-				(value) => formatNumber(value, by === 'pH' ? 'pH' : 'ppm')
+				(value) => formatNumber(value, by === 'pH' ? 'pH' : 'ppm'),
+				''
 			);
 		default:
 			return byValue(
 				fields,
 				({ balance }) => balance[by],
-				(value) => quantityIn(units, value, 'lb/ac')
+				(value) => formatNumber(valueInSystem(value, 'lb/ac', units), unitInSystem('lb/ac', units)),
+				` ${unitInSystem('lb/ac', units)}`
 			);
 	}
 }
@@ -82,11 +83,12 @@ function byKind(fields: readonly ColoredField[], by: 'crop' | 'next'): Colored {
 function byValue(
 	fields: readonly ColoredField[],
 	valueOf: (field: ColoredField) => number | undefined,
-	text: (value: number) => string
+	text: (value: number) => string,
+	unit: string
 ): Colored {
 	const classes = legendClasses(fields.flatMap((field) => valueOf(field) ?? []));
 	const lines = classes.map(({ from, to, share }) => ({
-		text: from === to ? text(from) : `${text(from)} to ${text(to)}`,
+		text: `${from === to ? text(from) : `${text(from)} to ${text(to)}`}${unit}`,
 		color: cssColor(share),
 		share
 	}));

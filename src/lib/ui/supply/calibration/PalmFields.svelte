@@ -12,6 +12,21 @@
 	const labelOf = (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}, kg each`;
 </script>
 
-{#each PLACES as place (place)}
-	<TextInput size={small ? 'sm' : undefined} labelText={labelOf(PLACE_WORDS[place])} bind:value={typed[place]} />
-{/each}
+<div class="palms">
+	{#each PLACES as place (place)}
+		<TextInput size={small ? 'sm' : undefined} labelText={labelOf(PLACE_WORDS[place])} bind:value={typed[place]} />
+	{/each}
+</div>
+
+<style>
+	/* Ten weights stand in a line. */
+	.palms {
+		display: grid;
+		gap: 0.6rem;
+		justify-self: stretch;
+	}
+	.palms :global(.bx--text-input__field-outer-wrapper),
+	.palms :global(.bx--text-input-wrapper) {
+		max-width: none;
+	}
+</style>

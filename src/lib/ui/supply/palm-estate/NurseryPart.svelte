@@ -5,8 +5,8 @@
 	import type { PalmEstate } from '$core/schema-types';
 
 	import { isDay, longDate } from '$core/units/day-text';
-	import { tidy } from '$core/units/display';
 	import { nurseryCalendar } from '$core/supply/palm-estate/nursery-calendar';
+	import Quantity from '../../figure/Quantity.svelte';
 	import Severity from '../../figure/Severity.svelte';
 	import DayField from '../../forms/DayField.svelte';
 	import { numberOrUndefined } from '../../forms/numbers';
@@ -72,8 +72,7 @@
 			</p>
 		{/if}
 		{#if next}<p>
-				Next round: <strong>{longDate(next.date)}</strong>, {tidy(next.cups, 3)}
-				{next.cups === 1 ? 'cup' : 'cups'} for each.
+				Next round: <strong>{longDate(next.date)}</strong>, level cups for each: <Quantity answer={next.cups} bare />.
 			</p>{/if}
 		<ListTable
 			label="Rounds of the nursery"
@@ -84,7 +83,7 @@
 				{ name: 'Day', of: ({ date }) => longDate(date) },
 				{ name: 'Week', of: ({ week }) => week, number: true },
 				{ name: 'For each, g', of: ({ grams }) => grams, number: true },
-				{ name: 'Cups', of: ({ cups }) => tidy(cups, 3), number: true },
+				{ name: 'Cups', answer: ({ cups }) => cups, bare: true },
 				{ name: 'For all', answer: ({ kg }) => kg }
 			]}
 		/>
