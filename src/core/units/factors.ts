@@ -52,6 +52,3 @@ export const CACO3_T_HA_PER_CMOL = 0.05;
 
 /** Organic matter from organic carbon: common practice. */
 export const OM_PER_OC = 1.72;
-
-/** lb/ac in 12 in of water for each ppm (mg/L) of what is dissolved in it: 2.72, common practice. */
-export const LB_AC_PER_PPM_FOOT_OF_WATER = 2.72;

@@ -1,9 +1,11 @@
-import { figure, type Answer } from '../figure/figure';
+import { figure, type Answer, type Figure } from '../figure/figure';
 import type { WaterReport } from '../schema-types';
-import { K2O_PER_K, LB_AC_PER_PPM_FOOT_OF_WATER } from '../units/factors';
+import { K2O_PER_K } from '../units/factors';
 import { allKnown } from './all-known';
 import { ppmOf, type Ion, type Trace } from './ions';
 
+/** lb/ac in 12 in of water for each ppm (mg/L) of what is dissolved in it; common practice. */
+const LB_AC_PER_PPM_FOOT_OF_WATER = 2.72;
 const IN_PER_FOOT = 12;
 /** Sulfur in sulfate, by weight. */
 const S_PER_SO4 = 0.3338;
@@ -30,17 +32,23 @@ export function delivered(water: WaterReport, inches: number): Record<string, An
 	return Object.fromEntries(
 		Object.entries(BROUGHT).map(([nutrient, { ion, share }]) => {
 			const label = `${nutrient} in the season's water`;
-			const answer = allKnown(label, { ppm: ppmOf(water, ion) }, ({ ppm }) =>
-				figure({
-					label,
-					value: (ppm.value * share * LB_AC_PER_PPM_FOOT_OF_WATER * inches) / IN_PER_FOOT,
-					unit: 'lb/ac',
-					formula: `ppm ${share === 1 ? '' : `x ${share} `}x ${LB_AC_PER_PPM_FOOT_OF_WATER} for each 12 in`,
-					inputs: [ppm, put],
-					basis: 'practice'
-				})
-			);
+			const answer = allKnown(label, { ppm: ppmOf(water, ion) }, ({ ppm }) => broughtByWater(label, ppm, put, share));
 			return [nutrient, answer];
 		})
 	);
+}
+
+/**
+ * What so much water brings of what is dissolved in it, lb/ac: ppm x 2.72 for each 12 in; common practice.
+ * @param share of the dissolved that counts, by weight
+ */
+export function broughtByWater(label: string, ppm: Figure, inches: Figure, share = 1): Figure {
+	return figure({
+		label,
+		value: (ppm.value * share * LB_AC_PER_PPM_FOOT_OF_WATER * inches.value) / IN_PER_FOOT,
+		unit: 'lb/ac',
+		formula: `ppm ${share === 1 ? '' : `x ${share} `}x ${LB_AC_PER_PPM_FOOT_OF_WATER} for each 12 in`,
+		inputs: [ppm, inches],
+		basis: 'practice'
+	});
 }

@@ -48,18 +48,8 @@ function told(water: WaterReport, ion: Ion): number | undefined {
  * @returns does not apply where the report does not give it
  */
 export function meqOf(water: WaterReport, ion: Ion): Answer {
-	const label = `${NAMES[ion]} in the water`;
-	const value = told(water, ion);
-	if (value === undefined) return missing(label, ion);
-	if (water.unit === 'meq/L') return figure({ label, value, unit: 'meq/L', basis: 'measured' });
-	return figure({
-		label,
-		value: value / EQUIVALENT_WEIGHT[ion],
-		unit: 'meq/L',
-		formula: `ppm / ${EQUIVALENT_WEIGHT[ion]}`,
-		inputs: [figure({ label: `${label}, by the lab`, value, unit: 'ppm', basis: 'measured' })],
-		basis: 'measured'
-	});
+	const weight = EQUIVALENT_WEIGHT[ion];
+	return inUnit(ion, told(water, ion), water.unit, { unit: 'meq/L', factor: 1 / weight, formula: `ppm / ${weight}` });
 }
 
 /**
@@ -67,17 +57,27 @@ export function meqOf(water: WaterReport, ion: Ion): Answer {
  * @returns does not apply where the report does not give it
  */
 export function ppmOf(water: WaterReport, ion: Ion | Trace): Answer {
+	if (ion === 'b' || ion === 'fe' || ion === 'mn') return inUnit(ion, water[ion], 'ppm');
+	const weight = EQUIVALENT_WEIGHT[ion];
+	return inUnit(ion, told(water, ion), water.unit, { unit: 'ppm', factor: weight, formula: `meq/L x ${weight}` });
+}
+
+/** What the lab told, as it is or converted with the conversion as a step of its own. */
+function inUnit(
+	ion: Ion | Trace,
+	value: number | undefined,
+	from: WaterReport['unit'],
+	to?: { unit: WaterReport['unit']; factor: number; formula: string }
+): Answer {
 	const label = `${NAMES[ion]} in the water`;
-	const trace = ion === 'b' || ion === 'fe' || ion === 'mn';
-	const value = trace ? water[ion] : told(water, ion);
 	if (value === undefined) return missing(label, ion);
-	if (trace || water.unit === 'ppm') return figure({ label, value, unit: 'ppm', basis: 'measured' });
+	if (!to || to.unit === from) return figure({ label, value, unit: from, basis: 'measured' });
 	return figure({
 		label,
-		value: value * EQUIVALENT_WEIGHT[ion],
-		unit: 'ppm',
-		formula: `meq/L x ${EQUIVALENT_WEIGHT[ion]}`,
-		inputs: [figure({ label: `${label}, by the lab`, value, unit: 'meq/L', basis: 'measured' })],
+		value: value * to.factor,
+		unit: to.unit,
+		formula: to.formula,
+		inputs: [figure({ label: `${label}, by the lab`, value, unit: from, basis: 'measured' })],
 		basis: 'measured'
 	});
 }

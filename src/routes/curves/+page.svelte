@@ -121,7 +121,4 @@
 	.mark {
 		color: var(--accent-ink);
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -143,7 +143,4 @@
 		max-width: 56rem;
 		margin-bottom: 0.8rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

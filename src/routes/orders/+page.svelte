@@ -237,9 +237,6 @@
 	.late {
 		color: var(--accent-ink);
 	}
-	.problem {
-		color: var(--stop);
-	}
 	.fields-list {
 		max-width: 52rem;
 		margin-top: 0.8rem;

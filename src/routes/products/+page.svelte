@@ -121,7 +121,4 @@
 	.additives {
 		max-width: 64rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -68,15 +68,6 @@
 		grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
 		gap: 2.4rem;
 	}
-	.fields {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
-		gap: 0.6rem 1rem;
-		margin: 0.4rem 0 1rem;
-	}
-	.problem {
-		color: var(--stop);
-	}
 	@media (max-width: 900px) {
 		.parts {
 			grid-template-columns: minmax(0, 1fr);

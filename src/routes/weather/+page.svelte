@@ -108,7 +108,4 @@
 	.scroll {
 		overflow-x: auto;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -1,6 +1,6 @@
 import { sharedParameters } from '../../packs/parameters-of';
 import type { FromSchema } from 'json-schema-to-ts';
-import { LB_AC_PER_PPM_FOOT_OF_WATER } from '../../units/factors';
+import { broughtByWater } from '../../water/delivered';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { readOrganicMatter } from '../../reading/soil/organic-matter';
@@ -126,17 +126,11 @@ function broughtAlong({ nitrogen }: Site, { manure, irrigationNitrate, starter }
 		irrigationIn === undefined || irrigationNitratePpm === undefined
 			? []
 			: [
-					figure({
-						label: 'nitrate in irrigation water',
-						value: (irrigationNitratePpm * LB_AC_PER_PPM_FOOT_OF_WATER * irrigationIn) / 12,
-						unit: 'lb/ac',
-						formula: `ppm x ${LB_AC_PER_PPM_FOOT_OF_WATER} for each 12 in`,
-						inputs: [
-							figure({ label: 'nitrate-N in the water', value: irrigationNitratePpm, unit: 'ppm', basis: 'adviser' }),
-							figure({ label: 'water applied', value: irrigationIn, unit: 'in', basis: 'adviser' })
-						],
-						basis: 'practice'
-					})
+					broughtByWater(
+						'nitrate in irrigation water',
+						figure({ label: 'nitrate-N in the water', value: irrigationNitratePpm, unit: 'ppm', basis: 'adviser' }),
+						figure({ label: 'water applied', value: irrigationIn, unit: 'in', basis: 'adviser' })
+					)
 				];
 	return [
 		...(manure ? pounds('manure of this year', manureN) : []),

@@ -1,8 +1,6 @@
-import { plantAge } from '../../../core/ground/block/block-age';
-import { valueIfKnown } from '../../../core/figure/figure';
 import { leafRangesFor } from '../../../core/reading/leaf/leaf-range';
 import { fitsRanges } from '../../../core/reading/leaf/read-leaf';
-import type { Crop, LeafLogEntry, LeafTest } from '../../../core/schema-types';
+import type { LeafLogEntry, LeafTest } from '../../../core/schema-types';
 import type { Library } from '../knowledge';
 import { blockOf, type FieldRow } from '../stores/fields';
 
@@ -17,14 +15,12 @@ export function guidingLeaf(
 	{ crop: id, year }: { crop: string; year: number },
 	{ crops, leafRanges }: Pick<Library, 'crops' | 'leafRanges'>
 ): LeafTest | undefined {
-	const crop = crops.find((one): one is Crop => one.id === id);
+	const crop = crops.find((one) => one.id === id);
 	const block = blockOf(field);
 	if (!crop?.perennial) return undefined;
 	const found = tests.find((test) => {
 		const taken = Number(test.takenOn.slice(0, 4));
 		if (test.crop !== id || test.spot !== 'whole' || taken < year - 1 || taken > year) return false;
-		// A block younger than its first range has none.
-		if (block && valueIfKnown(plantAge(block, taken)) === undefined) return false;
 		const ranges = leafRangesFor({ crop, block, cropYear: taken }, leafRanges);
 		return ranges !== undefined && fitsRanges(ranges, test);
 	});

@@ -68,7 +68,4 @@
 		align-items: end;
 		max-width: 30rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -94,12 +94,6 @@
 		justify-items: start;
 		padding: 0.4rem 0 0.8rem;
 	}
-	.fields {
-		display: grid;
-		width: 100%;
-		grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
-		gap: 0.6rem 1rem;
-	}
 	.narrow {
 		grid-template-columns: repeat(auto-fill, minmax(6rem, 1fr));
 	}

@@ -86,7 +86,4 @@
 		align-items: center;
 		gap: 0.4rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -155,7 +155,4 @@
 	.nowrap {
 		white-space: nowrap;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

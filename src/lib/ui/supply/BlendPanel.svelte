@@ -290,7 +290,4 @@
 		padding-left: 0.8rem;
 		margin-top: 0.8rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

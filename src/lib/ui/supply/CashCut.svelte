@@ -72,7 +72,4 @@
 		max-width: 32rem;
 		margin: 0.4rem 0 0.6rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -99,7 +99,4 @@
 		max-width: 64rem;
 		margin-bottom: 0.8rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

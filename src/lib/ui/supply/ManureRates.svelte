@@ -157,7 +157,4 @@
 	.over {
 		color: var(--accent-ink);
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -168,7 +168,4 @@
 		font-weight: 600;
 		margin-bottom: 0.2rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -73,7 +73,4 @@
 	.one p {
 		margin-bottom: 0.3rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -29,7 +29,7 @@
 		<Severity severity="mind" /> Acid burns and eats metal: its label, local code and a licensed hand go first. Acid into
 		water, never water into acid; never in one tank with calcium nitrate; not below pH 5 in the line.
 	</p>{/if}
-<dl>
+<dl class="fact-lines">
 	{#each shown as { name, answer: figure } (name)}
 		<div>
 			<dt>{name}</dt>
@@ -72,22 +72,6 @@
 <style>
 	h3 {
 		margin: 1.2rem 0 0.4rem;
-	}
-	dl {
-		display: grid;
-		gap: 0.4rem;
-		margin: 0.8rem 0;
-	}
-	dl div {
-		display: flex;
-		flex-wrap: wrap;
-		justify-content: space-between;
-		gap: 0.2rem 1rem;
-		border-bottom: 1px solid var(--rule);
-		padding-bottom: 0.3rem;
-	}
-	dd {
-		margin: 0;
 	}
 	.brought {
 		display: flex;

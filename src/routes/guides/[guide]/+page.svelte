@@ -275,9 +275,6 @@
 		flex-wrap: wrap;
 		gap: 1rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 	.split :global(textarea) {
 		font-family: ui-monospace, monospace;
 		font-size: 0.84rem;

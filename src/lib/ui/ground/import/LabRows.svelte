@@ -131,9 +131,6 @@
 	:global(.list tr.out td) {
 		color: var(--ink-soft);
 	}
-	.problem {
-		color: var(--stop);
-	}
 	.nowrap {
 		white-space: nowrap;
 	}

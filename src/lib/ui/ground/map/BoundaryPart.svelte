@@ -71,7 +71,4 @@
 	.row {
 		gap: 0.4rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -35,7 +35,4 @@
 	div {
 		width: 100%;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -115,7 +115,4 @@
 	.late {
 		color: var(--accent-ink);
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

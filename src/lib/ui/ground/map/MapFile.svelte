@@ -161,7 +161,4 @@
 		gap: 0.6rem 1rem;
 		margin: 0.4rem 0;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -123,7 +123,4 @@
 		gap: 0.6rem 1rem;
 		margin: 0.4rem 0;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -254,7 +254,4 @@
 		gap: 0.6rem 1rem;
 		margin-bottom: 0.6rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -271,9 +271,6 @@
 		align-content: start;
 		gap: 0.6rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 	h3 {
 		margin: 1.2rem 0 0.5rem;
 	}

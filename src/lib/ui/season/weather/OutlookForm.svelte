@@ -102,7 +102,4 @@
 		margin: 0.8rem 0 0.3rem;
 		max-width: 60rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -42,7 +42,4 @@
 		gap: 0.6rem 1rem;
 		margin: 0.6rem 0;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -93,7 +93,4 @@
 	.best td {
 		background: var(--action-wash);
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -61,7 +61,4 @@
 		margin: 0 0 0.2rem;
 		font-size: 1.05rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -44,7 +44,7 @@
 	{#if !result}
 		<p class="problem" role="alert">{wrong}</p>
 	{:else}
-		<dl>
+		<dl class="fact-lines">
 			<div>
 				<dt>Seed</dt>
 				<dd><Quantity answer={result.seed} /></dd>
@@ -70,32 +70,3 @@
 		</dl>
 	{/if}
 </section>
-
-<style>
-	.fields {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(10rem, 1fr));
-		gap: 0.6rem 1rem;
-		margin: 0.6rem 0;
-	}
-	dl {
-		display: grid;
-		gap: 0.4rem;
-		margin: 0.8rem 0 0;
-	}
-	dl div {
-		display: flex;
-		flex-wrap: wrap;
-		justify-content: space-between;
-		gap: 0.2rem 1rem;
-		border-bottom: 1px solid var(--rule);
-		padding-bottom: 0.3rem;
-	}
-	dd {
-		margin: 0;
-		font-weight: 600;
-	}
-	.problem {
-		color: var(--stop);
-	}
-</style>

@@ -89,15 +89,3 @@
 		/>
 	{/if}
 </section>
-
-<style>
-	.fields {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(10rem, 1fr));
-		gap: 0.6rem 1rem;
-		margin: 0.6rem 0;
-	}
-	.problem {
-		color: var(--stop);
-	}
-</style>

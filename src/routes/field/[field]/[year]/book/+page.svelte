@@ -182,7 +182,4 @@
 		text-decoration: line-through;
 		color: var(--ink-soft);
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -137,9 +137,6 @@
 	.sample {
 		margin-top: 1rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 	@media (max-width: 800px) {
 		.split {
 			grid-template-columns: 1fr;

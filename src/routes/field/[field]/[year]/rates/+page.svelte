@@ -158,7 +158,4 @@
 	.other {
 		margin-left: 0.6rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -278,9 +278,6 @@
 		grid-template-columns: minmax(280px, 1fr) minmax(280px, 1fr);
 		gap: 2.5rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 	.note {
 		color: var(--accent-ink);
 		margin-top: 0.8rem;

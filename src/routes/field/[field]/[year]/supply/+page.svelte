@@ -142,7 +142,4 @@
 	.cost {
 		margin-top: 0.8rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 </style>

@@ -120,9 +120,6 @@
 		font-weight: 400;
 		font-size: 0.85rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 	.taken {
 		border-left: 3px solid var(--action);
 		padding-left: 0.7rem;

@@ -271,9 +271,6 @@
 		display: grid;
 		gap: 1.4rem;
 	}
-	.problem {
-		color: var(--stop);
-	}
 	@media (max-width: 800px) {
 		.split {
 			grid-template-columns: minmax(0, 1fr);
