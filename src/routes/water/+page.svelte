@@ -63,6 +63,9 @@
 </div>
 
 <style>
+	.fields {
+		margin: 0.6rem 0 0.9rem;
+	}
 	.parts {
 		display: grid;
 		grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);

@@ -70,3 +70,9 @@
 		</dl>
 	{/if}
 </section>
+
+<style>
+	.fields {
+		margin: 0.6rem 0 0.9rem;
+	}
+</style>

@@ -89,3 +89,9 @@
 		/>
 	{/if}
 </section>
+
+<style>
+	.fields {
+		margin: 0.6rem 0 0.9rem;
+	}
+</style>
