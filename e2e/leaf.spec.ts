@@ -9,6 +9,12 @@ test('leaf tests: a bad spot beside a good one, another stage that is not read, 
 	const bad = log.getByRole('article', { name: /9 Jul 2025, soybean at R1, bad spot/ });
 	await expect(bad).toContainText('P differs most between the spots');
 	await expect(bad).toContainText('No rescue of P is known to pay');
+	const leaves = bad.getByRole('table', { name: /Leaves of the bad spot/ });
+	await expect(leaves.getByRole('row').nth(1)).toContainText('P0.24 %0.34 %0.42 higher');
+	await expect(
+		bad.getByRole('table', { name: /Soil of the bad spot/ }).getByRole('row', { name: /^phosphorus 8 ppm 21 ppm/ })
+	).toBeVisible();
+	await expect(bad).toContainText('The soil agrees: P is 8 ppm in the bad spot');
 	await expect(bad.getByRole('row', { name: /^P 0.24 %/ })).toContainText('0.26 to 0.5 %');
 	await expect(log.getByRole('article', { name: /soybean at R4/ })).toContainText('It is not read against them');
 
@@ -48,4 +54,38 @@ test('a leaf test of an orchard in the log moves its rates, until one is typed f
 	).toBeVisible();
 	await app.openField('Almond Reach, old', 'reading');
 	await expect(page.getByText('Leaf K of 16 Jul 2026 is 1.1 %, below 1.4 %')).toBeVisible();
+});
+
+test('a lab’s file of leaf tests: known by its header, one value that cannot be, read in its field, and undone', async ({
+	page,
+	app
+}) => {
+	await page.goto('/import');
+	await page.locator('input[type=file]').setInputFiles('demo/leaf-fenmoor.csv');
+	await expect(page.getByLabel('The file holds')).toHaveValue('leaf');
+	await page.getByLabel('Lab (its columns are remembered)').fill('Fenmoor Soil Bench');
+	const rows = page.getByRole('table', { name: 'Rows of the file' });
+	await expect(rows.getByRole('row').nth(1)).toContainText('N: “46” % cannot be');
+	await expect(page.getByRole('button', { name: 'Import 4 rows' })).toBeDisabled();
+	await page.getByLabel('Write line 8, N (%) again').fill('4.6');
+	await page.getByLabel('Write line 8, N (%) again').press('Tab');
+	await page.getByRole('button', { name: 'Import 5 rows' }).click();
+	await expect(page.getByText('In the book: 5 of 5 rows')).toBeVisible();
+
+	await app.openField('Long Meadow', 'reading');
+	const log = page.getByRole('region', { name: 'Leaf tests' });
+	await expect(log.getByRole('article', { name: /21 Jul 2026, soybean at R1, bad spot/ })).toContainText(
+		'K differs most between the spots'
+	);
+	await app.openField('Heronry', 'reading');
+	await expect(log.getByRole('article', { name: /soybean at R4/ })).toContainText('It is not read against them');
+	await page.getByRole('button', { name: /^Undo: Imported leaf-fenmoor.csv/ }).click();
+	await expect(log.getByRole('article')).toHaveCount(0);
+});
+
+test('a soil sample of a bad spot is kept beside the leaves, not under the rates', async ({ page, app }) => {
+	await app.openField('Brick Kiln', 'ground');
+	await expect(page.getByText('5 Oct 2026').first()).toBeVisible();
+	await page.getByRole('button', { name: 'Of good and bad spots (2)' }).click();
+	await expect(page.getByText('Fenmoor Soil Bench, no. 771, bad spot')).toBeVisible();
 });

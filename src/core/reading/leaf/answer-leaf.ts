@@ -1,10 +1,9 @@
 import { InputError } from '../../check/problem';
 import type { Crop, LeafAnswer, LeafFinding, LeafRanges, LeafRequest, LeafResults } from '../../schema-types';
 import { goesByAge } from './leaf-range';
-import { fitsRanges, leafUnit, leafVerdicts, leavesFor, offText, spotDifferences, type LeafVerdict } from './read-leaf';
-
-/** Apart by less than this share of its range, two spots are alike; common practice. */
-const ALIKE = 0.15;
+import { leafUnit } from './leaf-units';
+import { soilAgreement, soilOfSpots } from './soil-of-spots';
+import { areAlike, fitsRanges, leafVerdicts, leavesFor, offText, spotDifferences, type LeafVerdict } from './read-leaf';
 
 /**
  * A leaf test against the ranges of its crop. A sample of another part or stage is not read, and the answer says which would be.
@@ -25,19 +24,24 @@ export function answerLeaf(
 	if (!fitsRanges(ranges, request)) {
 		return { readable: false, reason: wantedInstead(crop, request, ranges), ranges, findings: [] };
 	}
-	const { results, goodSpot } = request;
+	const { results, goodSpot, soil } = request;
 	const pair = goodSpot && spotDifferences(results, goodSpot, ranges);
 	const [most] = pair ?? [];
-	const differs =
-		most && Math.abs(most.apart) >= ALIKE
+	const soils = soil && soilOfSpots(soil.bad, soil.good);
+	const agreement = most && soils && soilAgreement(most, soils);
+	const differs: LeafFinding[] =
+		most && !areAlike(most)
 			? [
 					{
 						code: 'spots-differ',
 						element: most.element,
-						severity: 'note' as const,
+						severity: 'note',
 						text: `${most.element} differs most between the spots, relative to its range: ${most.bad} ${leafUnit(most.element)} in the bad one, ${most.good} ${leafUnit(most.element)} in the good one.`,
-						remedy: 'Lay the soil tests of both spots beside it, and look at roots, depth and water there too.'
-					}
+						remedy: soils
+							? 'Look at roots, depth and water there too.'
+							: 'Take a soil sample from both spots and lay them beside it; look at roots, depth and water there too.'
+					},
+					...(agreement ? [agreement] : [])
 				]
 			: [];
 	return {
@@ -48,7 +52,8 @@ export function answerLeaf(
 			...leafVerdicts(results, ranges).flatMap((verdict) => findingOf(verdict, crop, ranges)),
 			...nitrogenToSulfur(results, ranges)
 		],
-		...(pair ? { pair } : {})
+		...(pair ? { pair } : {}),
+		...(soils ? { soil: soils } : {})
 	};
 }
 

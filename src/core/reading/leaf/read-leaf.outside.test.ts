@@ -1,7 +1,7 @@
 // Ranges of annual crops: Vitosh, Johnson and Mengel 1995 (E-2567), from memory; phosphorus of soybean from 0.26 and the ratios of nitrogen to
 // sulfur are common practice.
 import { describe, expect, it } from 'vitest';
-import type { LeafRequest } from '../../schema-types';
+import type { LeafRequest, Sample } from '../../schema-types';
 import { library } from '../../testing.test-help';
 import { answerLeaf } from './answer-leaf';
 
@@ -92,11 +92,48 @@ describe('a bad and a good spot', () => {
 		expect(pair!.map(({ element }) => element)).toEqual(['P', 'K', 'N', 'S']);
 		expect(pair![0]!.apart).toBeCloseTo(0.1 / 0.24, 9);
 		expect(findings[0]!.text).toContain('P differs most');
-		expect(findings[0]!.remedy).toContain('soil tests of both spots');
+		expect(findings[0]!.remedy).toContain('soil sample from both spots');
 	});
 	it('spots that are alike are not told apart', () => {
 		const { findings } = ask({ results: { ...bad, P: 0.3 }, goodSpot: { ...good, N: 4.7, P: 0.31, K: 2.15 } });
 		expect(findings.map(({ code }) => code)).not.toContain('spots-differ');
+	});
+	const soilOf = (P: number, method: 'bray-p1' | 'olsen' = 'bray-p1'): Sample => ({
+		layers: [
+			{ top: 8, bottom: 24, depthUnit: 'in', results: [{ analyte: 'P', method, value: 1, unit: 'ppm' }] },
+			{
+				top: 0,
+				bottom: 8,
+				depthUnit: 'in',
+				results: [
+					{ analyte: 'pH', method: 'water', value: 6, unit: 'pH' },
+					{ analyte: 'P', method, value: P, unit: 'ppm' }
+				]
+			}
+		]
+	});
+	it.each([
+		[8, 21, 'soil-agrees', 'The soil agrees: P is 8 ppm in the bad spot, 21 ppm in the good one.'],
+		[18, 21, 'soil-does-not-agree', 'The soil does not show it'],
+		[17.8, 21, 'soil-agrees', 'The soil agrees'],
+		[30, 21, 'soil-does-not-agree', 'The soil does not show it']
+	])('with P of the soil %f and %f ppm: %s', (bray, other, code, text) => {
+		const { soil, findings } = ask({ results: bad, goodSpot: good, soil: { bad: soilOf(bray), good: soilOf(other) } });
+		expect(soil).toEqual([
+			{ analyte: 'pH', unit: 'pH', bad: 6, good: 6 },
+			{ analyte: 'P', unit: 'ppm', bad: bray, good: other }
+		]);
+		expect(findings.map((one) => one.code).slice(0, 2)).toEqual(['spots-differ', code]);
+		expect(findings[1]!.text).toContain(text);
+	});
+	it('soil tests by two methods are not laid side by side', () => {
+		const { soil, findings } = ask({
+			results: bad,
+			goodSpot: good,
+			soil: { bad: soilOf(8), good: soilOf(21, 'olsen') }
+		});
+		expect(soil!.map(({ analyte }) => analyte)).toEqual(['pH']);
+		expect(findings.map(({ code }) => code).join()).not.toContain('soil');
 	});
 	it('at a wrong stage the same values are not compared either', () => {
 		expect(ask({ results: bad, goodSpot: good, stage: 'V5' })).not.toHaveProperty('pair');

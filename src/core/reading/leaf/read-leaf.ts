@@ -1,12 +1,7 @@
 import { keysOf } from '../../check/typed-object';
 import type { LeafElement, LeafRange, LeafRanges, LeafResults } from '../../schema-types';
 import { leafRangeOf } from './leaf-range';
-
-const PERCENT: readonly LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
-
-export function leafUnit(element: LeafElement): '%' | 'ppm' {
-	return PERCENT.includes(element) ? '%' : 'ppm';
-}
+import { leafUnit } from './leaf-units';
 
 /** An element of a leaf test against its range. */
 export interface LeafVerdict {
@@ -84,4 +79,11 @@ export function spotDifferences(bad: LeafResults, good: LeafResults, ranges: Lea
 			return [{ element, bad: value, good: other, apart: (other - value) / ((high ?? 2 * low) - low) }];
 		})
 		.sort((a, b) => Math.abs(b.apart) - Math.abs(a.apart));
+}
+
+/** Apart by less than this share of its range, two spots are alike; common practice. */
+const ALIKE = 0.15;
+
+export function areAlike({ apart }: Pick<SpotDifference, 'apart'>): boolean {
+	return Math.abs(apart) < ALIKE;
 }

@@ -1,6 +1,6 @@
 import type { Answer } from '../../figure/figure';
 import { analyteName } from '../../ground/analyte-names';
-import { methodName, usualMethod } from '../../ground/lab-methods';
+import { methodName, usualMethod } from '../../ground/lab-file/lab-methods';
 import type { Result } from '../../schema-types';
 import { readResult } from './read-result';
 import type { SampledSoil } from './sampled-soil';

@@ -2,7 +2,7 @@ import { figure, notApplicable, type Answer, type Figure } from '../../figure/fi
 import type { Analyte } from '../../schema-types';
 import { PPM_PER_MEQ } from '../../units/factors';
 import { formatNumber } from '../../units/display';
-import { methodName } from '../../ground/lab-methods';
+import { methodName } from '../../ground/lab-file/lab-methods';
 import { FREE_LIME_PH } from './free-lime';
 import { readResult } from './read-result';
 import type { BaseShares, SampledSoil } from './sampled-soil';

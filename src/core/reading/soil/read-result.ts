@@ -2,7 +2,7 @@ import { figure, notApplicable, withCaution, type Answer, type Figure } from '..
 import type { Analyte, LabMethod, Result } from '../../schema-types';
 import { canonicalUnit, conversionOf } from '../../units/result-units';
 import { analyteName, shortAnalyteName } from '../../ground/analyte-names';
-import { methodName, usualMethod } from '../../ground/lab-methods';
+import { methodName, usualMethod } from '../../ground/lab-file/lab-methods';
 import { possibleRange } from '../../ground/possible-range';
 import type { Reported, SampledSoil } from './sampled-soil';
 import type { SoilLayer } from './soil-layers';

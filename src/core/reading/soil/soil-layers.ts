@@ -3,7 +3,7 @@ import type { Layer, Result, Sample } from '../../schema-types';
 import { CM_PER_IN } from '../../units/factors';
 import { canonicalUnit, conversionOf } from '../../units/result-units';
 import { SampledSoil } from './sampled-soil';
-import { isMethodOf } from '../../ground/lab-methods';
+import { isMethodOf } from '../../ground/lab-file/lab-methods';
 
 /** A sampled layer with its depths in inches, results as the lab wrote them. */
 export interface SoilLayer {

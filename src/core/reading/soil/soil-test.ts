@@ -3,7 +3,7 @@ import type { CompiledRule } from '../../packs/pack';
 import type { Analyte, LabMethod, Rule } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { analyteName } from '../../ground/analyte-names';
-import { methodName } from '../../ground/lab-methods';
+import { methodName } from '../../ground/lab-file/lab-methods';
 import { FREE_LIME_PH } from './free-lime';
 import { readResult } from './read-result';
 import type { Site } from '../site';

@@ -1,4 +1,4 @@
-import { methodName } from '../../ground/lab-methods';
+import { methodName } from '../../ground/lab-file/lab-methods';
 import { analyteName } from '../../ground/analyte-names';
 import type { Analyte, LabMethod, Sample } from '../../schema-types';
 import { canonicalUnit } from '../../units/result-units';

@@ -1,16 +1,17 @@
 import { existsSync } from 'node:fs';
 import type { Database } from 'better-sqlite3';
-import book from './001-book.sql?raw';
-import rates from './002-rates.sql?raw';
-import nitrogen from './003-nitrogen.sql?raw';
-import season from './004-season.sql?raw';
-import supply from './005-supply.sql?raw';
-import ground from './006-ground.sql?raw';
-import zoneSeasons from './007-zone-seasons.sql?raw';
-import passColumns from './008-pass-columns.sql?raw';
-import blocks from './009-blocks.sql?raw';
-import growers from './010-growers.sql?raw';
-import spreadAndLeaf from './011-spread-and-leaf.sql?raw';
+import book from './layouts/001-book.sql?raw';
+import rates from './layouts/002-rates.sql?raw';
+import nitrogen from './layouts/003-nitrogen.sql?raw';
+import season from './layouts/004-season.sql?raw';
+import supply from './layouts/005-supply.sql?raw';
+import ground from './layouts/006-ground.sql?raw';
+import zoneSeasons from './layouts/007-zone-seasons.sql?raw';
+import passColumns from './layouts/008-pass-columns.sql?raw';
+import blocks from './layouts/009-blocks.sql?raw';
+import growers from './layouts/010-growers.sql?raw';
+import spreadAndLeaf from './layouts/011-spread-and-leaf.sql?raw';
+import spotsAndLeafFiles from './layouts/012-spots-and-leaf-files.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -24,7 +25,8 @@ const MIGRATIONS: readonly string[] = [
 	passColumns,
 	blocks,
 	growers,
-	spreadAndLeaf
+	spreadAndLeaf,
+	spotsAndLeafFiles
 ];
 
 /**

@@ -24,7 +24,7 @@ import type { Library } from '../knowledge';
 import { listCropTests, testsInUse } from '../stores/tests/crop-tests';
 import { guidingLeaf } from './guiding-leaf';
 import { listLeafTests } from '../stores/tests/leaf-tests';
-import { blockOf, findField, listSamples, type FieldRow, type SampleRecord } from '../stores/fields';
+import { blockOf, findField, listFieldSamples, type FieldRow, type SampleRecord } from '../stores/fields';
 import {
 	blockYearOf,
 	findFieldYear,
@@ -67,7 +67,7 @@ export function requestFor(
 ): AdviseRequest | undefined {
 	const field = findField(db, fieldId);
 	const goal = findFieldYear(db, fieldId, year);
-	const samples = listSamples(db, fieldId);
+	const samples = listFieldSamples(db, fieldId);
 	if (!field || !goal || samples.length === 0) return undefined;
 	return fieldRequest(library, recordsOf(db, field, goal, samples, pricesOn(db, today), curves), today);
 }

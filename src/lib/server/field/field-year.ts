@@ -33,7 +33,7 @@ import { weatherFor } from './weather-for';
 import { planChecks } from './season/plan-checks';
 import { fieldRequest, plantingDateOf, recordsOf, REFERENCE_LIME, testedOn, type Records } from './field-request';
 import type { Library } from '../knowledge';
-import { findField, listSamples, type FieldRow, type SampleRecord } from '../stores/fields';
+import { findField, listFieldSamples, type FieldRow, type SampleRecord } from '../stores/fields';
 import { findFieldYear, type FieldYearRow, type PassRecord } from '../stores/field-years';
 import { pricesOn, type PriceList } from '../stores/prices';
 import { listCurves } from '../stores/response-curves';
@@ -79,7 +79,7 @@ export interface Advice {
 export function loadFieldYear(db: Database, library: Library, fieldId: string, year: number, today: string): FieldYear {
 	const field = findField(db, fieldId);
 	if (!field) error(404, 'There is no such field in this book.');
-	const samples = listSamples(db, fieldId);
+	const samples = listFieldSamples(db, fieldId);
 	const sample = samples[0];
 	const goal = findFieldYear(db, fieldId, year);
 	const prices = pricesOn(db, today);

@@ -5,7 +5,7 @@ import { plantAge } from '../../../core/ground/block/block-age';
 import { plantsPerAcre, rowFeetPerAcre, treatedShare } from '../../../core/ground/block/plant-density';
 import { rowLines } from '../../../core/ground/block/row-lines';
 import { inSystem } from '../../../core/units/rate-units';
-import { blockOf } from '../stores/fields';
+import { blockOf, listSamples } from '../stores/fields';
 import { factsOf } from '../api/standing';
 import { boundaryOf } from '../field/zones/boundary-of';
 import { listZones } from '../stores/ground-maps';
@@ -14,9 +14,17 @@ import type { Desk, FieldAddress } from '../desk';
 
 /** The page of the ground: the field, its samples and its years. */
 export function groundPage(desk: Desk, address: FieldAddress) {
-	const { field, samples, year } = desk.fieldYear(address);
+	const { field, year } = desk.fieldYear(address);
 	const { crops } = desk.library;
 	const { units } = field;
+	const sampled = listSamples(desk.book, field.id).map(({ id, lab, labNumber, report }) => ({
+		id,
+		lab,
+		labNumber,
+		date: report.date,
+		spot: report.spot,
+		layers: report.layers
+	}));
 	const block = blockOf(field);
 	const boundary = boundaryOf(field);
 	const years = listFieldYears(desk.book, field.id);
@@ -31,13 +39,9 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		year,
 		stations: desk.library.stations.map(({ id, name }) => ({ id, name })),
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
-		samples: samples.map(({ id, lab, labNumber, report }) => ({
-			id,
-			lab,
-			labNumber,
-			date: report.date,
-			layers: report.layers
-		})),
+		samples: sampled.filter(({ spot }) => spot === undefined),
+		/** Of good and bad spots: they stand beside leaf tests. */
+		spotSamples: sampled.filter(({ spot }) => spot !== undefined),
 		block,
 		/** Whether a perennial stands here in any year of the book. */
 		perennial: years.some((row) => crops.some(({ id, perennial }) => perennial && id === row.crop)),

@@ -8,7 +8,7 @@ import type { Desk } from '../desk';
 const MOST_FIELDS_LISTED = 3000;
 
 /** The page of a lab file: how it is read while it is a draft, and what became of its lines once it is in the book. */
-export function importPage({ book: db, today }: Desk, id: string) {
+export function importPage({ book: db, library, today }: Desk, id: string) {
 	const found = findImport(db, id);
 	if (!found) error(404, 'There is no such import; it may have been thrown away.');
 	const { fileName, grid, draft, committedAt } = found;
@@ -21,8 +21,9 @@ export function importPage({ book: db, today }: Desk, id: string) {
 		committed,
 		draft,
 		sampleCells: grid.headers.map((_, column) => firstCell(grid.rows, column)),
-		preview: committed ? undefined : previewImport(db, grid, draft),
+		preview: committed ? undefined : previewImport(db, grid, draft, library.crops),
 		outcomes: committed ? listOutcomes(db, id) : [],
+		crops: library.crops.map(({ name }) => name),
 		labs: committed ? [] : listLabs(db),
 		growers: listGrowers(db).map(({ name }) => name),
 		fields: committed

@@ -63,7 +63,12 @@ export function setGrower(db: Database, { grower_id, grower }: FieldRow, { units
 	);
 }
 
-/** Samples of a field, the newest first; those without a date last. */
+/** Samples of a field as a whole, that its rates go by, the newest first; those without a date last. */
+export function listFieldSamples(db: Database, fieldId: string): SampleRecord[] {
+	return listSamples(db, fieldId).filter(({ report }) => report.spot === undefined);
+}
+
+/** All samples of a field, those of a spot too, the newest first; those without a date last. */
 export function listSamples(db: Database, fieldId: string): SampleRecord[] {
 	return db
 		.prepare<[string], { id: string; lab: string; lab_number: string; report: string }>(
@@ -84,7 +89,7 @@ export function newestReports(db: Database): Map<string, Sample> {
 		.prepare<[], { field_id: string; report: string }>(
 			`SELECT field_id, report FROM (
 				SELECT field_id, report, row_number() OVER (PARTITION BY field_id ORDER BY taken_on DESC NULLS LAST, rowid DESC) AS place
-				FROM sample
+				FROM sample WHERE spot IS NULL
 			) WHERE place = 1`
 		)
 		.all();
@@ -167,7 +172,9 @@ export function blockOf({ block }: Pick<FieldRow, 'block'>): Block | undefined {
 
 /** Adds a sample; layers of a day and number that are already there join that sample. */
 export function addSample(db: Database, fieldId: string, { lab, labNumber, report }: SampleAction): void {
-	const known = listSamples(db, fieldId).find((one) => one.report.date === report.date && one.labNumber === labNumber);
+	const known = listSamples(db, fieldId).find(
+		(one) => one.report.date === report.date && one.labNumber === labNumber && one.report.spot === report.spot
+	);
 	act(db, { label: known ? 'Added a layer to a sample' : 'Typed in a sample', fieldId }, (writer) => {
 		if (!known) {
 			const row = { field_id: fieldId, lab, lab_number: labNumber, report: JSON.stringify(report) };

@@ -2,7 +2,7 @@ import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { validator } from '../../../core/check/validator';
-import { applyMapping, guessMapping } from '../../../core/ground/guess-mapping';
+import { applyMapping, guessMapping } from '../../../core/ground/lab-file/guess-mapping';
 import type { LabDraft, LabMapping } from '../../../core/schema-types';
 import type { LabGrid } from '../files/lab-file/read-file';
 
@@ -117,7 +117,8 @@ export function listOutcomes(
 			{ line: number; outcome: 'imported' | 'left out'; reason: string; fieldId: string | null; field: string | null }
 		>(
 			`SELECT r.line, r.outcome, r.reason, f.id AS fieldId, f.name AS field
-			FROM lab_import_row r LEFT JOIN sample s ON s.id = r.sample_id LEFT JOIN field f ON f.id = s.field_id
+			FROM lab_import_row r LEFT JOIN sample s ON s.id = r.sample_id LEFT JOIN leaf_test l ON l.id = r.leaf_id
+			LEFT JOIN field f ON f.id = coalesce(s.field_id, l.field_id)
 			WHERE r.import_id = ? ORDER BY r.line`
 		)
 		.all(importId);

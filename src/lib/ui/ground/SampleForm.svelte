@@ -3,7 +3,7 @@
 	import { InlineNotification, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { analyteName } from '$core/ground/analyte-names';
-	import { methodName, methodsOf } from '$core/ground/lab-methods';
+	import { methodName, methodsOf } from '$core/ground/lab-file/lab-methods';
 	import type { Analyte, LabMethod, ResultUnit, SampleAction } from '$core/schema-types';
 	import { unitsOf } from '$core/units/result-units';
 	import { numberOrUndefined } from '../forms/numbers';
@@ -31,7 +31,15 @@
 
 	let open = $state(true);
 	let problem = $state('');
-	let head = $state({ date: untrack(() => today), lab: '', labNumber: '', top: '0', bottom: '8', depthUnit: 'in' });
+	let head = $state({
+		date: untrack(() => today),
+		lab: '',
+		labNumber: '',
+		top: '0',
+		bottom: '8',
+		depthUnit: 'in',
+		spot: 'whole'
+	});
 	const lines = $state(
 		ANALYTES.map((analyte): { analyte: Analyte; value: string; method: string; unit: string } => ({
 			analyte,
@@ -72,6 +80,7 @@
 				labNumber: head.labNumber.trim(),
 				report: {
 					date: head.date,
+					...(head.spot === 'whole' ? {} : { spot: head.spot as 'good' | 'bad' }),
 					layers: [{ top, bottom, depthUnit: head.depthUnit as 'in' | 'cm', results }]
 				}
 			})) ?? '';
@@ -100,6 +109,11 @@
 		<Select size="sm" labelText="Unit of depth" bind:selected={head.depthUnit}>
 			<SelectItem value="in" text="in" />
 			<SelectItem value="cm" text="cm" />
+		</Select>
+		<Select size="sm" labelText="Spot" bind:selected={head.spot}>
+			<SelectItem value="whole" text="whole field" />
+			<SelectItem value="bad" text="bad spot" />
+			<SelectItem value="good" text="good spot" />
 		</Select>
 	</div>
 	<p class="soft small">

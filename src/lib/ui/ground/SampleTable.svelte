@@ -1,7 +1,7 @@
 <!-- A sample as the lab wrote it: analytes down, layers across. -->
 <script lang="ts">
 	import { analyteName } from '$core/ground/analyte-names';
-	import { methodName } from '$core/ground/lab-methods';
+	import { methodName } from '$core/ground/lab-file/lab-methods';
 	import type { Layer, Result } from '$core/schema-types';
 	import ListTable from '../tables/ListTable.svelte';
 	import { unitText } from '../figure/unit-text';

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { leafUnit } from '$core/reading/leaf/read-leaf';
+	import { leafUnit } from '$core/reading/leaf/leaf-units';
 	import type { LeafElement, LeafLogEntry } from '$core/schema-types';
 	import { save } from '../forms/call';
 	import DayField from '../forms/DayField.svelte';

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Disclosure } from 'carbon-components-svelte';
 	import type { LeafVerdict } from '$core/reading/leaf/read-leaf';
-	import { leafUnit } from '$core/reading/leaf/read-leaf';
+	import { leafUnit } from '$core/reading/leaf/leaf-units';
 	import { longDate } from '$core/units/day-text';
 	import type { ReadingPage } from '$lib/server/pages/reading-page';
 	import Severity from '../figure/Severity.svelte';
@@ -11,6 +11,7 @@
 	import RowMenu from '../tables/RowMenu.svelte';
 	import LeafBar from './LeafBar.svelte';
 	import LeafForm from './LeafForm.svelte';
+	import LeafPair from './LeafPair.svelte';
 
 	const { log }: { log: ReadingPage['leafLog'] } = $props();
 	const SPOTS = { whole: 'whole field', good: 'good spot', bad: 'bad spot' } as const;
@@ -47,6 +48,7 @@
 					{#each answer.findings as { severity, text, remedy } (text)}
 						<p><Severity {severity} /> {text} <span class="soft">{remedy}</span></p>
 					{/each}
+					{#if answer.pair}<LeafPair pair={answer.pair} soil={answer.soil} />{/if}
 					<ListTable
 						label={`Values of ${title}`}
 						rows={verdicts}

@@ -3,7 +3,7 @@
 	import { Button, InlineNotification, TextInput } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { untrack } from 'svelte';
-	import { applyMapping } from '$core/ground/guess-mapping';
+	import { applyMapping } from '$core/ground/lab-file/guess-mapping';
 	import type { LabDraft } from '$core/schema-types';
 	import ColumnMeanings from '$lib/ui/ground/import/ColumnMeanings.svelte';
 	import LabRows from '$lib/ui/ground/import/LabRows.svelte';
@@ -95,7 +95,7 @@
 					{#each data.preview.mappingProblems as missing (missing)}<li><Mark /> {missing}</li>{/each}
 				</ul>
 			{/if}
-			<ColumnMeanings bind:mapping={draft.mapping} examples={data.sampleCells} {changed} />
+			<ColumnMeanings bind:mapping={draft.mapping} examples={data.sampleCells} crops={data.crops} {changed} />
 		</section>
 
 		<section class="section">

@@ -64,7 +64,7 @@ export const bookOperations = [
 		summary: 'Puts a lab’s file into the book, whole or not at all',
 		body: json<Record<string, never>>('actions#/definitions/EmptyAction'),
 		example: {},
-		run: ({ params, desk }) => commitImport(desk.book, findImport(desk.book, params.import)!)
+		run: ({ params, desk }) => commitImport(desk.book, findImport(desk.book, params.import)!, desk.library.crops)
 	}),
 	operation('DELETE /api/imports/{import}', {
 		summary: 'Throws the draft of an import away; one that is in the book stays',

@@ -1,20 +1,25 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
-import type { Layer } from '../../../../core/schema-types';
+import type { LabMapping, Layer } from '../../../../core/schema-types';
 import { act, type Writer } from '../../book/act';
 import { ActionError } from '../../book/action-error';
 import { writeNewField } from '../../stores/fields';
 import type { LabImport } from '../../stores/lab-imports';
+import type { NamedCrop } from '../../../../core/ground/lab-file/leaf-row';
 import { previewImport, type PreviewRow } from './preview';
 
 /**
- * Puts a lab file into the book as one action: samples, new fields, the lab's layout, and what became of each line.
+ * Puts a lab file into the book as one action: samples or leaf tests, new fields, the lab's layout, and what became of each line.
  * @throws ActionError while any row is undecided; nothing is written then
  */
-export function commitImport(db: Database, { id, fileName, grid, draft, committedAt }: LabImport): void {
+export function commitImport(
+	db: Database,
+	{ id, fileName, grid, draft, committedAt }: LabImport,
+	crops: readonly NamedCrop[]
+): void {
 	if (committedAt !== null) throw new ActionError(`${fileName} is already in the book.`);
 	act(db, { label: `Imported ${fileName}` }, (writer) => {
-		const { rows, mappingProblems } = previewImport(db, grid, draft);
+		const { rows, mappingProblems } = previewImport(db, grid, draft, crops);
 		if (mappingProblems.length > 0) throw new ActionError(mappingProblems.join(' '));
 		const undecided = rows.filter(({ status }) => status === 'undecided');
 		if (undecided.length > 0) {
@@ -22,7 +27,10 @@ export function commitImport(db: Database, { id, fileName, grid, draft, committe
 		}
 		if (!rows.some(({ status }) => status === 'imported'))
 			throw new ActionError('Every row is left out: there is nothing to import.');
-		const sampleIds = writeSamples(db, writer, draft.lab.trim(), rows);
+		const fieldOf = fieldWriter(db, writer);
+		const written = draft.mapping.leaf
+			? writeLeafTests(writer, draft.lab.trim(), rows, fieldOf)
+			: writeSamples(writer, draft.lab.trim(), rows, fieldOf);
 		for (const row of rows) {
 			const imported = row.status === 'imported';
 			writer.insert('lab_import_row', {
@@ -31,28 +39,54 @@ export function commitImport(db: Database, { id, fileName, grid, draft, committe
 				line: row.line,
 				outcome: imported ? 'imported' : 'left out',
 				reason: imported ? '' : outReason(row),
-				sample_id: imported ? sampleIds.get(row.line)! : null
+				sample_id: null,
+				leaf_id: null,
+				...(imported ? { [draft.mapping.leaf ? 'leaf_id' : 'sample_id']: written.get(row.line)! } : {})
 			});
 		}
-		rememberMapping(db, writer, draft.lab.trim(), JSON.stringify(draft.mapping));
+		rememberMapping(db, writer, draft.lab.trim(), draft.mapping);
 		writer.update('lab_import', id, { committed_at: new Date().toISOString() });
 	});
 }
 
-/** Writes one sample per field, day and number, with a layer per row. */
-function writeSamples(db: Database, writer: Writer, lab: string, rows: readonly PreviewRow[]): Map<number, string> {
-	const samples = new Map<string, { fieldId: string; row: PreviewRow; layers: Layer[]; lines: number[] }>();
+type FieldOf = (target: NonNullable<PreviewRow['target']>) => string;
+
+/** The field a row goes to; a new one is written once, however many rows are of it. */
+function fieldWriter(db: Database, writer: Writer): FieldOf {
 	const newFields = new Map<string, string>();
+	return ({ fieldId, name, grower }) => {
+		if (fieldId !== 'new') return fieldId;
+		const newKey = `${grower}|${name}`.toLowerCase();
+		const id = newFields.get(newKey) ?? writeNewField(db, writer, { name, grower, areaAcres: undefined });
+		newFields.set(newKey, id);
+		return id;
+	};
+}
+
+/** Writes a leaf test per row. */
+function writeLeafTests(
+	writer: Writer,
+	lab: string,
+	rows: readonly PreviewRow[],
+	fieldOf: FieldOf
+): Map<number, string> {
+	const ids = new Map<number, string>();
+	for (const { status, leaf, target, line } of rows) {
+		if (status !== 'imported' || !leaf || !target) continue;
+		const id = randomUUID();
+		writer.insert('leaf_test', { id, field_id: fieldOf(target), content: JSON.stringify({ ...leaf, lab }) });
+		ids.set(line, id);
+	}
+	return ids;
+}
+
+/** Writes one sample per field, day, number and spot, with a layer per row. */
+function writeSamples(writer: Writer, lab: string, rows: readonly PreviewRow[], fieldOf: FieldOf): Map<number, string> {
+	const samples = new Map<string, { fieldId: string; row: PreviewRow; layers: Layer[]; lines: number[] }>();
 	for (const row of rows) {
 		if (row.status !== 'imported' || !row.layer || !row.target) continue;
-		const { name, grower } = row.target;
-		let fieldId = row.target.fieldId;
-		if (fieldId === 'new') {
-			const newKey = `${grower}|${name}`.toLowerCase();
-			fieldId = newFields.get(newKey) ?? writeNewField(db, writer, { name, grower, areaAcres: undefined });
-			newFields.set(newKey, fieldId);
-		}
-		const sampleKey = `${fieldId}|${row.date ?? ''}|${row.sampleNumber}`;
+		const fieldId = fieldOf(row.target);
+		const sampleKey = `${fieldId}|${row.date ?? ''}|${row.sampleNumber}|${row.spot}`;
 		const sample = samples.get(sampleKey) ?? { fieldId, row, layers: [], lines: [] };
 		sample.layers.push(row.layer);
 		sample.lines.push(row.line);
@@ -61,19 +95,21 @@ function writeSamples(db: Database, writer: Writer, lab: string, rows: readonly 
 	const ids = new Map<number, string>();
 	for (const { fieldId, row, layers, lines } of samples.values()) {
 		const id = randomUUID();
-		const report = JSON.stringify({ ...(row.date ? { date: row.date } : {}), layers });
+		const { date, spot } = row;
+		const report = JSON.stringify({ ...(date ? { date } : {}), ...(spot === 'whole' ? {} : { spot }), layers });
 		writer.insert('sample', { id, field_id: fieldId, lab, lab_number: row.sampleNumber, report });
 		for (const line of lines) ids.set(line, id);
 	}
 	return ids;
 }
 
-function rememberMapping(db: Database, writer: Writer, lab: string, mapping: string): void {
+function rememberMapping(db: Database, writer: Writer, lab: string, mapping: LabMapping): void {
 	const known = db
-		.prepare<[string], { id: string }>('SELECT id FROM lab_mapping WHERE lab = ? COLLATE NOCASE')
-		.get(lab);
-	if (known) writer.update('lab_mapping', known.id, { mapping });
-	else writer.insert('lab_mapping', { id: randomUUID(), lab, mapping });
+		.prepare<[string, string], { id: string }>('SELECT id FROM lab_mapping WHERE lab = ? COLLATE NOCASE AND kind = ?')
+		.get(lab, mapping.leaf ? 'leaf' : 'soil');
+	const row = { mapping: JSON.stringify(mapping) };
+	if (known) writer.update('lab_mapping', known.id, row);
+	else writer.insert('lab_mapping', { id: randomUUID(), lab, ...row });
 }
 
 function outReason({ blank, problems }: PreviewRow): string {

@@ -128,8 +128,8 @@ describe('an import', () => {
 		startImport(db, 'lab.csv', await readLabFile('lab.csv', bytes(text)));
 	const decide = (id: string, change: object) =>
 		saveDraft(db, id, { ...findImport(db, id)!.draft, lab: 'Fenmoor', grower: 'Tarrow', ...change });
-	const preview = (id: string) => previewImport(db, findImport(db, id)!.grid, findImport(db, id)!.draft);
-	const commit = (id: string) => commitImport(db, findImport(db, id)!);
+	const preview = (id: string) => previewImport(db, findImport(db, id)!.grid, findImport(db, id)!.draft, []);
+	const commit = (id: string) => commitImport(db, findImport(db, id)!, []);
 
 	it('sends rows to the field of their name, or to a new one', async () => {
 		const id = await start(CSV);

@@ -1,6 +1,9 @@
 import type { Database } from 'better-sqlite3';
-import { mappingProblems, readLabRows, type LabRow } from '../../../../core/ground/read-lab-rows';
-import type { LabDraft } from '../../../../core/schema-types';
+import type { NamedCrop } from '../../../../core/ground/lab-file/leaf-row';
+import { mappingProblems } from '../../../../core/ground/lab-file/mapping-problems';
+import { leafKey, readLabRows, type LabRow } from '../../../../core/ground/lab-file/read-lab-rows';
+import type { LabDraft, LeafLogEntry } from '../../../../core/schema-types';
+import { fromJson } from '../../from-json';
 import { listFields } from '../../stores/fields';
 import type { LabGrid } from './read-file';
 
@@ -20,25 +23,23 @@ export interface Preview {
 }
 
 /** What a lab file would become under the decisions so far. Reads the book, writes nothing. */
-export function previewImport(db: Database, grid: LabGrid, draft: LabDraft): Preview {
+export function previewImport(db: Database, grid: LabGrid, draft: LabDraft, crops: readonly NamedCrop[]): Preview {
 	const problems = mappingProblems(draft.mapping);
 	if (draft.lab.trim() === '') problems.unshift('Name the lab, so that its columns are remembered.');
 	const cells = grid.rows.map((row, index) => corrected(row, draft.corrections[String(grid.firstLine + index)]));
 	const fields = listFields(db);
 	const byName = new Map<string, typeof fields>();
 	for (const field of fields) byName.set(key(field.name), [...(byName.get(key(field.name)) ?? []), field]);
-	const taken = takenDays(db);
+	const taken = draft.mapping.leaf ? bookedLeaves(db) : takenDays(db);
 	const leftOut = new Set(draft.leftOut);
-	const rows = readLabRows(cells, draft.mapping, grid.firstLine).map((row, index): PreviewRow => {
+	const rows = readLabRows(cells, draft.mapping, grid.firstLine, crops).map((row, index): PreviewRow => {
 		const target = row.field === '' ? undefined : targetOf(row, draft, byName.get(key(row.field)) ?? [], fields);
 		const problems = [...row.problems];
-		if (row.layer && typeof target === 'string') problems.push({ column: -1, message: target });
-		if (
-			row.layer &&
-			typeof target === 'object' &&
-			taken.has(`${target.fieldId}|${row.date ?? ''}|${row.sampleNumber}`)
-		) {
-			problems.push({ column: -1, message: `${target.name} already has this sample in the book` });
+		const readable = row.layer !== undefined || row.leaf !== undefined;
+		if (readable && typeof target === 'string') problems.push({ column: -1, message: target });
+		if (readable && typeof target === 'object' && taken.has(`${target.fieldId}|${bookKey(row)}`)) {
+			const what = row.leaf ? 'leaf test' : 'sample';
+			problems.push({ column: -1, message: `${target.name} already has this ${what} in the book` });
 		}
 		const out = row.blank || leftOut.has(row.line);
 		return {
@@ -88,11 +89,21 @@ function targetOf(
 	return { fieldId: 'new', name: row.field, grower };
 }
 
-/** field|day|sample number of every sample in the book. */
+/** What tells a row from others of its field. */
+function bookKey({ leaf, date, sampleNumber, spot }: LabRow): string {
+	return leaf ? leafKey(leaf) : `${date ?? ''}|${sampleNumber}|${spot}`;
+}
+
+function bookedLeaves(db: Database): Set<string> {
+	const rows = db.prepare<[], { field_id: string; content: string }>('SELECT field_id, content FROM leaf_test').all();
+	return new Set(rows.map(({ field_id, content }) => `${field_id}|${leafKey(fromJson<LeafLogEntry>(content))}`));
+}
+
+/** field|day|sample number|spot of every sample in the book. */
 function takenDays(db: Database): Set<string> {
 	const rows = db
 		.prepare<[], { key: string }>(
-			"SELECT field_id || '|' || ifnull(taken_on, '') || '|' || lab_number AS key FROM sample"
+			"SELECT field_id || '|' || ifnull(taken_on, '') || '|' || lab_number || '|' || ifnull(spot, 'whole') AS key FROM sample"
 		)
 		.all();
 	return new Set(rows.map((row) => row.key));

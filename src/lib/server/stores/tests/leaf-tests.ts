@@ -3,6 +3,7 @@ import type { Database } from 'better-sqlite3';
 import type { LeafLogEntry } from '../../../../core/schema-types';
 import { longDate } from '../../../../core/units/day-text';
 import { act } from '../../book/act';
+import { ActionError } from '../../book/action-error';
 import { fromJson } from '../../from-json';
 
 /** Leaf tests of a field, the newest first. */
@@ -22,5 +23,9 @@ export function bookLeafTest(db: Database, fieldId: string, test: LeafLogEntry):
 }
 
 export function removeLeafTest(db: Database, fieldId: string, id: string): void {
-	act(db, { label: 'Deleted a leaf test', fieldId }, (writer) => writer.remove('leaf_test', id));
+	act(db, { label: 'Deleted a leaf test', fieldId }, (writer) => {
+		const used = db.prepare<[string]>('SELECT 1 FROM lab_import_row WHERE leaf_id = ?').get(id);
+		if (used) throw new ActionError('This leaf test came from a lab file; undo that import to delete it.');
+		writer.remove('leaf_test', id);
+	});
 }

@@ -2,8 +2,10 @@
 <script lang="ts">
 	import { TextInput } from 'carbon-components-svelte';
 	import { analyteName } from '$core/ground/analyte-names';
-	import { methodName, methodsOf } from '$core/ground/lab-methods';
-	import type { Analyte, ColumnMeaning, LabMapping, LabMethod, ResultUnit } from '$core/schema-types';
+	import { guessMapping, type LabFileKind } from '$core/ground/lab-file/guess-mapping';
+	import { methodName, methodsOf } from '$core/ground/lab-file/lab-methods';
+	import type { Analyte, ColumnMeaning, LabMapping, LabMethod, LeafElement, ResultUnit } from '$core/schema-types';
+	import { LEAF_UNITS, leafUnit } from '$core/reading/leaf/leaf-units';
 	import { unitsOf } from '$core/units/result-units';
 	import { unitText } from '../../figure/unit-text';
 	import Choice from '../../forms/Choice.svelte';
@@ -12,9 +14,11 @@
 	interface Props {
 		mapping: LabMapping;
 		examples: string[];
+		/** Names of the crops that leaves may be of. */
+		crops: string[];
 		changed: () => void;
 	}
-	let { mapping = $bindable(), examples, changed }: Props = $props();
+	let { mapping = $bindable(), examples, crops, changed }: Props = $props();
 
 	const ROLES: ColumnMeaning['role'][] = [
 		'ignore',
@@ -24,8 +28,22 @@
 		'date',
 		'depth',
 		'top depth',
-		'bottom depth'
+		'bottom depth',
+		'spot'
 	];
+	const LEAF_ROLES: ColumnMeaning['role'][] = [
+		'ignore',
+		'field',
+		'grower',
+		'sample number',
+		'date',
+		'spot',
+		'crop',
+		'part',
+		'stage',
+		'leaves'
+	];
+	const ELEMENTS: LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'B', 'Zn', 'Mn', 'Cu', 'Fe'];
 	const ANALYTES: Analyte[] = [
 		'pH',
 		'bufferPh',
@@ -53,10 +71,16 @@
 	];
 
 	const named = (values: readonly string[]) => values.map((value) => ({ value, text: value }));
-	const MEANINGS = [
-		{ label: 'About the sample', options: named(ROLES) },
-		{ label: 'A result', options: ANALYTES.map((analyte) => ({ value: `=${analyte}`, text: analyteName(analyte) })) }
-	];
+	const MEANINGS = {
+		soil: [
+			{ label: 'About the sample', options: named(ROLES) },
+			{ label: 'A result', options: ANALYTES.map((analyte) => ({ value: `=${analyte}`, text: analyteName(analyte) })) }
+		],
+		leaf: [
+			{ label: 'About the leaves', options: named(LEAF_ROLES) },
+			{ label: 'A result', options: ELEMENTS.map((element) => ({ value: `=${element}`, text: element })) }
+		]
+	};
 	const ALL_UNITS = [
 		...named(['ppm', 'mg/kg']),
 		{ value: 'lb/ac', text: 'lb/ac in the layer' },
@@ -64,13 +88,28 @@
 		{ value: 'kg/ha', text: 'kg/ha' }
 	];
 
-	const unset = $derived(mapping.columns.some(({ role, unit }) => role === 'result' && unit === undefined));
+	const kind = $derived(mapping.leaf ? 'leaf' : 'soil');
+	const unset = $derived(
+		kind === 'soil' && mapping.columns.some(({ role, unit }) => role === 'result' && unit === undefined)
+	);
+
+	/** What the file holds is another thing: its header line is read anew. */
+	function setKind(wanted: LabFileKind): void {
+		const headers = mapping.columns.map(({ header }) => header);
+		mapping = { ...guessMapping(headers, [], wanted), dateOrder: mapping.dateOrder, depth: mapping.depth };
+		changed();
+	}
 
 	function setMeaning(column: ColumnMeaning, value: string): void {
 		delete column.method;
 		delete column.unit;
 		delete column.analyte;
-		if (value.startsWith('=')) {
+		delete column.element;
+		if (value.startsWith('=') && kind === 'leaf') {
+			column.role = 'result';
+			column.element = value.slice(1) as LeafElement;
+			column.unit = leafUnit(column.element);
+		} else if (value.startsWith('=')) {
 			column.role = 'result';
 			column.analyte = value.slice(1) as Analyte;
 			const units = unitsOf(column.analyte);
@@ -105,27 +144,15 @@
 </script>
 
 <div class="row defaults">
-	<span>Sampled depth, where no column says it:</span>
-	{#each ['top', 'bottom'] as const as end (end)}
-		<div class="depth">
-			<TextInput
-				size="sm"
-				hideLabel
-				inputmode="decimal"
-				labelText={`${end === 'top' ? 'Top' : 'Bottom'} of the sampled depth`}
-				value={String(mapping.depth[end])}
-				on:input={({ detail }) => setDepth(end, detail)}
-			/>
-		</div>
-	{/each}
+	<span>The file holds</span>
 	<Choice
-		label="Unit of depth"
-		value={mapping.depth.unit}
-		options={named(['in', 'cm'])}
-		choose={(unit) => {
-			mapping.depth.unit = unit as LabMapping['depth']['unit'];
-			changed();
-		}}
+		label="The file holds"
+		value={kind}
+		options={[
+			{ value: 'soil', text: 'soil tests' },
+			{ value: 'leaf', text: 'leaf tests' }
+		]}
+		choose={(wanted) => setKind(wanted as LabFileKind)}
 	/>
 	<span>Dates are written</span>
 	<Choice
@@ -137,6 +164,50 @@
 			changed();
 		}}
 	/>
+	{#if mapping.leaf}
+		{@const leaf = mapping.leaf}
+		<span>Where no column says it:</span>
+		{#each ['crop', 'part', 'stage'] as const as what (what)}
+			<div class="told">
+				<TextInput
+					size="sm"
+					labelText={what === 'part' ? 'Leaves picked' : what === 'stage' ? 'Stage or month' : 'Crop'}
+					list={what === 'crop' ? 'leaf-crops' : undefined}
+					value={leaf[what]}
+					on:input={({ detail }) => {
+						leaf[what] = String(detail ?? '');
+						changed();
+					}}
+				/>
+			</div>
+		{/each}
+		<datalist id="leaf-crops"
+			>{#each crops as name (name)}<option value={name}></option>{/each}</datalist
+		>
+	{:else}
+		<span>Sampled depth, where no column says it:</span>
+		{#each ['top', 'bottom'] as const as end (end)}
+			<div class="depth">
+				<TextInput
+					size="sm"
+					hideLabel
+					inputmode="decimal"
+					labelText={`${end === 'top' ? 'Top' : 'Bottom'} of the sampled depth`}
+					value={String(mapping.depth[end])}
+					on:input={({ detail }) => setDepth(end, detail)}
+				/>
+			</div>
+		{/each}
+		<Choice
+			label="Unit of depth"
+			value={mapping.depth.unit}
+			options={named(['in', 'cm'])}
+			choose={(unit) => {
+				mapping.depth.unit = unit as LabMapping['depth']['unit'];
+				changed();
+			}}
+		/>
+	{/if}
 	{#if unset}
 		<span>Set every unit not named to</span>
 		<Choice
@@ -157,11 +228,21 @@
 			</div>
 			<Choice
 				label={`Meaning of ${column.header}`}
-				value={column.role === 'result' ? `=${column.analyte}` : column.role}
-				groups={MEANINGS}
+				value={column.role === 'result' ? `=${column.element ?? column.analyte}` : column.role}
+				groups={MEANINGS[kind]}
 				choose={(meaning) => setMeaning(column, meaning)}
 			/>
-			{#if column.role === 'result' && column.analyte}
+			{#if column.role === 'result' && column.element}
+				<Choice
+					label={`Unit of ${column.header}`}
+					value={column.unit ?? ''}
+					options={named(LEAF_UNITS)}
+					choose={(unit) => {
+						column.unit = unit as ResultUnit;
+						changed();
+					}}
+				/>
+			{:else if column.role === 'result' && column.analyte}
 				{@const methods = methodsOf(column.analyte)}
 				{#if methods.length > 0}
 					<Choice
@@ -198,13 +279,19 @@
 
 <style>
 	.defaults {
-		align-items: center;
+		align-items: end;
 		gap: 0.5rem 1.2rem;
 		margin-bottom: 0.8rem;
 		font-size: 0.92rem;
 	}
+	.defaults > span {
+		padding-bottom: 0.35rem;
+	}
 	.depth {
 		width: 5rem;
+	}
+	.told {
+		width: 12rem;
 	}
 	.columns {
 		display: grid;

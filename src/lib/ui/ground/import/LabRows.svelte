@@ -3,6 +3,8 @@
 	import Mark from '../../figure/Mark.svelte';
 	import { analyteName } from '$core/ground/analyte-names';
 	import type { Analyte, LabDraft } from '$core/schema-types';
+	import { keysOf } from '$core/check/typed-object';
+	import { leafUnit } from '$core/reading/leaf/leaf-units';
 	import { longDate } from '$core/units/day-text';
 	import ListTable from '../../tables/ListTable.svelte';
 	import type { ImportPage } from '$lib/server/pages/import-page';
@@ -40,7 +42,12 @@
 		changed();
 	}
 
-	function resultsText({ layer }: Row): string {
+	function resultsText({ layer, leaf }: Row): string {
+		if (leaf) {
+			return keysOf(leaf.results)
+				.map((element) => `${element} ${leaf.results[element]} ${leafUnit(element)}`)
+				.join(', ');
+		}
 		return (layer?.results ?? [])
 			.map(({ analyte, qualifier, value, unit }) => {
 				const shown = unit === 'pH' ? '' : ` ${unit.replace('-furrow', '').replace('100g', '100 g')}`;
@@ -77,6 +84,10 @@
 {#snippet depthCell({ layer }: Row)}
 	<span class="nowrap">{layer ? `${layer.top}-${layer.bottom} ${layer.depthUnit}` : ''}</span>
 {/snippet}
+{#snippet leavesCell({ leaf, spot }: Row)}
+	{leaf ? `${leaf.crop} at ${leaf.stage}${spot === 'whole' ? '' : `, ${spot} spot`}` : ''}
+	<span class="soft small">{leaf?.part}</span>
+{/snippet}
 {#snippet readCell(row: Row)}
 	{#each row.problems as { column, message }, index (index)}
 		<div class="problem">
@@ -111,7 +122,9 @@
 		{ name: 'Line', of: ({ line }) => line, number: true },
 		{ name: 'Goes to', of: ({ target, field }) => target?.name ?? field, cell: targetCell },
 		{ name: 'Sampled', of: ({ date }) => date, cell: dateCell },
-		{ name: 'Depth', of: ({ layer }) => layer?.top, cell: depthCell },
+		draft.mapping.leaf
+			? { name: 'Leaves', of: ({ leaf }) => leaf?.stage, cell: leavesCell }
+			: { name: 'Depth', of: ({ layer }) => layer?.top, cell: depthCell },
 		{ name: 'Read as', of: ({ problems }) => -problems.length, cell: readCell },
 		{ name: '', cell: outCell }
 	]}

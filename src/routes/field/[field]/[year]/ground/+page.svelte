@@ -83,6 +83,12 @@
 			{:else}
 				<p class="soft">No sample yet. <a href="/import">Import a lab file</a>.</p>
 			{/if}
+			{#if data.spotSamples.length > 0}
+				<Disclosure align="start" summary={`Of good and bad spots (${data.spotSamples.length})`}>
+					<p class="soft small">They stand beside leaf tests under Reading; the rates do not go by them.</p>
+					{#each data.spotSamples as sample (sample.id)}{@render sampleOf(sample, `, ${sample.spot} spot`)}{/each}
+				</Disclosure>
+			{/if}
 		</section>
 	</div>
 	<div class="split section">

@@ -1,5 +1,6 @@
-import type { Analyte, ColumnMeaning, LabMapping, LabMethod, ResultUnit } from '../schema-types';
-import { unitsOf } from '../units/result-units';
+import type { Analyte, ColumnMeaning, LabMapping, LabMethod, ResultUnit } from '../../schema-types';
+import { unitsOf } from '../../units/result-units';
+import { guessLeafColumn, looksLikeLeaves } from './guess-leaf-column';
 import { isMethodOf } from './lab-methods';
 
 const ROLES: readonly [ColumnMeaning['role'], RegExp][] = [
@@ -9,7 +10,8 @@ const ROLES: readonly [ColumnMeaning['role'], RegExp][] = [
 	['date', /\bdate\b|^(sampled|taken)\b/i],
 	['top depth', /^(top|from|upper)\b|depth\s*(top|from)/i],
 	['bottom depth', /^(bottom|to|lower)\b|depth\s*(bottom|to)/i],
-	['depth', /\bdepth\b/i]
+	['depth', /\bdepth\b/i],
+	['spot', /\bspot\b|good\s*\/\s*bad/i]
 ];
 
 /** Earlier lines win: "Buffer pH" is not the soil's pH, "NO3-N" is not N of anything else. */
@@ -71,25 +73,40 @@ const UNITS: readonly [ResultUnit, RegExp][] = [
 
 const NOT_A_RESULT = /saturation|\bsat\b|base\s*sat|rating|recommend|ratio|\b(ca|mg|k|na|h)\s*%|%\s*(ca|mg|k|na|h)\b/i;
 
-/** A first reading of a lab file's header line, for the adviser to correct. Columns it does not know are ignored. */
-export function guessMapping(headers: readonly string[], rows: readonly (readonly string[])[]): LabMapping {
+/** What a lab file holds. */
+export type LabFileKind = 'soil' | 'leaf';
+
+/**
+ * A first reading of a lab file's header line, for the adviser to correct. Columns it does not know are ignored.
+ * @param kind soil or leaf tests; guessed from the headers where it is not said
+ */
+export function guessMapping(
+	headers: readonly string[],
+	rows: readonly (readonly string[])[],
+	kind: LabFileKind = looksLikeLeaves(headers) ? 'leaf' : 'soil'
+): LabMapping {
 	return {
-		columns: headers.map(guessColumn),
+		columns: headers.map((header) => guessColumn(header, kind)),
 		dateOrder: guessDateOrder(rows),
-		depth: { top: 0, bottom: 8, unit: 'in' }
+		depth: { top: 0, bottom: 8, unit: 'in' },
+		...(kind === 'leaf' ? { leaf: { crop: '', part: '', stage: '' } } : {})
 	};
 }
 
 /** The remembered meanings laid over a new file by header, so that a moved or added column does no harm. */
 export function applyMapping(headers: readonly string[], remembered: LabMapping): LabMapping {
 	const known = new Map(remembered.columns.map((column) => [column.header, column]));
-	return { ...remembered, columns: headers.map((header) => known.get(header) ?? guessColumn(header)) };
+	const kind = remembered.leaf ? 'leaf' : 'soil';
+	return { ...remembered, columns: headers.map((header) => known.get(header) ?? guessColumn(header, kind)) };
 }
 
-function guessColumn(header: string): ColumnMeaning {
+function guessColumn(header: string, kind: LabFileKind): ColumnMeaning {
 	const plain = header.replaceAll('_', ' ').trim();
+	const leaf = kind === 'leaf' ? guessLeafColumn(header, plain) : undefined;
+	if (leaf) return leaf;
 	const role = ROLES.find(([, pattern]) => pattern.test(plain))?.[0];
 	if (role) return { header, role };
+	if (kind === 'leaf') return { header, role: 'ignore' };
 	if (NOT_A_RESULT.test(plain)) return { header, role: 'ignore' };
 	const found = ANALYTES.find(([, pattern]) => pattern.test(plain.replace(/mg\s*\/\s*kg|kg\s*\/\s*ha/gi, '')))?.[0];
 	if (!found) return { header, role: 'ignore' };

@@ -1,4 +1,4 @@
-import type { Analyte, LabMethod } from '../schema-types';
+import type { Analyte, LabMethod } from '../../schema-types';
 
 const CATION_METHODS: readonly LabMethod[] = ['ammonium-acetate', 'mehlich-3'];
 const METAL_METHODS: readonly LabMethod[] = ['dtpa', 'mehlich-3'];

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { LabMapping } from '../schema-types';
+import type { LabMapping } from '../../schema-types';
 import { applyMapping, guessMapping } from './guess-mapping';
-import { mappingProblems, readLabRows } from './read-lab-rows';
+import { mappingProblems } from './mapping-problems';
+import { readLabRows } from './read-lab-rows';
 
 const HEADERS = [
 	'Client',
@@ -17,7 +18,7 @@ const HEADERS = [
 ];
 const ROW = ['Tarrow', 'North', '12', '11/09/2026', '0-8', '5.6', '6.4', '10', '120'];
 const mapping = guessMapping(HEADERS, [ROW]);
-const read = (...cells: string[][]) => readLabRows(cells, mapping, 2);
+const read = (...cells: string[][]) => readLabRows(cells, mapping, 2, []);
 const changed = (column: string, text: string) => ROW.map((cell, at) => (HEADERS[at] === column ? text : cell));
 
 describe('the first guess at a header line', () => {
@@ -131,7 +132,7 @@ describe('a row', () => {
 	it('is always either read or bad, whatever the cells say', () => {
 		fc.assert(
 			fc.property(fc.array(fc.array(fc.string({ maxLength: 12 }), { maxLength: 12 }), { maxLength: 8 }), (cells) => {
-				for (const row of readLabRows(cells, mapping, 2)) {
+				for (const row of readLabRows(cells, mapping, 2, [])) {
 					expect([row.blank, row.layer !== undefined, row.problems.length > 0].filter(Boolean)).toHaveLength(1);
 				}
 			})

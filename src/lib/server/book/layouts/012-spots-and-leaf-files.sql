@@ -1,0 +1,17 @@
+-- Samples of a good or bad spot stand beside leaf tests; a field's rates go by the others.
+ALTER TABLE sample ADD COLUMN spot TEXT GENERATED ALWAYS AS (report ->> '$.spot') VIRTUAL;
+
+-- Lines of a file of leaf tests.
+ALTER TABLE lab_import_row ADD COLUMN leaf_id TEXT REFERENCES leaf_test (id);
+
+-- A lab lays out its files of soil and of leaf tests in two ways.
+CREATE TABLE lab_mapping_of_kind (
+	id TEXT PRIMARY KEY,
+	lab TEXT NOT NULL,
+	mapping TEXT NOT NULL CHECK (json_valid(mapping)), -- schemas/lab-mapping.schema.json
+	kind TEXT GENERATED ALWAYS AS (iif(mapping -> '$.leaf' IS NULL, 'soil', 'leaf')) VIRTUAL,
+	UNIQUE (lab, kind)
+) STRICT;
+INSERT INTO lab_mapping_of_kind (id, lab, mapping) SELECT id, lab, mapping FROM lab_mapping;
+DROP TABLE lab_mapping;
+ALTER TABLE lab_mapping_of_kind RENAME TO lab_mapping;
