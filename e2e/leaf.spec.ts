@@ -1,4 +1,4 @@
-import { expect, test } from './app';
+import { expect, hydrated, test } from './app';
 
 test('leaf tests: a bad spot beside a good one, another stage that is not read, and one typed in', async ({
 	page,
@@ -60,7 +60,8 @@ test('a lab’s file of leaf tests: known by its header, one value that cannot b
 	page,
 	app
 }) => {
-	await page.goto('/import');
+	await page.goto(`${app.server.origin}/import`);
+	await hydrated(page);
 	await page.locator('input[type=file]').setInputFiles('demo/leaf-fenmoor.csv');
 	await expect(page.getByLabel('The file holds')).toHaveValue('leaf');
 	await page.getByLabel('Lab (its columns are remembered)').fill('Fenmoor Soil Bench');

@@ -36,3 +36,74 @@ test('a report of well water: indices, acid with its caution, what it brings, an
 		.click();
 	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('Alk - C x f(target)');
 });
+
+test('a report saved under a source: its nitrate goes off the rate of the field that is irrigated from it', async ({
+	page,
+	app
+}) => {
+	await page.goto(`${app.server.origin}/water`);
+	await hydrated(page);
+	const sources = page.getByRole('table', { name: 'Sources of water' });
+	await sources.getByRole('button', { name: 'Saltlick creek' }).click();
+	const report = page.getByRole('region', { name: 'Report' });
+	await expect(report.getByLabel('Ca, ppm', { exact: true })).toHaveValue('34');
+	await report.getByLabel('NO3-N, ppm', { exact: true }).fill('12');
+	await report.getByLabel('Source').selectOption('a new one');
+	await report.getByRole('button', { name: 'Save the report' }).click();
+	await expect(report).toContainText('Name the source');
+	await report.getByLabel('Name of the source').fill('North well');
+	await report.getByRole('button', { name: 'Save the report' }).click();
+	await expect(sources.getByRole('row', { name: /^North well well 29 Nov 2026/ })).toContainText('12');
+
+	await app.openField('Almond Reach, old', 'ground');
+	const irrigation = page.getByRole('region', { name: 'Irrigation' });
+	await expect(irrigation.getByRole('row', { name: /^Year 36/ })).toContainText('40.8 lb/ac');
+	await irrigation.getByRole('button', { name: 'Change the irrigation' }).click();
+	await irrigation.getByLabel('Source').selectOption('North well');
+	await irrigation.getByLabel('Jun, in').fill('a lot');
+	await irrigation.getByRole('button', { name: 'Save the irrigation' }).click();
+	await expect(irrigation).toContainText('Jun “a lot” must be in of water, 0 to 40.');
+	await irrigation.getByLabel('Jun, in').fill('2');
+	await irrigation.getByRole('button', { name: 'Save the irrigation' }).click();
+	// 30 in of 12 ppm: 81.6 lb.
+	await expect(irrigation.getByRole('row', { name: /^Year 30/ })).toContainText('81.6 lb/ac');
+	await page.getByRole('button', { name: /^Undo: Changed the irrigation/ }).click();
+	await expect(irrigation.getByRole('row', { name: /^Year 36/ })).toContainText('40.8 lb/ac');
+	await app.openField('Almond Reach, old', 'reading');
+	await expect(page.getByText('36 in of water of Reach well bring 497')).toBeVisible();
+});
+
+test('almonds fertigated from the well: potassium nitrate limits the tank, phosphate is stopped, sulfuric acid stays out of calcium nitrate', async ({
+	page,
+	app
+}) => {
+	await app.openField('Almond Reach, old', 'supply');
+	await page.getByRole('link', { name: 'Stock tanks and injection' }).click();
+	await hydrated(page);
+	const doses = page.getByRole('region', { name: 'Doses' });
+	const stock = page.getByRole('region', { name: 'Stock and injection' });
+	await expect(stock.getByRole('alert')).toHaveText('No dose goes with the water yet: add one.');
+	const add = (name: string) => doses.getByLabel('Add a product').selectOption({ label: name });
+	await add('Potassium nitrate 13-0-46');
+	await doses.getByLabel('Potassium nitrate 13-0-46, lb/ac').fill('60');
+	await doses.getByLabel('A tank holds, gal').fill('300');
+	await expect(stock).toContainText('Potassium nitrate 13-0-46 limits tank A: 1440 lb make 546 gal');
+	await expect(
+		stock.getByRole('table', { name: 'Stock tanks' }).getByRole('row', { name: /^A 546 gal/ })
+	).toContainText('34.1 gal/h');
+	await add('Calcium nitrate 15.5-0-0-19Ca');
+	await add('Sulfuric acid 93 %');
+	await expect(stock).not.toContainText('must not meet');
+	await doses.getByLabel('Tank of Sulfuric acid 93 %').selectOption('B');
+	await expect(stock).toContainText(
+		'Calcium nitrate 15.5-0-0-19Ca and Sulfuric acid 93 % must not meet in tank B: its calcium falls out with sulfate as gypsum.'
+	);
+	await doses.getByLabel('Tank of Sulfuric acid 93 %').selectOption('C');
+	await add('Monopotassium phosphate 0-52-34');
+	await expect(stock).toContainText('Phosphate in this water falls out with its calcium (64.1 ppm at pH 7.8)');
+	await doses.getByLabel('pH in the line, with acid').fill('6.5');
+	await expect(stock).not.toContainText('falls out with its calcium (');
+	const card = page.waitForEvent('download');
+	await stock.getByRole('link', { name: 'Print the card' }).click();
+	expect((await card).suggestedFilename()).toBe('stock-tanks.pdf');
+});

@@ -12,6 +12,7 @@ import cautions from '../../../schemas/cautions.schema.json';
 import plan from '../../../schemas/plan.schema.json';
 import labDraft from '../../../schemas/lab-draft.schema.json';
 import labMapping from '../../../schemas/lab-mapping.schema.json';
+import fertigation from '../../../schemas/fertigation.schema.json';
 import fitAnswer from '../../../schemas/fit-answer.schema.json';
 import fitRequest from '../../../schemas/fit-request.schema.json';
 import response from '../../../schemas/response.schema.json';
@@ -70,6 +71,7 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	cautions,
 	response,
 	fitRequest,
+	fertigation,
 	fitAnswer,
 	adviseAnswer,
 	adviseRequest,

@@ -10,7 +10,15 @@ import type { Site } from '../reading/site';
 import { SiteReading } from '../reading/site-reading';
 import { soilLayers } from '../reading/soil/soil-layers';
 import { InputError } from '../check/problem';
-import type { AdviseAnswer, AdviseRequest, Crop, LeafRanges, Outlook, RateNutrient } from '../schema-types';
+import type {
+	AdviseAnswer,
+	AdviseRequest,
+	Crop,
+	LeafRanges,
+	Outlook,
+	RateNutrient,
+	WaterLimits
+} from '../schema-types';
 import { HA_PER_ACRE } from '../units/factors';
 import { tidy } from '../units/display';
 import { inSystem } from '../units/rate-units';
@@ -32,6 +40,8 @@ export interface Knowledge {
 	crops: readonly Crop[];
 	/** What leaf tests are read against; left out where rates alone are asked. */
 	leafRanges?: readonly LeafRanges[];
+	/** What irrigation water is read against; left out likewise. */
+	waterLimits?: WaterLimits;
 }
 
 /** Rounding of one of two areas, share: judgement. */
@@ -81,13 +91,17 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 	const cec = cationExchangeCapacity(site.soil);
 	return {
 		rates,
-		findings: readReport({ site, cec, packs: knowledge.packs, leafRanges: knowledge.leafRanges }),
+		findings: readReport({ site, cec, packs: knowledge.packs, ...referencesOf(knowledge) }),
 		derived: derivedOf(site, cec, knowledge.packs, request.units),
 		nitrogen: nitrogenAccount(site, knowledge.packs, request.units),
 		...(request.outlookYears === undefined
 			? {}
 			: { outlooks: adviseOutlooks(request, wanted, reading, knowledge.packs) })
 	};
+}
+
+function referencesOf({ leafRanges, waterLimits }: Knowledge) {
+	return { leafRanges, waterLimits };
 }
 
 /** A rate that the goal of the year moves; a deficit of the exchange is made good once, whatever grows. */
@@ -145,6 +159,7 @@ export function siteOf(request: AdviseRequest, crops: readonly Crop[], today: st
 		nitrogenRate: request.nitrogenRate,
 		prices: { grain: request.prices?.grain, nitrogen: request.prices?.nitrogen },
 		nitrogen: request.nitrogen ?? {},
+		irrigation: request.irrigation,
 		programme: request.programme,
 		inSeason: request.inSeason ?? {},
 		zone: undefined,

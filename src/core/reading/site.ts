@@ -3,6 +3,7 @@ import type {
 	Block,
 	BlockYear,
 	Crop,
+	FieldIrrigation,
 	InSeason,
 	NitrogenPass,
 	NitrogenTerms,
@@ -26,6 +27,8 @@ export interface Site {
 	prices: { grain: number | undefined; nitrogen: number | undefined };
 	/** What the adviser wants of nitrogen, and what else brings some. */
 	nitrogen: NitrogenTerms;
+	/** Undefined where no water is put on, or none is known of. */
+	irrigation: FieldIrrigation | undefined;
 	/** Nitrogen passes planned or applied; undefined where no programme is known. */
 	programme: readonly NitrogenPass[] | undefined;
 	/** What was found in the standing crop. */

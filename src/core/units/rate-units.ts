@@ -21,6 +21,9 @@ const TO_METRIC: Record<string, { unit: string; factor: number }> = {
 	lb: { unit: 'kg', factor: KG_PER_LB },
 	'$/lb': { unit: '$/kg', factor: 1 / KG_PER_LB },
 	gal: { unit: 'L', factor: L_PER_GAL },
+	'gal/h': { unit: 'L/h', factor: L_PER_GAL },
+	'lb/gal': { unit: 'kg/L', factor: KG_PER_LB / L_PER_GAL },
+	'ac/h': { unit: 'ha/h', factor: HA_PER_ACRE },
 	'short tons': { unit: 't', factor: T_PER_SHORT_TON },
 	// Yields; bushels stay bushels, as the guides count them.
 	'ton/ac': { unit: 't/ha', factor: T_HA_PER_SHORT_TON_AC },

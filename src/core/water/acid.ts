@@ -1,9 +1,8 @@
 import { figure, type Figure } from '../figure/figure';
-import { FT_PER_M, KG_PER_LB, M2_PER_ACRE } from '../units/factors';
+import { FT_PER_M, G_PER_LB, M2_PER_ACRE } from '../units/factors';
 
 const L_PER_M3 = 1000;
 const LITRES_PER_ACRE_FOOT = (M2_PER_ACRE / FT_PER_M) * L_PER_M3;
-const G_PER_LB = KG_PER_LB * 1000;
 
 /** g/eq. */
 const SULFURIC = 49.04;
@@ -14,7 +13,7 @@ const GYPSUM = 86.07;
 const P2O5_PER_PHOSPHORIC = 0.7242;
 
 /** lb in an acre-foot of water for a meq/L of something of this equivalent weight. */
-function lbPerAcreFoot(equivalentWeight: number): number {
+export function lbPerAcreFoot(equivalentWeight: number): number {
 	return ((equivalentWeight / 1000) * LITRES_PER_ACRE_FOOT) / G_PER_LB;
 }
 

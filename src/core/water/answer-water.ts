@@ -1,31 +1,36 @@
 import { InputError } from '../check/problem';
 import { figure, notApplicable, valueIfKnown, type Answer } from '../figure/figure';
-import type { Crop, WaterAnswer, WaterLimits, WaterReport, WaterRequest } from '../schema-types';
+import type { Crop, Product, WaterAnswer, WaterLimits, WaterReport, WaterRequest } from '../schema-types';
 import { acidAmounts } from './acid';
 import { acidApproaches, type AcidApproach } from './acid-approaches';
+import { acidProducts, type AcidProduct } from './acid-products';
 import { allKnown } from './all-known';
 import { acidByTitration, acidToPh } from './carbonate';
-import { delivered } from './delivered';
+import { delivered, waterPutOn } from './delivered';
 import { meqOf } from './ions';
 import { leachingRequirement, relativeYield, thresholdOf } from './salt';
 import { carbonateOf, infiltration, residualSodiumCarbonate, sodiumAdsorptionRatio } from './sodium';
 import { waterCautions } from './water-cautions';
+
+/** What water is read against, and the acids of the catalogue. */
+export interface WaterKnowledge {
+	crops: readonly Crop[];
+	waterLimits: WaterLimits;
+	products: readonly Product[];
+}
 
 /**
  * What irrigation water does to soil, crop and pipes; each number with its steps or the reason why there is none.
  * @param request checked by schemas/water-request.schema.json
  * @throws InputError for a crop that is not known, or nitrate told twice
  */
-export function answerWater(
-	request: WaterRequest,
-	{ crops, waterLimits }: { crops: readonly Crop[]; waterLimits: WaterLimits }
-): WaterAnswer {
+export function answerWater(request: WaterRequest, { crops, waterLimits, products }: WaterKnowledge): WaterAnswer {
 	const { water, acidTo, inchesPerSeason } = request;
 	const crop = cropOf(request.crop, crops);
 	if (water.no3 !== undefined && water.no3n !== undefined) {
 		throw new InputError([{ path: '/water/no3', message: 'says the same as /water/no3n: give one of the two' }]);
 	}
-	const brought = inchesPerSeason === undefined ? undefined : delivered(water, inchesPerSeason);
+	const brought = inchesPerSeason === undefined ? undefined : delivered(water, waterPutOn(inchesPerSeason));
 	const alkalinity = alkalinityOf(water);
 	const acid = acidOf(request, alkalinity);
 	const sulfuric = acidTo === undefined || !acid.applies ? acid : acidAmounts(acid).sulfuric;
@@ -53,9 +58,25 @@ export function answerWater(
 		delivered: Object.fromEntries(
 			Object.entries(brought ?? {}).flatMap(([nutrient, answer]) => (answer.applies ? [[nutrient, answer.value]] : []))
 		),
-		...(acidTo === undefined ? {} : { approaches: approachesOf(request, alkalinity, acid) }),
+		...(acidTo === undefined
+			? {}
+			: {
+					approaches: approachesOf(request, alkalinity, acid),
+					acids: acidProducts(acid, products).map(acidInNumbers)
+				}),
 		cautions: waterCautions(request, waterLimits),
 		worksheets: { ...worksheets, ...(brought ?? {}) }
+	};
+}
+
+function acidInNumbers({ product, pounds, brings }: AcidProduct) {
+	return {
+		product: product.id,
+		name: product.name,
+		lbPerAcreFoot: valueIfKnown(pounds) ?? null,
+		brings: Object.fromEntries(
+			Object.entries(brings).map(([nutrient, answer]) => [nutrient, valueIfKnown(answer) ?? null])
+		)
 	};
 }
 

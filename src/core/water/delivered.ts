@@ -22,13 +22,17 @@ const BROUGHT: Record<string, { ion: Ion | Trace; share: number }> = {
 	B: { ion: 'b', share: 1 }
 };
 
+/** What an adviser says is put on in a season. */
+export function waterPutOn(inches: number): Figure {
+	return figure({ label: 'water put on', value: inches, unit: 'in', basis: 'adviser' });
+}
+
 /**
  * What a season's water brings, lb/ac: ppm x 2.72 for each 12 in.
- * @param inches that are put on, above 0
+ * @param put inches that are put on, above 0
  * @returns by nutrient; does not apply where the report does not give it
  */
-export function delivered(water: WaterReport, inches: number): Record<string, Answer> {
-	const put = figure({ label: 'water put on', value: inches, unit: 'in', basis: 'adviser' });
+export function delivered(water: WaterReport, put: Figure): Record<string, Answer> {
 	return Object.fromEntries(
 		Object.entries(BROUGHT).map(([nutrient, { ion, share }]) => {
 			const label = `${nutrient} in the season's water`;

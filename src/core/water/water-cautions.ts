@@ -107,15 +107,23 @@ function ofPipes(water: WaterReport, { clogging }: WaterLimits): WaterCaution[] 
 			}
 		];
 	});
+	return [...found, ...ofPhosphate(water)];
+}
+
+/**
+ * Whether phosphate put into water falls out with its calcium.
+ * @param inLine pH that acid brings the water to; that of the report where none is put in
+ */
+export function ofPhosphate(water: WaterReport, inLine = water.ph): WaterCaution[] {
 	const calcium = valueIfKnown(ppmOf(water, 'ca'));
-	if (calcium !== undefined && calcium > PHOSPHATE.caPpm && (water.ph ?? 0) > PHOSPHATE.ph) {
-		found.push({
+	if (calcium === undefined || calcium <= PHOSPHATE.caPpm || (inLine ?? 0) <= PHOSPHATE.ph) return [];
+	return [
+		{
 			code: 'phosphate-precipitates',
 			severity: 'stop',
-			text: `Phosphate in this water falls out with its calcium (${text(calcium)} ppm at pH ${water.ph}): no phosphate through the lines unless acid brings the water below pH ${PHOSPHATE.ph}.`
-		});
-	}
-	return found;
+			text: `Phosphate in this water falls out with its calcium (${text(calcium)} ppm at pH ${inLine}): no phosphate through the lines unless acid brings the water below pH ${PHOSPHATE.ph}.`
+		}
+	];
 }
 
 function valueOf(water: WaterReport, ion: 'cl' | 'na' | 'b' | 'fe' | 'mn' | 'hco3', unit: 'meq/L' | 'ppm') {

@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { answerWater } from '$core/water/answer-water';
-	import { ASKED, readWater, REPORT, type TypedWater } from '$lib/ui/water/typed-water';
+	import { ASKED, readWater, REPORT, typedOf, type TypedWater } from '$lib/ui/water/typed-water';
+	import SaveReport from '$lib/ui/water/SaveReport.svelte';
 	import WaterAnswers from '$lib/ui/water/WaterAnswers.svelte';
+	import WaterSources from '$lib/ui/water/WaterSources.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -14,6 +16,9 @@
 	const request = $derived(readWater(typed, { unit, sprinkled, ...(crop === '' ? {} : { crop }) }));
 	const empty = $derived(REPORT.every(({ key }) => (typed[key] ?? '').trim() === ''));
 	const answer = $derived(typeof request === 'string' || empty ? undefined : answerWater(request, data));
+	/** What was asked of the water stays when another report is opened. */
+	const onlyAsked = (all: TypedWater): TypedWater =>
+		Object.fromEntries(ASKED.flatMap(({ key }) => (all[key] === undefined ? [] : [[key, all[key]]])));
 	const labelOf = (name: string, of: string) => (of === '' ? name : `${name}, ${of}`);
 </script>
 
@@ -29,6 +34,13 @@
 <div class="page">
 	<h1>Irrigation water</h1>
 	<p class="soft">Type in a report; what it says follows at once. What the lab does not give is left empty.</p>
+	<WaterSources
+		sources={data.sources}
+		open={(_source, { water }) => {
+			unit = water.unit;
+			typed = { ...onlyAsked(typed), ...typedOf(water) };
+		}}
+	/>
 	<div class="parts">
 		<section aria-label="Report">
 			<h2>The report</h2>
@@ -48,13 +60,18 @@
 				{#each ASKED as { key, name, unit: own } (key)}{@render field(key, labelOf(name, own))}{/each}
 			</div>
 			<Checkbox labelText="Sprinkled over the leaves" bind:checked={sprinkled} />
+			<SaveReport
+				sources={data.sources}
+				today={data.today}
+				water={typeof request === 'string' || empty ? undefined : request.water}
+			/>
 		</section>
 		<section aria-label="What it says">
 			<h2>What it says</h2>
 			{#if typeof request === 'string'}
 				<p class="problem" role="alert">{request}</p>
 			{:else if answer}
-				<WaterAnswers {answer} units={data.settings.units} />
+				<WaterAnswers {answer} units={data.settings.units} products={data.products} />
 			{:else}
 				<p class="soft">Nothing is typed in yet.</p>
 			{/if}

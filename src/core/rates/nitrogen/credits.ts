@@ -1,6 +1,7 @@
 import { sharedParameters } from '../../packs/parameters-of';
 import type { FromSchema } from 'json-schema-to-ts';
 import { broughtByWater } from '../../water/delivered';
+import { broughtInYear } from '../../water/irrigation';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { readOrganicMatter } from '../../reading/soil/organic-matter';
@@ -29,6 +30,7 @@ export const creditParameters = {
 		},
 		manure: { type: 'boolean', description: 'what manure of this and earlier years makes available' },
 		irrigationNitrate: { type: 'boolean', description: 'nitrate in the water of irrigation' },
+		irrigationSulfate: { type: 'boolean', description: 'sulfur of the sulfate in the water of irrigation' },
 		starter: { type: 'boolean', description: 'a starter that is no pass of the plan' },
 		organicMatter: {
 			type: 'object',
@@ -118,13 +120,21 @@ function previousCropCredit(pounds: Record<string, number>, site: Site, rule: Co
 }
 
 /** What the adviser wrote down as brought by manure, water and a starter of the grower's own. */
-function broughtAlong({ nitrogen }: Site, { manure, irrigationNitrate, starter }: Credits): Figure[] {
+function broughtAlong(
+	{ nitrogen, irrigation }: Site,
+	{ manure, irrigationNitrate, irrigationSulfate, starter }: Credits
+): Figure[] {
 	const pounds = (label: string, value: number | undefined) =>
 		value === undefined ? [] : [figure({ label, value, unit: 'lb/ac', basis: 'adviser' })];
 	const { manureN, earlierManureN, starterN, irrigationIn, irrigationNitratePpm } = nitrogen;
-	const water =
+	const brought = irrigation ? broughtInYear(irrigation) : {};
+	const water = (nutrient: 'N' | 'S') => {
+		const answer = brought[nutrient];
+		return answer?.applies ? [answer] : [];
+	};
+	const nitrate =
 		irrigationIn === undefined || irrigationNitratePpm === undefined
-			? []
+			? water('N')
 			: [
 					broughtByWater(
 						'nitrate in irrigation water',
@@ -135,7 +145,8 @@ function broughtAlong({ nitrogen }: Site, { manure, irrigationNitrate, starter }
 	return [
 		...(manure ? pounds('manure of this year', manureN) : []),
 		...(manure ? pounds('manure of earlier years', earlierManureN) : []),
-		...(irrigationNitrate ? water : []),
+		...(irrigationNitrate ? nitrate : []),
+		...(irrigationSulfate ? water('S') : []),
 		...(starter ? pounds('starter outside the plan', starterN) : [])
 	];
 }

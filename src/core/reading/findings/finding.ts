@@ -1,6 +1,6 @@
 import type { Answer } from '../../figure/figure';
 import type { PackSet } from '../../packs/pack';
-import type { Finding, LeafRanges } from '../../schema-types';
+import type { Finding, LeafRanges, WaterLimits } from '../../schema-types';
 import type { Site } from '../site';
 
 export type { Finding };
@@ -11,6 +11,7 @@ export interface ReportContext {
 	cec: Answer;
 	packs: PackSet;
 	leafRanges?: readonly LeafRanges[] | undefined;
+	waterLimits?: WaterLimits | undefined;
 }
 
 /** One check of the report: what it found, with the remedy; nothing where all is well. */

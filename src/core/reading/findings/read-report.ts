@@ -4,6 +4,7 @@ import { cationBalance } from './cations/cation-balance';
 import { cationsOverCec } from './cations/cations-over-cec';
 import type { Finding, ReportCheck, ReportContext } from './finding';
 import { highPh } from './ph/high-ph';
+import { irrigationWater } from './irrigation-water';
 import { impossibleValue } from './impossible-value';
 import { labShares } from './cations/lab-shares';
 import { leafAgainstRanges } from './leaf-against-ranges';
@@ -49,6 +50,7 @@ const CHECKS: readonly ReportCheck[] = [
 	cationBalance,
 	tiedUpMetals,
 	leafAgainstRanges,
+	irrigationWater,
 	lightGround,
 	otherDepth,
 	unusualGoal,

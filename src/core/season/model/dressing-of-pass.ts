@@ -3,6 +3,7 @@ import type { Pass, Product } from '../../schema-types';
 import { passNutrient } from '../plan/pass/pass-nutrients';
 import { depthOf, liesOf } from '../plan/placement-facts';
 import type { Dressing } from './dressing';
+import type { IrrigationDay } from './irrigation-days';
 
 /**
  * A pass as the model sees it, kg N/ha by form.
@@ -30,4 +31,23 @@ export function dressingOfPass(pass: Pass, product: Product, day: number, reache
 		nitrificationInhibitor: both || pass.additive === 'nitrification inhibitor',
 		reachedOn
 	};
+}
+
+/** The nitrate in the water of an irrigation; nothing where it holds none. */
+export function dressingOfWater({ day, nitrateKgHa }: IrrigationDay): Dressing[] {
+	if (nitrateKgHa === 0) return [];
+	return [
+		{
+			day,
+			nitrate: nitrateKgHa,
+			ammonium: 0,
+			urea: 0,
+			coated: 0,
+			ammonia: false,
+			lies: 'mixed in',
+			depthCm: 0,
+			ureaseInhibitor: false,
+			nitrificationInhibitor: false
+		}
+	];
 }

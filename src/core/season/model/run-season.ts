@@ -15,7 +15,8 @@ import type {
 import { amountText } from '../../units/amount-text';
 import { DAY_MS, KG_HA_PER_LB_AC } from '../../units/factors';
 import { unitInSystem } from '../../units/rate-units';
-import { dressingOfPass } from './dressing-of-pass';
+import { dressingOfPass, dressingOfWater } from './dressing-of-pass';
+import { irrigationDays } from './irrigation-days';
 import type { SeasonRun } from './season-run';
 import { simulateSeason, type SeasonCrop, type SeasonSoil } from './simulate-season';
 import { passNutrient } from '../plan/pass/pass-nutrients';
@@ -74,14 +75,23 @@ export function runSeason(request: SeasonRequest, knowledge: SeasonKnowledge): R
 	const dressings = plan.passes.flatMap(
 		({ pass, product, day }) => dressingOfPass(pass, product, day, reachedOn(pass, day, crop, request, knowledge)) ?? []
 	);
+	const irrigations = request.irrigation ? irrigationDays(request.irrigation, start, days) : [];
+	const irrigatedMm = new Map(irrigations.map(({ day, mm }) => [day, mm]));
 	const series = {
 		minC: weather.map(({ minC }) => minC),
 		maxC: weather.map(({ maxC }) => maxC),
-		rainMm: weather.map(({ rainMm }) => rainMm),
+		rainMm: weather.map(({ rainMm }, day) => rainMm + (irrigatedMm.get(day) ?? 0)),
 		firstDayOfYear: getDayOfYear(parseISO(start)),
 		latitude: plan.latitude
 	};
-	const run = simulateSeason(series, days, soil, crop, dressings, knowledge.seasonModel);
+	const run = simulateSeason(
+		series,
+		days,
+		soil,
+		crop,
+		[...dressings, ...irrigations.flatMap(dressingOfWater)],
+		knowledge.seasonModel
+	);
 	const unit = request.units === 'metric' ? 'kg/ha' : 'lb/ac';
 	const inUnit = (kilograms: number) => (unit === 'kg/ha' ? kilograms : kilograms / KG_HA_PER_LB_AC);
 	const last = Math.min(days - 1, crop.harvested);

@@ -1,8 +1,6 @@
 import type { CautionList, Hazard, Pass, Product } from '../../schema-types';
-import { isOnSurface } from './placement-facts';
+import { goesWithTheWater, isOnSurface } from './placement-facts';
 import { productOf } from './plan-context';
-
-const WITH_THE_WATER: ReadonlySet<Pass['placement']> = new Set(['drip', 'pivot']);
 
 /** Cautions that must stand beside a product as it is placed, in words. */
 export function cautionsFor(
@@ -16,7 +14,7 @@ export function cautionsFor(
 		...own,
 		...(additive ? [inhibitor] : []),
 		...(placement === 'seed row' ? [seedRow] : []),
-		...(WITH_THE_WATER.has(placement) ? [irrigation] : [])
+		...(goesWithTheWater({ placement }) ? [irrigation] : [])
 	];
 }
 

@@ -66,3 +66,8 @@ export function isNearSeed(
 	if (pass.placement === 'seed row' || liesOf(pass) !== 'band') return false;
 	return Math.hypot(offsetOf(pass, rowSpacingIn), depthOf(pass, ammonia) - SEED_DEPTH_IN) <= NEAR_SEED_IN;
 }
+
+/** Whether a pass goes on through drip lines or a pivot. */
+export function goesWithTheWater({ placement }: Pick<Pass, 'placement'>): boolean {
+	return placement === 'drip' || placement === 'pivot';
+}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { library } from '../../testing.test-help';
-import { apartPairs } from './apart-pairs';
+import { apartPairs, whyApart } from './apart-pairs';
 
 const product = (id: string) => library.products.find((one) => one.id === id)!;
 const apart = (...ids: string[]) => apartPairs(ids.map(product));
@@ -15,8 +15,14 @@ describe('what does not lie in one mix or tank', () => {
 		['calcium-nitrate', 'map', 'calcium phosphate'],
 		['calcium-nitrate', 'app-10-34-0', 'calcium phosphate'],
 		['phosphoric-acid', 'ammonium-thiosulfate', 'sulfur dioxide'],
-		['urea-sulfuric-acid', 'potassium-thiosulfate', 'sulfur dioxide']
-	])('%s and %s: %s', (one, other) => {
+		['urea-sulfuric-acid', 'potassium-thiosulfate', 'sulfur dioxide'],
+		['calcium-nitrate', 'sulfuric-acid', 'gypsum'],
+		['calcium-nitrate', 'citric-acid', 'no acid'],
+		['nitric-acid', 'urea', 'may explode'],
+		['uan-28', 'nitric-acid', 'may explode']
+	])('%s and %s: %s', (one, other, why) => {
+		if (/slush|gypsum|dioxide|no acid|explode/.test(why))
+			expect(whyApart(product(one), product(other))).toContain(why.replace('turns to ', ''));
 		expect(apart(one, other)).toEqual([[one, other]]);
 		expect(apart(other, one)).toEqual([[other, one]]);
 	});

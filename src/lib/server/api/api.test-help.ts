@@ -18,6 +18,7 @@ import { listOwnProducts } from '../stores/own-products';
 import { findPrescription, listPrescriptions } from '../stores/prescriptions';
 import { listCurves } from '../stores/response-curves';
 import { setPreparedBy } from '../stores/settings';
+import { listWaterSources } from '../stores/water/water-sources';
 import { answerCall } from './answer-call';
 import { CURVE_EXAMPLE, PASS_EXAMPLE } from './examples';
 import { EXAMPLE_IDS, type Operation } from './operation';
@@ -108,6 +109,12 @@ export class World {
 		await make('POST /api/fields/{field}/leaf-tests');
 		ids.leaf = listLeafTests(this.book, field)[0]!.id;
 		ids.check = listSpreadChecks(this.book, year)[0]!.id;
+		if (!listWaterSources(this.book).some(({ name }) => name === 'Old well')) {
+			await make('POST /api/water-sources', () => ({ name: 'Old well', kind: 'well' }));
+		}
+		ids.source = listWaterSources(this.book).find(({ name }) => name === 'Old well')!.id;
+		await make('POST /api/water-sources/{source}/reports');
+		ids.report = listWaterSources(this.book).find(({ id }) => id === ids.source)!.reports[0]!.id;
 		const shape = JSON.parse(listFields(this.book).find(({ id }) => id === field)!.boundary!) as unknown;
 		await make('PUT /api/fields/{field}/zones', () => ({ zones: [{ name: 'Bottom', shape, facts: {} }] }));
 		const [x, y] = this.#aPoint(field);

@@ -5,13 +5,15 @@ import type { NamedIn } from './operation';
 import { NotThere } from './refusals';
 
 /** The table and words of what an address names; what is not here is no row of the book. */
-const ROWS: Record<string, { table: string; words: string; ofField?: true; ofYear?: true }> = {
+const ROWS: Record<string, { table: string; words: string; ofField?: true; ofYear?: true; ofSource?: true }> = {
 	field: { table: 'field', words: 'field in this book' },
 	sample: { table: 'sample', words: 'sample on this field', ofField: true },
 	layer: { table: 'ground_layer', words: 'layer on this field', ofField: true },
 	test: { table: 'crop_test', words: 'test in this year', ofYear: true },
 	check: { table: 'spread_check', words: 'check in this year', ofYear: true },
 	leaf: { table: 'leaf_test', words: 'leaf test on this field', ofField: true },
+	source: { table: 'water_source', words: 'water source' },
+	report: { table: 'water_report', words: 'report of this source', ofSource: true },
 	curve: { table: 'response_curve', words: 'curve in the library' },
 	product: { table: 'own_product', words: 'product of your own' },
 	prescription: { table: 'prescription', words: 'prescription in this book' },
@@ -28,7 +30,9 @@ export function checkAddress(db: Database, params: Record<string, string>): void
 		if (!known) continue;
 		const row = db.prepare<[string], Row>(`SELECT * FROM ${known.table} WHERE id = ?`).get(id);
 		const elsewhere =
-			(known.ofField && row?.field_id !== params.field) || (known.ofYear && row?.field_year_id !== yearId(db, params));
+			(known.ofField && row?.field_id !== params.field) ||
+			(known.ofSource && row?.source_id !== params.source) ||
+			(known.ofYear && row?.field_year_id !== yearId(db, params));
 		if (!row || elsewhere) throw new NotThere(`There is no such ${known.words}.`);
 	}
 }
@@ -57,6 +61,7 @@ export function checkNamed(
 const WORDS: Record<NamedIn, string> = { pass: 'pass', crop_test: 'test', field: 'field' };
 
 interface Row {
+	source_id?: string;
 	field_id?: string;
 	field_year_id?: string;
 }

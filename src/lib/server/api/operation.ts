@@ -75,5 +75,6 @@ export const EXAMPLE_IDS = {
 	field: 'field-1',
 	pass: 'pass-1',
 	test: 'test-1',
-	otherField: 'field-2'
+	otherField: 'field-2',
+	source: 'source-1'
 } as const;

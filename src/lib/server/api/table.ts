@@ -5,6 +5,7 @@ import { guideOperations } from './operations/guides';
 import { headlessOperations } from './operations/headless';
 import { planOperations } from './operations/plan';
 import { supplyOperations } from './operations/supply';
+import { waterOperations } from './operations/water';
 import { yearOperations } from './operations/year';
 import { version } from '../../../../package.json';
 import { describeApi } from './description';
@@ -17,6 +18,7 @@ const TABLE = [
 	...yearOperations,
 	...planOperations,
 	...supplyOperations,
+	...waterOperations,
 	...guideOperations,
 	...bookOperations
 ] as const;

@@ -21,6 +21,8 @@ export type BookTable =
 	| 'crop_test'
 	| 'spread_check'
 	| 'leaf_test'
+	| 'water_source'
+	| 'water_report'
 	| 'response_curve'
 	| 'station'
 	| 'own_product'

@@ -11,7 +11,7 @@ import { pricesOn, setPrices } from '../stores/prices';
 import { readSettings, setUnits } from '../stores/settings';
 import { act, undo, undoable } from './act';
 import { ActionError } from './action-error';
-import { oldGrowers } from '../old-growers.test-help';
+import { oldBook } from '../old-book.test-help';
 import { fillBook } from './fill-book';
 import { migrate } from './migrate';
 import { openBook } from './open-book';
@@ -128,7 +128,7 @@ describe('the book holds to its rules', () => {
 		migrate(older, 7);
 		const demo = JSON.parse(readFileSync('demo/district.json', 'utf8')) as BookDocument;
 		// The growers of arable ground: a book of then has no column for a block.
-		fillBook(older, { ...demo, growers: oldGrowers(demo) });
+		fillBook(older, oldBook(demo));
 		older.close();
 		const now = openBook(file);
 		const pass = now.prepare('SELECT date, label, product, rate, unit, plan FROM pass LIMIT 1').get() as Record<

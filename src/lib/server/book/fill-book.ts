@@ -2,8 +2,9 @@ import { writeLayer, writeZones } from '../stores/ground-maps';
 import { goalColumns } from '../stores/field-years';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
+import { InputError } from '../../../core/check/problem';
 import { validator } from '../../../core/check/validator';
-import type { BookDocument, BookField, BookYear } from '../../../core/schema-types';
+import type { BookDocument, BookField, BookWaterSource, BookYear } from '../../../core/schema-types';
 import { fill, type Writer } from './act';
 
 const asBook = validator<BookDocument>('book');
@@ -13,8 +14,9 @@ const asBook = validator<BookDocument>('book');
  * @throws InputError for a document that does not fit; nothing is written then
  */
 export function fillBook(db: Database, document: unknown): void {
-	const { growers, prices, preparedBy, responseCurves = [] } = asBook(document);
+	const { growers, prices, preparedBy, responseCurves = [], waterSources = [] } = asBook(document);
 	fill(db, (writer) => {
+		const sources = new Map(waterSources.map((source) => [source.name, writeSource(writer, source)]));
 		for (const grower of growers) {
 			const growerId = randomUUID();
 			writer.insert('grower', {
@@ -23,7 +25,7 @@ export function fillBook(db: Database, document: unknown): void {
 				...(grower.units ? { units: grower.units } : {}),
 				...(grower.station ? { station: grower.station } : {})
 			});
-			for (const field of grower.fields) writeField(writer, growerId, field);
+			for (const field of grower.fields) writeField(writer, growerId, field, sources);
 		}
 		for (const { item, since, amount } of prices) writer.insert('price', { id: randomUUID(), item, since, amount });
 		for (const curve of responseCurves) {
@@ -33,7 +35,19 @@ export function fillBook(db: Database, document: unknown): void {
 	});
 }
 
-function writeField(writer: Writer, growerId: string, field: BookField): void {
+function writeSource(writer: Writer, { name, kind, reports }: BookWaterSource): string {
+	const id = randomUUID();
+	writer.insert('water_source', { id, name, kind });
+	for (const report of reports) {
+		writer.insert('water_report', { id: randomUUID(), source_id: id, content: JSON.stringify(report) });
+	}
+	return id;
+}
+
+/** Ids of the sources of water by name. */
+type Sources = ReadonlyMap<string, string>;
+
+function writeField(writer: Writer, growerId: string, field: BookField, sources: Sources): void {
 	const id = randomUUID();
 	writer.insert('field', {
 		id,
@@ -58,11 +72,23 @@ function writeField(writer: Writer, growerId: string, field: BookField): void {
 	}
 	writeZones(writer, id, field.zones ?? []);
 	for (const layer of field.layers ?? []) writeLayer(writer, id, layer);
-	for (const year of field.years) writeYear(writer, id, year);
+	for (const year of field.years) writeYear(writer, id, year, sources);
 }
 
-function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
+/**
+ * @throws InputError where it names no source of the document
+ */
+function irrigationText({ irrigation, year }: BookYear, sources: Sources): string | undefined {
+	if (!irrigation) return undefined;
+	const source = sources.get(irrigation.source);
+	if (source !== undefined) return JSON.stringify({ ...irrigation, source });
+	const message = `"${irrigation.source}" of ${year} is none of waterSources`;
+	throw new InputError([{ path: '/growers', message }]);
+}
+
+function writeYear(writer: Writer, fieldId: string, year: BookYear, sources: Sources): void {
 	const id = randomUUID();
+	const irrigation = irrigationText(year, sources);
 	writer.insert('field_year', {
 		id,
 		field_id: fieldId,
@@ -74,6 +100,7 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear): void {
 		next_crop: year.nextCrop ?? null,
 		next_yield_goal: year.nextYieldGoal ?? null,
 		nitrogen: year.nitrogen ? JSON.stringify(year.nitrogen) : null,
+		...(irrigation === undefined ? {} : { irrigation }),
 		...(year.blockYear ? { block_year: JSON.stringify(year.blockYear) } : {})
 	});
 	for (const { nutrient, method, ownRate, reason } of year.choices ?? []) {

@@ -11,7 +11,7 @@ import passColumns from './layouts/008-pass-columns.sql?raw';
 import blocks from './layouts/009-blocks.sql?raw';
 import growers from './layouts/010-growers.sql?raw';
 import spreadAndLeaf from './layouts/011-spread-and-leaf.sql?raw';
-import spotsAndLeafFiles from './layouts/012-spots-and-leaf-files.sql?raw';
+import spotsLeafFilesAndWater from './layouts/012-spots-leaf-files-and-water.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -26,7 +26,7 @@ const MIGRATIONS: readonly string[] = [
 	blocks,
 	growers,
 	spreadAndLeaf,
-	spotsAndLeafFiles
+	spotsLeafFilesAndWater
 ];
 
 /**

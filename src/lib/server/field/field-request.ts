@@ -11,6 +11,7 @@ import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
 import type {
 	AdviseRequest,
 	BlockYear,
+	FieldIrrigation,
 	InSeason,
 	LeafLogEntry,
 	LeafTest,
@@ -35,6 +36,7 @@ import {
 	type PassRecord
 } from '../stores/field-years';
 import { pricesOn, type PriceList } from '../stores/prices';
+import { irrigationOf, listWaterSources } from '../stores/water/water-sources';
 
 /** What the book holds of a field in a year, as the rates need it. */
 export interface Records {
@@ -51,6 +53,8 @@ export interface Records {
 	earlier: readonly { plan: Pass; yearsAgo: number }[];
 	/** Of a block, the newest first. */
 	leafTests: readonly LeafLogEntry[];
+	/** Undefined where no water is put on. */
+	irrigation: FieldIrrigation | undefined;
 }
 
 /**
@@ -86,7 +90,8 @@ export function recordsOf(
 	const tests = testsInUse(listCropTests(db, goal.id));
 	const earlier = listEarlierPasses(db, field.id, goal.year);
 	const leafTests = field.block === null ? [] : listLeafTests(db, field.id);
-	return { field, goal, samples, prices, choices, passes, tests, curves, earlier, leafTests };
+	const irrigation = goal.irrigation === null ? undefined : irrigationOf(goal, listWaterSources(db));
+	return { field, goal, samples, prices, choices, passes, tests, curves, earlier, leafTests, irrigation };
 }
 
 /** The request that the command line and the API would take for this field, with the nitrogen settled on. */
@@ -125,7 +130,7 @@ export function plantingDateOf(
 }
 
 function requestOf(
-	{ field, goal, samples: [sample, ...olderSamples], prices, tests, earlier, leafTests }: Records,
+	{ field, goal, samples: [sample, ...olderSamples], prices, tests, earlier, leafTests, irrigation }: Records,
 	library: Library,
 	today: string
 ): AdviseRequest {
@@ -172,6 +177,7 @@ function requestOf(
 		nextCrop:
 			goal.next_crop && goal.next_yield_goal ? { id: goal.next_crop, yieldGoal: goal.next_yield_goal } : undefined,
 		nitrogen: termsWithManure(goal, earlier, products),
+		irrigation,
 		inSeason: Object.keys(tests).length > 0 ? tests : undefined,
 		asOf: today
 	});

@@ -3,6 +3,7 @@ import { listFieldYears, listPasses } from '../stores/field-years';
 import { BALANCED, nutrientBalance } from '../../../core/season/plan/balance/nutrient-balance';
 import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { FieldRow } from '../stores/fields';
+import { listWaterSources } from '../stores/water/water-sources';
 import { passView } from './pass-view';
 import { listPrescriptions } from '../stores/prescriptions';
 import { yearRecord } from '../field/year-record';
@@ -41,14 +42,15 @@ const MOST_YEARS = 40;
 /** What went on and what the harvest took, of the years of the book up to the one that is shown, the newest first. */
 function balanceOf({ book, library }: Desk, field: FieldRow, until: number, units: UnitSystem) {
 	const { crops, packs, products } = library;
+	const sources = listWaterSources(book);
 	const records = listFieldYears(book, field.id)
 		.filter(({ year }) => year <= until)
 		.slice(0, MOST_YEARS)
-		.flatMap(({ id, year, crop, harvested_yield, residue_removed_percent }) => {
+		.flatMap(({ id, ...row }) => {
 			const passes = listPasses(book, id).flatMap(({ plan, doneOn }) => (doneOn === null ? [] : [plan]));
 			// A year that is only planned has nothing to balance yet.
-			if (harvested_yield === null && passes.length === 0) return [];
-			return yearRecord({ year, crop, harvested_yield, residue_removed_percent, passes }, crops);
+			if (row.harvested_yield === null && passes.length === 0) return [];
+			return yearRecord({ ...row, passes }, crops, sources);
 		});
 	return nutrientBalance(records, packs, products)
 		.reverse()

@@ -10,11 +10,13 @@ import { factsOf } from '../api/standing';
 import { boundaryOf } from '../field/zones/boundary-of';
 import { listZones } from '../stores/ground-maps';
 import { listFieldYears } from '../stores/field-years';
+import { irrigationOfField } from './irrigation-of-field';
 import type { Desk, FieldAddress } from '../desk';
 
 /** The page of the ground: the field, its samples and its years. */
 export function groundPage(desk: Desk, address: FieldAddress) {
-	const { field, year } = desk.fieldYear(address);
+	const fieldYear = desk.fieldYear(address);
+	const { field, year } = fieldYear;
 	const { crops } = desk.library;
 	const { units } = field;
 	const sampled = listSamples(desk.book, field.id).map(({ id, lab, labNumber, report }) => ({
@@ -43,6 +45,7 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		/** Of good and bad spots: they stand beside leaf tests. */
 		spotSamples: sampled.filter(({ spot }) => spot !== undefined),
 		block,
+		irrigation: irrigationOfField(desk, fieldYear),
 		/** Whether a perennial stands here in any year of the book. */
 		perennial: years.some((row) => crops.some(({ id, perennial }) => perennial && id === row.crop)),
 		blockFigures: block

@@ -39,6 +39,7 @@ export interface FieldYearRow {
 	nitrogen: string | null;
 	/** BlockYear as JSON. */
 	block_year: string | null;
+	irrigation: string | null;
 }
 
 /** A pass as it stands in the book. */

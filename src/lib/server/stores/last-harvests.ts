@@ -3,7 +3,10 @@ import type { Pass } from '../../../core/schema-types';
 import { fromJson } from '../from-json';
 import type { FieldYearRow } from './field-years';
 
-type LastHarvest = Pick<FieldYearRow, 'year' | 'crop' | 'harvested_yield' | 'residue_removed_percent'> & {
+type LastHarvest = Pick<
+	FieldYearRow,
+	'year' | 'crop' | 'harvested_yield' | 'residue_removed_percent' | 'irrigation'
+> & {
 	/** What was applied that year. */
 	passes: Pass[];
 };
@@ -12,7 +15,7 @@ type LastHarvest = Pick<FieldYearRow, 'year' | 'crop' | 'harvested_yield' | 'res
 export function lastHarvests(db: Database): ReadonlyMap<string, LastHarvest> {
 	const rows = db
 		.prepare<[], Omit<LastHarvest, 'passes'> & { field_id: string; plans: string }>(
-			`SELECT y.field_id, y.year, y.crop, y.harvested_yield, y.residue_removed_percent,
+			`SELECT y.field_id, y.year, y.crop, y.harvested_yield, y.residue_removed_percent, y.irrigation,
 				(SELECT json_group_array(json(p.plan)) FROM pass p WHERE p.field_year_id = y.id AND p.done_on IS NOT NULL) AS plans
 			FROM field_year y
 			WHERE y.harvested_yield IS NOT NULL AND NOT EXISTS

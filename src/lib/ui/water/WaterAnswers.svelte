@@ -1,13 +1,20 @@
 <!-- What a report of irrigation water says: cautions first, then each number with its steps or why there is none. -->
 <script lang="ts">
 	import type { Answer } from '$core/figure/figure';
-	import type { WaterAnswer } from '$core/schema-types';
+	import type { Product, WaterAnswer } from '$core/schema-types';
+	import { acidProducts } from '$core/water/acid-products';
 	import { inSystem, type UnitSystem } from '$core/units/rate-units';
 	import Quantity from '../figure/Quantity.svelte';
 	import ListTable from '../tables/ListTable.svelte';
 	import Severity from '../figure/Severity.svelte';
 
-	const { answer, units }: { answer: WaterAnswer; units: UnitSystem } = $props();
+	interface Props {
+		answer: WaterAnswer;
+		units: UnitSystem;
+		/** Acids of the catalogue. */
+		products: readonly Product[];
+	}
+	const { answer, units, products }: Props = $props();
 
 	const NAMES = {
 		sar: 'Sodium adsorption ratio',
@@ -59,6 +66,26 @@
 		]}
 	/>
 {/if}
+{#if answer.acid}
+	<h3>The same acid from each product</h3>
+	<ListTable
+		label="Acids of the catalogue for an acre-foot"
+		rows={acidProducts(worksheets.acidMeqPerL!, products)}
+		key={({ product }) => product.id}
+		sortable={false}
+		columns={[
+			{ name: 'For an acre-foot', of: ({ product }) => product.name },
+			{ name: 'Product', answer: ({ pounds }) => pounds },
+			{ name: 'Liquid', answer: ({ gallons }) => gallons },
+			{ name: 'N', answer: ({ brings }) => brings.N },
+			{ name: 'P2O5', answer: ({ brings }) => brings.P2O5 },
+			{ name: 'S', answer: ({ brings }) => brings.S }
+		]}
+	/>
+	<p class="soft small">
+		What they bring counts against the rates. Citric and phosphoric acid give what they give at pH 6.5.
+	</p>
+{/if}
 {#if brought.length > 0}
 	<h3>What the season’s water brings</h3>
 	<p class="brought">
@@ -66,7 +93,9 @@
 				>{nutrient} <Quantity answer={inSystem(figure, units)} /></span
 			>{/each}
 	</p>
-	<p class="soft small">Its nitrogen goes off the rate: give inches and ppm under Rates, Nitrogen.</p>
+	<p class="soft small">
+		Saved under a source and set as the irrigation of a field, under Ground, its nitrogen goes off the rate.
+	</p>
 {/if}
 
 <style>

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { readWater } from './typed-water';
+import { readWater, typedOf } from './typed-water';
 
 const about = { unit: 'meq/L', crop: 'almond' } as const;
 
@@ -22,4 +22,10 @@ it.each([
 	[{ acidTo: '4' }, 'pH to bring it to “4” must be a number from 5 to 8.5.']
 ])('%o is refused in words', (typed, words) => {
 	expect(readWater(typed, about)).toBe(words);
+});
+
+it('a report of the book is typed again as it was', () => {
+	const water = { unit: 'meq/L', ca: 3.2, ph: 7.8, no3n: 0 } as const;
+	expect(typedOf(water)).toEqual({ ca: '3.2', ph: '7.8', no3n: '0' });
+	expect(readWater(typedOf(water), { unit: 'meq/L' })).toEqual({ water });
 });

@@ -74,3 +74,8 @@ export function readWater(
 		Object.fromEntries(Object.entries(values).filter(([key]) => asked.includes(key) === wanted));
 	return { water: { unit, ...only(false) }, ...rest, ...only(true) };
 }
+
+/** A report of the book as it would be typed. */
+export function typedOf(water: WaterRequest['water']): TypedWater {
+	return Object.fromEntries(REPORT.flatMap(({ key }) => (water[key] === undefined ? [] : [[key, String(water[key])]])));
+}

@@ -3,9 +3,10 @@ import type { PackSet } from '../../../packs/pack';
 import { parametersOf } from '../../../packs/parameters-of';
 import { sourceOf } from '../../../packs/rule-kind';
 import { removal, takenOff } from '../../../rates/phosphorus-potassium/removal';
-import type { Crop, Pass, Product } from '../../../schema-types';
+import type { Crop, FieldIrrigation, Pass, Product } from '../../../schema-types';
 import { passNutrientFigure } from '../pass/pass-nutrients';
 import { productOf } from '../plan-context';
+import { broughtInYear } from '../../../water/irrigation';
 
 /** The nutrients that are balanced. */
 export const BALANCED = ['N', 'P2O5', 'K2O', 'Mg'] as const;
@@ -21,6 +22,8 @@ export interface YearRecord {
 	strawShare: number;
 	/** Those that were applied. */
 	passes: readonly Pass[];
+	/** Undefined where no water was put on. */
+	irrigation?: FieldIrrigation | undefined;
 }
 
 /** A year's balance, and that of all years up to it, by nutrient; lb/ac. */
@@ -31,8 +34,8 @@ export interface YearBalance {
 }
 
 /**
- * What was applied less what the harvest took off, by year, and added up over the years: in with fertiliser, residues and
- * manure (of their nitrogen what the first year gets), out by the guides' removal. Common practice.
+ * What was applied less what the harvest took off, by year, and added up over the years: in with fertiliser, residues,
+ * manure (of their nitrogen what the first year gets) and irrigation water, out by the guides' removal. Common practice.
  * @param records in any order
  * @returns by year, the first first; a year does not apply without its harvest or a removal, and is left out of the sum
  */
@@ -60,7 +63,7 @@ export function nutrientBalance(
 }
 
 function balanceOf(
-	{ year, crop, harvested, strawShare, passes }: YearRecord,
+	{ year, crop, harvested, strawShare, passes, irrigation }: YearRecord,
 	nutrient: Balanced,
 	packs: Pick<PackSet, 'rules'>,
 	products: readonly Product[]
@@ -72,14 +75,16 @@ function balanceOf(
 	const measured = figure({ label: `harvest of ${year}`, value: harvested, unit: crop.yieldUnit, basis: 'measured' });
 	const out = removalOf(crop, nutrient, measured, strawShare, packs);
 	if (!out.applies) return { ...out, label };
-	const parts = passes
-		.map((pass) => passNutrientFigure(pass, productOf(pass, products), nutrient))
-		.filter(({ value }) => value > 0);
+	const inWater = irrigation && broughtInYear(irrigation)[nutrient];
+	const parts = [
+		...passes.map((pass) => passNutrientFigure(pass, productOf(pass, products), nutrient)),
+		...(inWater?.applies ? [inWater] : [])
+	].filter(({ value }) => value > 0);
 	const brought = figure({
 		label: `${nutrient} applied`,
 		value: parts.reduce((sum, { value }) => sum + value, 0),
 		unit: 'lb/ac',
-		formula: parts.length > 0 ? 'sum of the passes applied' : 'none was applied',
+		formula: parts.length > 0 ? 'sum of the passes applied and of the water' : 'none was applied',
 		inputs: parts,
 		basis: 'adviser'
 	});

@@ -9,6 +9,7 @@ import type {
 	CropTestAction,
 	LossAction,
 	GoalAction,
+	IrrigationAction,
 	HarvestAction,
 	LimingAction,
 	NextCropAction,
@@ -40,9 +41,10 @@ import {
 	setNitrogenTerms,
 	unchoose
 } from '../../stores/field-years';
+import { listWaterSources, setIrrigation } from '../../stores/water/water-sources';
 import { bookSpreadCheck, removeSpreadCheck } from '../../stores/tests/spread-checks';
 import { adviceAt, fieldAt, goalAt } from '../at';
-import { json, operation, type Call } from '../operation';
+import { EXAMPLE_IDS, json, operation, type Call } from '../operation';
 import { goalFactsOf } from '../standing';
 import { findFieldYear } from '../../stores/field-years';
 
@@ -80,6 +82,20 @@ export const yearOperations = [
 			const { book, library } = call.desk;
 			const { station } = weatherFor(fieldAt(call), library);
 			setBlockYear(book, row, blockYear, movedAlong(library, row, blockYear, listPasses(book, row.id), station));
+		}
+	}),
+	operation('PUT /api/fields/{field}/{year}/irrigation', {
+		summary: 'Says from which source a field is irrigated in a year and how much by month; null for none',
+		body: json<IrrigationAction>('actions#/definitions/IrrigationAction'),
+		example: { irrigation: { source: EXAMPLE_IDS.source, inchesByMonth: { 6: 4, 7: 8 }, irrigationsPerWeek: 2 } },
+		run: (call, { irrigation }) => {
+			const { book } = call.desk;
+			const sources = listWaterSources(book);
+			if (irrigation && !sources.some(({ id }) => id === irrigation.source)) {
+				const message = `"${irrigation.source}" is no source of the book; known: ${sources.map(({ id, name }) => `${id} (${name})`).join(', ') || 'none yet'}`;
+				throw new InputError([{ path: '/irrigation/source', message }]);
+			}
+			setIrrigation(book, goalAt(call), irrigation);
 		}
 	}),
 	operation('POST /api/fields/{field}/{year}/loss', {

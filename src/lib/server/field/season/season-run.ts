@@ -41,6 +41,7 @@ export function seasonRequestOf(season: PlannedSeason, kind: YearKind, units: Un
 				? { year: goal.year, block: site.block, blockYear: site.blockYear, nitrogenLbAc: context.chosen.N }
 				: {})
 		}),
+		...(site.irrigation ? { irrigation: site.irrigation } : {}),
 		passes: passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan))
 	};
 }

@@ -12,7 +12,7 @@ import { prescriptionDifferences } from '../../../../core/zones/prescription/pre
 import { prescriptionTotal } from '../../../../core/zones/prescription/prescription-totals';
 import { undo, undoable } from '../../book/act';
 import { migrate } from '../../book/migrate';
-import { oldGrowers } from '../../old-growers.test-help';
+import { oldBook } from '../../old-book.test-help';
 import { fillBook } from '../../book/fill-book';
 import { openBook } from '../../book/open-book';
 import { draftSheet } from '../draft-sheet';
@@ -121,7 +121,7 @@ describe('zones of a field', () => {
 	it('goals kept without a year go to the newest year of the field when a book of before is opened', () => {
 		const db = new Database(':memory:');
 		migrate(db, 6);
-		fillBook(db, { ...demo, growers: oldGrowers(demo) });
+		fillBook(db, oldBook(demo));
 		const zone = db
 			.prepare("SELECT z.id FROM zone z JOIN field f ON f.id = z.field_id WHERE f.name = 'Brick Kiln'")
 			.get() as {

@@ -8,6 +8,7 @@ import { yearRecord } from '../../field/year-record';
 import { fieldsOnTheMap, newestReports } from '../../stores/fields';
 import { lastHarvests } from '../../stores/last-harvests';
 import { listRoster } from '../../stores/roster';
+import { listWaterSources } from '../../stores/water/water-sources';
 import type { Desk } from '../../desk';
 
 /** Results that fields can be told apart by on the map. */
@@ -19,6 +20,7 @@ export function mapPage({ book, library, today, settings }: Desk) {
 	const reports = newestReports(book);
 	const onMap = fieldsOnTheMap(book);
 	const harvests = lastHarvests(book);
+	const sources = listWaterSources(book);
 	const cropName = new Map(library.crops.map(({ id, name }) => [id, name]));
 	return {
 		title: 'Map',
@@ -33,7 +35,7 @@ export function mapPage({ book, library, today, settings }: Desk) {
 			});
 			const harvest = harvests.get(row.id);
 			const [balance] = harvest
-				? nutrientBalance(yearRecord(harvest, library.crops), library.packs, library.products)
+				? nutrientBalance(yearRecord(harvest, library.crops, sources), library.packs, library.products)
 				: [];
 			return {
 				id: row.id,

@@ -5,6 +5,7 @@
 	import { longDate } from '$core/units/day-text';
 	import FieldFacts from '$lib/ui/ground/FieldFacts.svelte';
 	import GroundMap from '$lib/ui/ground/map/GroundMap.svelte';
+	import IrrigationPart from '$lib/ui/ground/irrigation/IrrigationPart.svelte';
 	import SampleForm from '$lib/ui/ground/SampleForm.svelte';
 	import SampleTable from '$lib/ui/ground/SampleTable.svelte';
 	import BlockPart from '$lib/ui/ground/block/BlockPart.svelte';
@@ -91,6 +92,11 @@
 			{/if}
 		</section>
 	</div>
+	{#if data.irrigation}
+		{#key data.irrigation.booked}
+			<IrrigationPart fieldId={data.field.id} year={data.year} page={data.irrigation} />
+		{/key}
+	{/if}
 	<div class="split section">
 		<section aria-label="Years">
 			<h2>Years</h2>

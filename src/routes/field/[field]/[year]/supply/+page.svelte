@@ -127,6 +127,7 @@
 
 	<p class="section">
 		<a href="/prices">The prices of the whole book</a> <span class="soft">stand on a page of their own.</span>
+		<a href={`/field/${data.fieldId}/${data.year}/supply/tanks`}>Stock tanks and injection</a>
 		{#if data.palms}<a href="/palm-nursery">Palm nursery and legume cover</a>{/if}
 	</p>
 </div>

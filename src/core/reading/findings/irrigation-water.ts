@@ -1,0 +1,36 @@
+import { valueIfKnown } from '../../figure/figure';
+import { formatNumber } from '../../units/display';
+import { broughtInYear, inchesOfYear } from '../../water/irrigation';
+import { waterCautions } from '../../water/water-cautions';
+import type { ReportCheck } from './finding';
+
+/** Less sulfur than this in a year's water is not worth a word, lb/ac; common practice: a crop takes 10 to 30. */
+const MUCH_SULFUR = 10;
+
+/** What the water that a field is irrigated with does to soil and crop, and what it brings beside nitrogen. */
+export const irrigationWater: ReportCheck = ({ site: { irrigation }, waterLimits }) => {
+	if (!irrigation || !waterLimits) return [];
+	const { source, water, sprinkled } = irrigation;
+	const about = sprinkled === undefined ? { water } : { water, sprinkled };
+	const sulfur = valueIfKnown(broughtInYear(irrigation).S!) ?? 0;
+	return [
+		...waterCautions(about, waterLimits)
+			.filter(({ severity }) => severity !== 'note')
+			.map(({ code, severity, text }) => ({
+				code: `water-${code}`,
+				severity,
+				text: `Water of ${source}: ${text}`,
+				remedy: 'Irrigation water, in the menu, shows its report with every number.'
+			})),
+		...(sulfur >= MUCH_SULFUR
+			? [
+					{
+						code: 'water-sulfur',
+						severity: 'note' as const,
+						text: `${formatNumber(inchesOfYear(irrigation).value, 'in')} in of water of ${source} bring ${formatNumber(sulfur, 'lb/ac')} lb S/ac as sulfate.`,
+						remedy: 'Take it off the sulfur rate; approaches that credit it do so by themselves.'
+					}
+				]
+			: [])
+	];
+};
