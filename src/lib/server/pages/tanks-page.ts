@@ -28,5 +28,3 @@ export function tanksPage(desk: Desk, address: FieldAddress) {
 		catalogue: products
 	};
 }
-
-export type TanksPage = ReturnType<typeof tanksPage>;
