@@ -15,7 +15,8 @@ test('leaf tests: a bad spot beside a good one, another stage that is not read, 
 		bad.getByRole('table', { name: /Soil of the bad spot/ }).getByRole('row', { name: /^phosphorus 8 ppm 21 ppm/ })
 	).toBeVisible();
 	await expect(bad).toContainText('The soil agrees: P is 8 ppm in the bad spot');
-	await expect(bad.getByRole('row', { name: /^P 0.24 %/ })).toContainText('0.26 to 0.5 %');
+	const values = bad.getByRole('table', { name: /^Values of/ });
+	await expect(values.getByRole('row', { name: /^P 0.24 %/ })).toContainText('0.26 to 0.5 %');
 	await expect(log.getByRole('article', { name: /soybean at R4/ })).toContainText('It is not read against them');
 
 	await log.getByRole('button', { name: 'Type in another' }).click();
@@ -80,7 +81,11 @@ test('a lab’s file of leaf tests: known by its header, one value that cannot b
 	);
 	await app.openField('Heronry', 'reading');
 	await expect(log.getByRole('article', { name: /soybean at R4/ })).toContainText('It is not read against them');
+	await page.goto(`${app.server.origin}/import`);
+	await hydrated(page);
 	await page.getByRole('button', { name: /^Undo: Imported leaf-fenmoor.csv/ }).click();
+	await expect(page.getByRole('button', { name: /^Undo: Imported/ })).toHaveCount(0);
+	await app.openField('Heronry', 'reading');
 	await expect(log.getByRole('article')).toHaveCount(0);
 });
 

@@ -44,7 +44,7 @@ test('a report saved under a source: its nitrate goes off the rate of the field 
 	await page.goto(`${app.server.origin}/water`);
 	await hydrated(page);
 	const sources = page.getByRole('table', { name: 'Sources of water' });
-	await sources.getByRole('button', { name: 'Saltlick creek' }).click();
+	await sources.getByRole('button', { name: 'Saltlick creek', exact: true }).click();
 	const report = page.getByRole('region', { name: 'Report' });
 	await expect(report.getByLabel('Ca, ppm', { exact: true })).toHaveValue('34');
 	await report.getByLabel('NO3-N, ppm', { exact: true }).fill('12');
@@ -88,9 +88,7 @@ test('almonds fertigated from the well: potassium nitrate limits the tank, phosp
 	await doses.getByLabel('Potassium nitrate 13-0-46, lb/ac').fill('60');
 	await doses.getByLabel('A tank holds, gal').fill('300');
 	await expect(stock).toContainText('Potassium nitrate 13-0-46 limits tank A: 1440 lb make 546 gal');
-	await expect(
-		stock.getByRole('table', { name: 'Stock tanks' }).getByRole('row', { name: /^A 546 gal/ })
-	).toContainText('34.1 gal/h');
+	await expect(stock.getByRole('table', { name: 'Stock tanks' }).getByRole('row').nth(1)).toContainText('34.1 gal/h');
 	await add('Calcium nitrate 15.5-0-0-19Ca');
 	await add('Sulfuric acid 93 %');
 	await expect(stock).not.toContainText('must not meet');

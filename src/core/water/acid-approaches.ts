@@ -1,6 +1,6 @@
 import { figure, notApplicable, type Answer, type Figure } from '../figure/figure';
 import { acidAmounts } from './acid';
-import { allKnown } from './all-known';
+import { allKnown } from '../figure/all-known';
 
 /** meq/L that stay in the water where all but a little is neutralised; common practice says 0.5 to 1. */
 const LEFT_MEQ = 1;

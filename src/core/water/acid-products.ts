@@ -1,7 +1,7 @@
 import { figure, type Answer, type Figure } from '../figure/figure';
 import type { Product } from '../schema-types';
 import { lbPerAcreFoot } from './acid';
-import { allKnown } from './all-known';
+import { allKnown } from '../figure/all-known';
 
 /** What an acid of the catalogue may bring beside its acid. */
 const BROUGHT = ['N', 'P2O5', 'S'] as const;

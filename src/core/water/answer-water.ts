@@ -4,7 +4,7 @@ import type { Crop, Product, WaterAnswer, WaterLimits, WaterReport, WaterRequest
 import { acidAmounts } from './acid';
 import { acidApproaches, type AcidApproach } from './acid-approaches';
 import { acidProducts, type AcidProduct } from './acid-products';
-import { allKnown } from './all-known';
+import { allKnown } from '../figure/all-known';
 import { acidByTitration, acidToPh } from './carbonate';
 import { delivered, waterPutOn } from './delivered';
 import { meqOf } from './ions';

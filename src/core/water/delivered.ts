@@ -1,7 +1,7 @@
 import { figure, type Answer, type Figure } from '../figure/figure';
 import type { WaterReport } from '../schema-types';
 import { K2O_PER_K } from '../units/factors';
-import { allKnown } from './all-known';
+import { allKnown } from '../figure/all-known';
 import { ppmOf, type Ion, type Trace } from './ions';
 
 /** lb/ac in 12 in of water for each ppm (mg/L) of what is dissolved in it; common practice. */

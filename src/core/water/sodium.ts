@@ -1,6 +1,6 @@
 import { figure, notApplicable, type Answer } from '../figure/figure';
 import type { Restriction, WaterLimits, WaterReport } from '../schema-types';
-import { allKnown } from './all-known';
+import { allKnown } from '../figure/all-known';
 import { meqOf } from './ions';
 
 /**

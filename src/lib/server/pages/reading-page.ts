@@ -1,4 +1,11 @@
-import { notApplicable } from '../../../core/figure/figure';
+import { notApplicable, valueIfKnown, type Answer } from '../../../core/figure/figure';
+import { SALTY_EC } from '../../../core/reading/high-ph/limits';
+import { gypsumForSodium, highPhWays } from '../../../core/reading/high-ph/ways';
+import { cecParts } from '../../../core/reading/soil/cec-parts';
+import { readClay } from '../../../core/reading/soil/clay-and-density';
+import { FREE_LIME_PH } from '../../../core/reading/soil/free-lime';
+import { readOrganicMatter } from '../../../core/reading/soil/organic-matter';
+import { pricesOn } from '../stores/prices';
 import { rulesGiving } from '../../../core/packs/pack';
 import { analyteName } from '../../../core/ground/analyte-names';
 import { ACID_BELOW, readProfile } from '../../../core/reading/soil/acid-layers';
@@ -73,6 +80,8 @@ function readingOf(desk: Desk, { site, answer, crop, chosen }: Advice, units: Un
 		})),
 		profile: { ...profile, lines: ACID_BELOW[profile.scale], scaleName: PH_SCALE_NAME[profile.scale] },
 		inCm: site.soil.layers.every(({ depthText }) => depthText.endsWith('cm')),
+		cecParts: cecPartsOf(site, worksheets.cec!, units),
+		highPh: highPhOf(desk, site, worksheets.cec!, units),
 		cations: (['Ca', 'Mg', 'K', 'Na'] as const).flatMap((cation) => {
 			const share = worksheets[`${cation}Share`];
 			return share ? [{ cation, name: analyteName(cation), share, ppm: readResult(site.soil, cation) }] : [];
@@ -82,6 +91,25 @@ function readingOf(desk: Desk, { site, answer, crop, chosen }: Advice, units: Un
 		trends: readTrends(samples),
 		findings: answer.findings
 	};
+}
+
+function cecPartsOf(site: Advice['site'], cec: Answer, units: UnitSystem) {
+	const parts = cecParts(cec, readOrganicMatter(site.soil), readClay(site));
+	return { ...parts, holdsMore: inSystem(parts.holdsMore, units), tonsForClaim: inSystem(parts.tonsForClaim, units) };
+}
+
+/** Ways with ground that is high in pH, salt or sodium; undefined where it is none of them. */
+function highPhOf({ book, today }: Desk, { soil }: Advice['site'], cec: Answer, units: UnitSystem) {
+	const soilPh = valueIfKnown(readResult(soil, 'pH', ['water'])) ?? 0;
+	const salinity = valueIfKnown(readResult(soil, 'EC')) ?? 0;
+	const sodium = gypsumForSodium(soil, cec);
+	if (soilPh <= FREE_LIME_PH && salinity <= SALTY_EC && !sodium.applies) return undefined;
+	const prices = pricesOn(book, today);
+	return highPhWays(soil, cec, (product) => prices.get(`product:${product}`)).map((way) => ({
+		...way,
+		amount: inSystem(way.amount, units),
+		cost: inSystem(way.cost, units)
+	}));
 }
 
 /** Sulfur and the micronutrients that were measured, with what the guides make of them. */

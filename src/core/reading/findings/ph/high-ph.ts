@@ -1,3 +1,4 @@
+import { SALTY_EC, SODIUM_PERCENT } from '../../high-ph/limits';
 import { FREE_LIME_PH } from '../../soil/free-lime';
 import { valueIfKnown } from '../../../figure/figure';
 import { formatNumber } from '../../../units/display';
@@ -6,9 +7,6 @@ import { readOrganicMatter } from '../../soil/organic-matter';
 import { readResult } from '../../soil/read-result';
 import type { ReportCheck } from '../finding';
 
-/** dS/m above which salts are at work, and % sodium of CEC above which structure is at risk: common practice. */
-const SALTY_EC = 2;
-const SODIUM_PERCENT = 5;
 /** % organic matter below which carbonate at the surface speaks of lost topsoil; calcareous prairie has more: judgement. */
 const THIN_TOPSOIL_PERCENT = 1.5;
 

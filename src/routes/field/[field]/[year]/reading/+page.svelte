@@ -6,6 +6,8 @@
 	import { phStrip } from '$lib/ui/charts/ph-strip';
 	import { trendChart } from '$lib/ui/charts/trend';
 	import { longDate } from '$core/units/day-text';
+	import CecParts from '$lib/ui/reading/CecParts.svelte';
+	import HighPhWays from '$lib/ui/reading/HighPhWays.svelte';
 	import Cations from '$lib/ui/reading/Cations.svelte';
 	import Findings from '$lib/ui/reading/Findings.svelte';
 	import GoalForm from '$lib/ui/rates/GoalForm.svelte';
@@ -112,11 +114,14 @@
 			</section>
 		{/if}
 
+		{#if reading.highPh}<HighPhWays ways={reading.highPh} />{/if}
+
 		{#if reading.profile.layers.length > 1}<PhByDepth profile={reading.profile} inCm={reading.inCm} />{/if}
 
 		<section class="section">
 			<h2>N the soil can hold</h2>
 			<HoldingBar {...reading.holding} />
+			<CecParts parts={reading.cecParts} />
 		</section>
 
 		<section class="section columns">

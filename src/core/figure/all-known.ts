@@ -1,4 +1,4 @@
-import { becauseOf, type Answer, type Figure } from '../figure/figure';
+import { becauseOf, type Answer, type Figure } from './figure';
 
 /** What follows where every input is known; else why the first missing one is. */
 export function allKnown<const Names extends string>(
