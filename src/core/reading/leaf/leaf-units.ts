@@ -2,6 +2,9 @@ import type { LeafElement, ResultUnit } from '../../schema-types';
 
 const PERCENT: readonly LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
 
+/** What leaves are tested for, in the order of a lab's printout. */
+export const LEAF_ELEMENTS: readonly LeafElement[] = [...PERCENT, 'B', 'Zn', 'Mn', 'Cu', 'Fe'];
+
 /** Percent of dry matter, ppm of boron and the metals. */
 export function leafUnit(element: LeafElement): '%' | 'ppm' {
 	return PERCENT.includes(element) ? '%' : 'ppm';

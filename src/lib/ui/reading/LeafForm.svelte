@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { leafUnit } from '$core/reading/leaf/leaf-units';
+	import { LEAF_ELEMENTS, leafUnit } from '$core/reading/leaf/leaf-units';
 	import type { LeafElement, LeafLogEntry } from '$core/schema-types';
 	import { save } from '../forms/call';
 	import DayField from '../forms/DayField.svelte';
@@ -17,7 +17,6 @@
 	}
 	const { fieldId, crop, usual, today }: Props = $props();
 
-	const ELEMENTS: readonly LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'B', 'Zn', 'Mn', 'Cu', 'Fe'];
 	let takenOn = $state(untrack(() => today));
 	let part = $state(untrack(() => usual?.part ?? ''));
 	let stage = $state(untrack(() => usual?.stage ?? ''));
@@ -29,7 +28,7 @@
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const results: LeafLogEntry['results'] = {};
-		for (const element of ELEMENTS) {
+		for (const element of LEAF_ELEMENTS) {
 			const text = typed[element]?.trim() ?? '';
 			if (text === '') continue;
 			const value = numberOrUndefined(text);
@@ -74,7 +73,7 @@
 		<TextInput size="sm" labelText="Lab" bind:value={lab} />
 	</div>
 	<div class="fields narrow">
-		{#each ELEMENTS as element (element)}
+		{#each LEAF_ELEMENTS as element (element)}
 			<TextInput
 				size="sm"
 				labelText={`${element}, ${leafUnit(element)}`}

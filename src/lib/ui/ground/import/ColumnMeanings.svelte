@@ -3,7 +3,7 @@
 	import { analyteName } from '$core/ground/analyte-names';
 	import { methodName, methodsOf } from '$core/ground/lab-file/lab-methods';
 	import type { Analyte, ColumnMeaning, LabMapping, LabMethod, LeafElement, ResultUnit } from '$core/schema-types';
-	import { LEAF_UNITS, leafUnit } from '$core/reading/leaf/leaf-units';
+	import { LEAF_ELEMENTS, LEAF_UNITS, leafUnit } from '$core/reading/leaf/leaf-units';
 	import { unitsOf } from '$core/units/result-units';
 	import { unitText } from '../../figure/unit-text';
 	import Choice from '../../forms/Choice.svelte';
@@ -41,7 +41,6 @@
 		'stage',
 		'leaves'
 	];
-	const ELEMENTS: LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S', 'B', 'Zn', 'Mn', 'Cu', 'Fe'];
 	const ANALYTES: Analyte[] = [
 		'pH',
 		'bufferPh',
@@ -76,7 +75,7 @@
 		],
 		leaf: [
 			{ label: 'About the leaves', options: named(LEAF_ROLES) },
-			{ label: 'A result', options: ELEMENTS.map((element) => ({ value: `=${element}`, text: element })) }
+			{ label: 'A result', options: LEAF_ELEMENTS.map((element) => ({ value: `=${element}`, text: element })) }
 		]
 	};
 	const kind = $derived(mapping.leaf ? 'leaf' : 'soil');
