@@ -56,7 +56,7 @@ export function highPhWays(
 			name: 'Gypsum',
 			does: 'Gives calcium in place of sodium; it does not lower pH. Where the saturation extract holds Ca and SO4 above 20 meq/L each, more stays undissolved: stop buying.',
 			amount: gypsum,
-			years: none('gypsum', 'by the water that carries it through'),
+			years: none('gypsum', 'by the water that takes it down'),
 			cost: cost(gypsum, 'gypsum')
 		},
 		{

@@ -114,6 +114,10 @@ describe('what must not meet', () => {
 		const { cautions, injections } = plan([{ product: 'gypsum', lbPerAcre: 10 }]);
 		expect(cautions[0]).toMatchObject({ code: 'not-dissolved', severity: 'stop' });
 		expect(injections[0]!.pumpRate).toMatchObject({ applies: false });
+		expect(plan([{ product: 'calcium-chloride', lbPerAcre: 10 }]).cautions[0]).toMatchObject({
+			code: 'solubility-unknown',
+			severity: 'mind'
+		});
 		expect(() => plan([calcium, { product: 'nothing', lbPerAcre: 1 }])).toThrow('/doses/1/product');
 	});
 });

@@ -66,9 +66,14 @@ function ofDissolving(
 	{ name, doses, fills, gallons, limitedBy }: StockTank,
 	{ tankGal }: FertigationRequest
 ): WaterCaution[] {
-	const found: WaterCaution[] = doses.flatMap(({ gallons: own }): WaterCaution[] =>
-		own.applies ? [] : [{ code: 'not-dissolved', severity: 'stop', text: `Tank ${name}: ${own.reason}. ${own.remedy}` }]
-	);
+	const found: WaterCaution[] = doses.flatMap(({ gallons: own, product }): WaterCaution[] => {
+		if (own.applies) return [];
+		const text = `Tank ${name}: ${own.reason}. ${own.remedy}`;
+		const fails = product.dissolves === 'not' || product.dissolves === 'partly';
+		return [
+			fails ? { code: 'not-dissolved', severity: 'stop', text } : { code: 'solubility-unknown', severity: 'mind', text }
+		];
+	});
 	if (fills.applies && fills.value > 1 && gallons.applies && limitedBy) {
 		const { product, pounds } = limitedBy;
 		const text = `${product.name} limits tank ${name}: ${formatNumber(pounds.value, 'lb')} lb make ${formatNumber(gallons.value, 'gal')} gal of stock, and the tank holds ${formatNumber(tankGal!, 'gal')}: fill it ${fills.value} times, or give it in more doses.`;

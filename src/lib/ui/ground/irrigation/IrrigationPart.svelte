@@ -42,6 +42,7 @@
 		if (problem === '') months = {};
 	}
 
+	const perArea = $derived(page.unit === 'mm' ? 'kg/ha' : 'lb/ac');
 	const NUTRIENTS = ['N', 'K2O', 'S', 'Mg', 'Ca', 'Cl'] as const;
 	type Line = (typeof page.brought)[number];
 </script>
@@ -63,7 +64,11 @@
 				columns={[
 					{ name: 'Month', of: ({ name }) => name },
 					{ name: `Water, ${page.unit}`, of: ({ water }) => water, number: true },
-					...NUTRIENTS.map((nutrient) => ({ name: nutrient, answer: ({ brought }: Line) => brought[nutrient]! }))
+					...NUTRIENTS.map((nutrient) => ({
+						name: `${nutrient}, ${perArea}`,
+						answer: ({ brought }: Line) => brought[nutrient]!,
+						bare: true
+					}))
 				]}
 			/>
 			<p class="soft small">

@@ -1,5 +1,6 @@
 <!-- Stock tanks, pump rates and times, and what stands against them. -->
 <script lang="ts">
+	import type { Answer } from '$core/figure/figure';
 	import type { FertigationPlan } from '$core/water/fertigation/plan-fertigation';
 	import { formatNumber } from '$core/units/display';
 	import { inSystem, type UnitSystem } from '$core/units/rate-units';
@@ -9,6 +10,8 @@
 	const { plan, units }: { plan: FertigationPlan; units: UnitSystem } = $props();
 
 	const injectionOf = (name: string) => plan.injections.find(({ tank }) => tank === name)!;
+	/** Why a stock is not known stands beside it once. */
+	const ifKnown = (answer: Answer | undefined) => (answer?.applies ? inSystem(answer, units) : undefined);
 	const doses = $derived(plan.tanks.flatMap(({ name, doses: own }) => own.map((dose) => ({ name, ...dose }))));
 </script>
 
@@ -21,11 +24,11 @@
 	columns={[
 		{ name: 'Tank', of: ({ name }) => name },
 		{ name: 'Stock', answer: ({ gallons }) => inSystem(gallons, units) },
-		{ name: 'Fills', answer: ({ fills }) => fills },
+		{ name: 'Fills', answer: ({ fills }) => ifKnown(fills) },
 		...(plan.timing
-			? [{ name: 'To each zone', answer: ({ name }: { name: string }) => inSystem(injectionOf(name).perZone!, units) }]
+			? [{ name: 'To each zone', answer: ({ name }: { name: string }) => ifKnown(injectionOf(name).perZone) }]
 			: []),
-		{ name: 'Pump rate', answer: ({ name }) => inSystem(injectionOf(name).pumpRate, units) }
+		{ name: 'Pump rate', answer: ({ name }) => ifKnown(injectionOf(name).pumpRate) }
 	]}
 />
 <ListTable

@@ -169,6 +169,11 @@
 	h2 {
 		margin-top: 1rem;
 	}
+	@media (max-width: 600px) {
+		.dose {
+			grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+		}
+	}
 	@media (max-width: 900px) {
 		.parts {
 			grid-template-columns: minmax(0, 1fr);
