@@ -232,6 +232,7 @@ test('calibration follows what is typed, and says which number is missing', asyn
 	await expect(nozzles).toContainText('0.81 gal/min');
 	await nozzles.getByLabel('Speed, mph').fill('');
 	await expect(nozzles.getByRole('alert')).toHaveText('Speed, mph: type a number above 0.');
+	await expect(page.getByRole('region', { name: 'Leaf spray' })).toContainText('Of the need: 2.6 %');
 	const row = page.getByRole('region', { name: 'For 100 ft of row' });
 	await row.getByLabel('Row spacing or band, ft').fill('4.356');
 	await expect(row).toContainText('2.50 lb/100 ft');

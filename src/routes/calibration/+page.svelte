@@ -10,6 +10,7 @@
 		rateFromLoad,
 		tonsFromSheet
 	} from '$core/supply/calibration/rates';
+	import { leafSpray } from '$core/supply/calibration/leaf-spray';
 	import { acresPerLoad } from '$core/supply/loads';
 	import { figure } from '$core/figure/figure';
 	import { KG_PER_LB } from '$core/units/factors';
@@ -61,6 +62,26 @@
 					{ name: 'spacing', label: 'Between nozzles, in', start: '20' }
 				]}
 				sum={([rate, speed, spacing]) => [{ words: 'Each nozzle gives', figure: nozzleFlow(rate!, speed!, spacing!) }]}
+			/>
+			<Sum
+				title="Leaf spray"
+				note="What part of the need it can be. Urea to 2 % on fruit and 5 to 6 % on cereals, salts 1 to 2 %; in the cool of the evening on dry leaves, label first. Phosphorus and potassium on soybean are hit and miss."
+				fields={[
+					{ name: 'gallons', label: 'Spray, gal/ac', start: '20' },
+					{ name: 'strength', label: 'Strength, %', start: '2' },
+					{ name: 'analysis', label: 'Nutrient in the product, %', start: '46' },
+					{ name: 'need', label: 'Need of the crop, lb/ac', start: '60' },
+					{ name: 'price', label: 'Product, $/short ton', start: '1200' }
+				]}
+				sum={([gallons, strength, analysis, need, price]) => {
+					const { product, delivered, share, cost } = leafSpray(gallons!, strength!, analysis!, need!, price!);
+					return [
+						{ words: 'Product:', figure: product },
+						{ words: 'Delivered:', figure: delivered },
+						{ words: 'Of the need:', figure: share },
+						{ words: 'A pound delivered costs', figure: cost }
+					];
+				}}
 			/>
 			<Sum
 				title="Ground speed"

@@ -1,4 +1,4 @@
-import { leafUnit } from '../../reading/leaf/leaf-units';
+import { leafUnit } from '../../units/leaf-units';
 import type { ColumnMeaning, LeafElement, ResultUnit } from '../../schema-types';
 
 const ROLES: readonly [ColumnMeaning['role'], RegExp][] = [

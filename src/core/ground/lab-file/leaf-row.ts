@@ -1,6 +1,6 @@
 import { validator } from '../../check/validator';
 import { InputError } from '../../check/problem';
-import { inLeafUnit } from '../../reading/leaf/leaf-units';
+import { inLeafUnit } from '../../units/leaf-units';
 import type { Crop, CropId, LabMapping, LeafLogEntry, LeafResults } from '../../schema-types';
 import { notMeasured, readNumber, type CellOf, type CellProblem } from './cells';
 

@@ -1,4 +1,4 @@
-import { LEAF_UNITS } from '../../reading/leaf/leaf-units';
+import { LEAF_UNITS } from '../../units/leaf-units';
 import type { ColumnMeaning, LabMapping } from '../../schema-types';
 import { conversionOf } from '../../units/result-units';
 import { analyteName } from '../analyte-names';

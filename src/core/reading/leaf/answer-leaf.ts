@@ -1,7 +1,7 @@
 import { InputError } from '../../check/problem';
 import type { Crop, LeafAnswer, LeafFinding, LeafRanges, LeafRequest, LeafResults } from '../../schema-types';
 import { goesByAge } from './leaf-range';
-import { leafUnit } from './leaf-units';
+import { leafUnit } from '../../units/leaf-units';
 import { soilAgreement, soilOfSpots } from './soil-of-spots';
 import { areAlike, fitsRanges, leafVerdicts, leavesFor, offText, spotDifferences, type LeafVerdict } from './read-leaf';
 

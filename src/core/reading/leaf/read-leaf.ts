@@ -1,7 +1,7 @@
 import { keysOf } from '../../check/typed-object';
 import type { LeafElement, LeafRange, LeafRanges, LeafResults } from '../../schema-types';
 import { leafRangeOf } from './leaf-range';
-import { leafUnit } from './leaf-units';
+import { leafUnit } from '../../units/leaf-units';
 
 /** An element of a leaf test against its range. */
 export interface LeafVerdict {

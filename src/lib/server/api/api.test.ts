@@ -142,6 +142,16 @@ describe('what was changed after the page was loaded', () => {
 		expect((await world.call(key, world.own, { ...first, ...change, seen: stale.now })).status).toBe(200);
 	});
 
+	it('the irrigation of a year that was changed meanwhile is not written over', async () => {
+		const key = 'PUT /api/fields/{field}/{year}/irrigation';
+		const of = (inches: number) => ({ source: world.own.source!, inchesByMonth: { 6: inches } });
+		expect((await world.call(key, world.own, { irrigation: of(4) })).status).toBe(200);
+		const stale = await refused(world.call(key, world.own, { irrigation: of(8), seen: null }));
+		expect([stale.status, stale.now]).toEqual([409, of(4)]);
+		expect((await world.call(key, world.own, { irrigation: null, seen: stale.now })).status).toBe(200);
+		expect((await world.call(key, world.own, { irrigation: of(2), seen: null })).status).toBe(200);
+	});
+
 	/** What of a body can be seen: its prices, its block, else all of it. */
 	function partOf(body: object): unknown {
 		const [[name, part] = []] = Object.entries(body);

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import { LEAF_ELEMENTS, leafUnit } from '$core/reading/leaf/leaf-units';
+	import { LEAF_ELEMENTS, leafUnit } from '$core/units/leaf-units';
 	import type { LeafElement, LeafLogEntry } from '$core/schema-types';
 	import { save } from '../forms/call';
 	import DayField from '../forms/DayField.svelte';

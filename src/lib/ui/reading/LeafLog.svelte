@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Disclosure } from 'carbon-components-svelte';
 	import type { LeafVerdict } from '$core/reading/leaf/read-leaf';
-	import { leafUnit } from '$core/reading/leaf/leaf-units';
+	import { leafUnit } from '$core/units/leaf-units';
 	import { longDate } from '$core/units/day-text';
 	import type { ReadingPage } from '$lib/server/pages/reading-page';
 	import Severity from '../figure/Severity.svelte';

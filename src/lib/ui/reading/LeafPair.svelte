@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { analyteName } from '$core/ground/analyte-names';
 	import { areAlike } from '$core/reading/leaf/read-leaf';
-	import { leafUnit } from '$core/reading/leaf/leaf-units';
+	import { leafUnit } from '$core/units/leaf-units';
 	import type { LeafAnswer, ResultUnit } from '$core/schema-types';
 	import { unitText } from '../figure/unit-text';
 	import ListTable from '../tables/ListTable.svelte';

@@ -41,7 +41,7 @@ import {
 	setNitrogenTerms,
 	unchoose
 } from '../../stores/field-years';
-import { listWaterSources, setIrrigation } from '../../stores/water/water-sources';
+import { bookedIrrigation, listWaterSources, setIrrigation } from '../../stores/water/water-sources';
 import { bookSpreadCheck, removeSpreadCheck } from '../../stores/tests/spread-checks';
 import { adviceAt, fieldAt, goalAt } from '../at';
 import { EXAMPLE_IDS, json, operation, type Call } from '../operation';
@@ -88,6 +88,7 @@ export const yearOperations = [
 		summary: 'Says from which source a field is irrigated in a year and how much by month; null for none',
 		body: json<IrrigationAction>('actions#/definitions/IrrigationAction'),
 		example: { irrigation: { source: EXAMPLE_IDS.source, inchesByMonth: { 6: 4, 7: 8 }, irrigationsPerWeek: 2 } },
+		stands: (call) => bookedIrrigation(goalAt(call)),
 		run: (call, { irrigation }) => {
 			const { book } = call.desk;
 			const sources = listWaterSources(book);

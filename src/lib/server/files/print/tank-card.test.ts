@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FertigationRequest } from '../../../../core/schema-types';
-import { planFertigation } from '../../../../core/water/fertigation/plan-fertigation';
+import { planFertigation } from '../../../../core/supply/fertigation/plan-fertigation';
 import { theLibrary } from '../../knowledge';
 import { tankCard } from './tank-card';
 

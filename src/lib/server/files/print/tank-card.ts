@@ -6,7 +6,7 @@ import { quantityIn } from '../../../../core/units/amount-text';
 import { formatNumber } from '../../../../core/units/display';
 import { longDate } from '../../../../core/units/day-text';
 import { inSystem, unitInSystem, type UnitSystem } from '../../../../core/units/rate-units';
-import type { FertigationPlan } from '../../../../core/water/fertigation/plan-fertigation';
+import type { FertigationPlan } from '../../../../core/supply/fertigation/plan-fertigation';
 import { below, ledgerLayout } from './ledger-layout';
 
 interface CardHead {

@@ -3,7 +3,7 @@
 	import { analyteName } from '$core/ground/analyte-names';
 	import { methodName, methodsOf } from '$core/ground/lab-file/lab-methods';
 	import type { Analyte, ColumnMeaning, LabMapping, LabMethod, LeafElement, ResultUnit } from '$core/schema-types';
-	import { LEAF_ELEMENTS, LEAF_UNITS, leafUnit } from '$core/reading/leaf/leaf-units';
+	import { LEAF_ELEMENTS, LEAF_UNITS, leafUnit } from '$core/units/leaf-units';
 	import { unitsOf } from '$core/units/result-units';
 	import { unitText } from '../../figure/unit-text';
 	import Choice from '../../forms/Choice.svelte';

@@ -4,7 +4,7 @@
 	import { analyteName } from '$core/ground/analyte-names';
 	import type { Analyte, LabDraft } from '$core/schema-types';
 	import { keysOf } from '$core/check/typed-object';
-	import { leafUnit } from '$core/reading/leaf/leaf-units';
+	import { leafUnit } from '$core/units/leaf-units';
 	import { longDate } from '$core/units/day-text';
 	import ListTable from '../../tables/ListTable.svelte';
 	import type { ImportPage } from '$lib/server/pages/import-page';

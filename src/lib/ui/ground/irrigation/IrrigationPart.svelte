@@ -25,6 +25,7 @@
 
 	const MONTHS = Array.from({ length: 12 }, (_, at) => at + 1);
 	const { booked, unit } = untrack(() => page);
+	const seen = booked ?? null;
 	let source = $state(booked?.source ?? untrack(() => page.sources[0]?.id ?? ''));
 	let months = $state(typedMonths(booked, unit));
 	let perWeek = $state(String(booked?.irrigationsPerWeek ?? ''));
@@ -34,11 +35,19 @@
 	async function keep(): Promise<void> {
 		const read = readIrrigation({ source, months, perWeek, sprinkled }, page.unit);
 		if (typeof read === 'string') return void (problem = read);
-		problem = await save('PUT /api/fields/{field}/{year}/irrigation', { field: fieldId, year }, { irrigation: read });
+		problem = await save(
+			'PUT /api/fields/{field}/{year}/irrigation',
+			{ field: fieldId, year },
+			{ irrigation: read, seen }
+		);
 	}
 
 	async function drop(): Promise<void> {
-		problem = await save('PUT /api/fields/{field}/{year}/irrigation', { field: fieldId, year }, { irrigation: null });
+		problem = await save(
+			'PUT /api/fields/{field}/{year}/irrigation',
+			{ field: fieldId, year },
+			{ irrigation: null, seen }
+		);
 		if (problem === '') months = {};
 	}
 

@@ -1,7 +1,7 @@
 <!-- Stock tanks, pump rates and times, and what stands against them. -->
 <script lang="ts">
 	import type { Answer } from '$core/figure/figure';
-	import type { FertigationPlan } from '$core/water/fertigation/plan-fertigation';
+	import type { FertigationPlan } from '$core/supply/fertigation/plan-fertigation';
 	import { formatNumber } from '$core/units/display';
 	import { inSystem, type UnitSystem } from '$core/units/rate-units';
 	import Severity from '../../figure/Severity.svelte';

@@ -3,8 +3,8 @@
 	import { untrack } from 'svelte';
 	import { longDate } from '$core/units/day-text';
 	import { unitInSystem } from '$core/units/rate-units';
-	import { planFertigation } from '$core/water/fertigation/plan-fertigation';
-	import { usualTank } from '$core/water/fertigation/stock-tanks';
+	import { planFertigation } from '$core/supply/fertigation/plan-fertigation';
+	import { usualTank } from '$core/supply/fertigation/stock-tanks';
 	import { typedAmount } from '$lib/ui/forms/typed-amount';
 	import TankAnswers from '$lib/ui/supply/tanks/TankAnswers.svelte';
 	import { degreesOf, readTanks, type TypedDose, type TypedSystem } from '$lib/ui/supply/tanks/typed-tanks';

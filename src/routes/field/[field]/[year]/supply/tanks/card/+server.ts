@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { validator } from '$core/check/validator';
 import type { FertigationRequest } from '$core/schema-types';
-import { planFertigation } from '$core/water/fertigation/plan-fertigation';
+import { planFertigation } from '$core/supply/fertigation/plan-fertigation';
 import { deskOf } from '$lib/server/desk';
 import { tankCard } from '$lib/server/files/print/tank-card';
 import { pdfFile, pdfOf } from '$lib/server/files/print/pdf';

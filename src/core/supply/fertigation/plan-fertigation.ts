@@ -1,9 +1,9 @@
 import { InputError } from '../../check/problem';
 import { gravestFirst } from '../../figure/gravest-first';
 import type { FertigationRequest, Product, WaterCaution } from '../../schema-types';
-import { whyApart } from '../../supply/blend/apart-pairs';
+import { whyApart } from '../blend/apart-pairs';
 import { formatNumber } from '../../units/display';
-import { ofPhosphate } from '../water-cautions';
+import { ofPhosphate } from '../../water/water-cautions';
 import { injectionOf, setTiming, type Injection } from './injection';
 import { stockTanks, type StockTank } from './stock-tanks';
 

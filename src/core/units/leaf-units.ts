@@ -1,4 +1,4 @@
-import type { LeafElement, ResultUnit } from '../../schema-types';
+import type { LeafElement, ResultUnit } from '../schema-types';
 
 const PERCENT: readonly LeafElement[] = ['N', 'P', 'K', 'Ca', 'Mg', 'S'];
 
