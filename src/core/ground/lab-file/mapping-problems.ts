@@ -2,31 +2,16 @@ import { LEAF_UNITS } from '../../units/leaf-units';
 import type { ColumnMeaning, LabMapping } from '../../schema-types';
 import { conversionOf } from '../../units/result-units';
 import { analyteName } from '../analyte-names';
+import { COLUMN_ROLES } from './column-roles';
 import { isMethodOf } from './lab-methods';
-
-/** Meanings that one column may have. */
-const ONCE = [
-	'field',
-	'grower',
-	'sample number',
-	'date',
-	'depth',
-	'top depth',
-	'bottom depth',
-	'spot',
-	'crop',
-	'part',
-	'stage',
-	'leaves'
-] as const;
 
 /** Faults of the mapping itself, before any row is read. */
 export function mappingProblems({ columns, depth, leaf }: LabMapping): string[] {
 	const problems: string[] = [];
 	const count = (role: ColumnMeaning['role']) => columns.filter((column) => column.role === role).length;
 	if (count('field') === 0) problems.push('No column is marked as the field name.');
-	for (const role of ONCE) {
-		if (count(role) > 1) problems.push(`Two columns are marked as ${role}.`);
+	for (const role of COLUMN_ROLES[leaf ? 'leaf' : 'soil']) {
+		if (role !== 'ignore' && count(role) > 1) problems.push(`Two columns are marked as ${role}.`);
 	}
 	if (count('result') === 0) problems.push('No column is marked as a result.');
 	if (count('top depth') !== count('bottom depth')) problems.push('Top and bottom depth need a column each.');

@@ -1,13 +1,11 @@
 import { allKnown } from '../../figure/all-known';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
-import { LB_PER_SHORT_TON } from '../../units/factors';
+import { LB_PER_PERCENT_OF_FURROW, LB_PER_SHORT_TON } from '../../units/factors';
 import { baseCation } from '../soil/cec';
 import { readResult } from '../soil/read-result';
 import type { SampledSoil } from '../soil/sampled-soil';
 import { SALTY_EC, SODIUM_PERCENT } from './limits';
 
-/** lb of carbonate in a percent of the plow layer, 2,000,000 lb of soil (6 2/3 in). */
-const LB_PER_PERCENT = 20_000;
 /** lb CaCO3 that a pound of sulfur neutralises: 100.09 / 32.06. */
 const CACO3_PER_S = 3.12;
 /** lb of pure gypsum for a meq/100 g of sodium and 2,000,000 lb of soil: 86.07 g/eq. */
@@ -96,9 +94,9 @@ export function sulfurForCarbonate(soil: SampledSoil): Answer {
 	return allKnown(label, { carbonate: readResult(soil, 'carbonate') }, ({ carbonate }) =>
 		figure({
 			label,
-			value: (carbonate.value * LB_PER_PERCENT) / CACO3_PER_S,
+			value: (carbonate.value * LB_PER_PERCENT_OF_FURROW) / CACO3_PER_S,
 			unit: 'lb/ac',
-			formula: `carbonate x ${LB_PER_PERCENT} lb / ${CACO3_PER_S}`,
+			formula: `carbonate x ${LB_PER_PERCENT_OF_FURROW} lb / ${CACO3_PER_S}`,
 			inputs: [carbonate],
 			basis: 'practice'
 		})

@@ -1,10 +1,9 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import { allKnown } from '../../figure/all-known';
+import { LB_PER_PERCENT_OF_FURROW, LB_PER_SHORT_TON } from '../../units/factors';
 
 /** meq/100 g that a percent of organic matter holds near neutral; common practice (1.5 to 3 by pH). */
 const PER_PERCENT_OM = 2;
-/** lb of organic matter in a percent of the plow layer, 2,000,000 lb of soil; common practice. */
-const LB_PER_PERCENT_OM = 20_000;
 /** Share of dry residue or manure that is organic matter of the soil a year later; common practice (0.1 to 0.25). */
 const BECOMES_OM = 0.15;
 /** Share of it that decays in a year; common practice (0.02 to 0.04). */
@@ -15,7 +14,6 @@ const ADDED_TONS = 4;
 const CLAIMED_PERCENT = 0.25;
 /** lb N/ac that a meq/100 g holds at one time; common practice. */
 const N_PER_MEQ = 10;
-const LB_PER_TON = 2000;
 
 /** What makes a soil's CEC, and what one more percent of organic matter would take and bring. */
 export interface CecParts {
@@ -86,9 +84,9 @@ export function cecParts(cec: Answer, organicMatter: Answer, clay: Answer): CecP
 		yearsForOne: yearsToRaise(ADDED_TONS),
 		tonsForClaim: figure({
 			label: `dry residue for ${CLAIMED_PERCENT} % a year`,
-			value: (CLAIMED_PERCENT * LB_PER_PERCENT_OM) / BECOMES_OM / LB_PER_TON,
+			value: (CLAIMED_PERCENT * LB_PER_PERCENT_OF_FURROW) / BECOMES_OM / LB_PER_SHORT_TON,
 			unit: 'short ton/ac',
-			formula: `${CLAIMED_PERCENT} % x ${LB_PER_PERCENT_OM} lb / ${BECOMES_OM} that becomes organic matter / ${LB_PER_TON}`,
+			formula: `${CLAIMED_PERCENT} % x ${LB_PER_PERCENT_OF_FURROW} lb / ${BECOMES_OM} that becomes organic matter / ${LB_PER_SHORT_TON}`,
 			basis: 'practice'
 		})
 	};
@@ -104,13 +102,13 @@ export function yearsToRaise(tons: number): Answer {
 	const added = figure({ label: 'dry residue added each year', value: tons, unit: 'short ton/ac', basis: 'adviser' });
 	const gain = figure({
 		label: 'becomes organic matter each year',
-		value: tons * LB_PER_TON * BECOMES_OM,
+		value: tons * LB_PER_SHORT_TON * BECOMES_OM,
 		unit: 'lb/ac',
-		formula: `tons x ${LB_PER_TON} x ${BECOMES_OM}`,
+		formula: `tons x ${LB_PER_SHORT_TON} x ${BECOMES_OM}`,
 		inputs: [added],
 		basis: 'practice'
 	});
-	const lost = (DECAYS * LB_PER_PERCENT_OM) / gain.value;
+	const lost = (DECAYS * LB_PER_PERCENT_OF_FURROW) / gain.value;
 	if (lost >= 1) {
 		return notApplicable(
 			label,
@@ -122,7 +120,7 @@ export function yearsToRaise(tons: number): Answer {
 		label,
 		value: -Math.log(1 - lost) / DECAYS,
 		unit: 'years',
-		formula: `-ln(1 - ${DECAYS} x ${LB_PER_PERCENT_OM} lb / gain) / ${DECAYS}`,
+		formula: `-ln(1 - ${DECAYS} x ${LB_PER_PERCENT_OF_FURROW} lb / gain) / ${DECAYS}`,
 		inputs: [gain],
 		basis: 'practice'
 	});

@@ -1,3 +1,4 @@
+import { allKnown } from '../../figure/all-known';
 import { figure, type Answer, type Figure } from '../../figure/figure';
 import type { FertigationRequest } from '../../schema-types';
 import type { StockTank } from './stock-tanks';
@@ -25,47 +26,30 @@ export function setTiming({ through }: FertigationRequest): { from: number; to: 
 /**
  * The pump rate of a tank: drip, a zone's stock in the middle half of its set; pivot, gallons to the acre x acres an hour.
  */
-export function injectionOf(tank: StockTank, { through, areaAcres }: FertigationRequest): Injection {
-	const { gallons } = tank;
-	const label = `pump rate of tank ${tank.name}`;
-	const refused = (name: string): Answer => ({ ...gallons, label: name }) as Answer;
+export function injectionOf({ name, gallons }: StockTank, { through, areaAcres }: FertigationRequest): Injection {
+	const label = `pump rate of tank ${name}`;
 	if (through.kind === 'pivot') {
-		if (!gallons.applies) return { tank: tank.name, pumpRate: refused(label), perZone: undefined };
-		const acres = figure({ label: 'area', value: areaAcres, unit: 'ac', basis: 'adviser' });
-		const hours = figure({ label: 'hours for a turn', value: through.hoursPerTurn, unit: 'h', basis: 'adviser' });
-		const perAcre = figure({
-			label: 'stock',
-			value: gallons.value / areaAcres,
-			unit: 'gal/ac',
-			formula: 'stock / area',
-			inputs: [gallons, acres],
-			basis: gallons.basis
+		const pumpRate = allKnown(label, { gallons }, (known) => {
+			const acres = figure({ label: 'area', value: areaAcres, unit: 'ac', basis: 'adviser' });
+			const hours = figure({ label: 'hours for a turn', value: through.hoursPerTurn, unit: 'h', basis: 'adviser' });
+			const perAcre = quotient('stock', 'gal/ac', 'stock / area', known.gallons, acres);
+			const perHour = quotient('area watered', 'ac/h', 'area / hours for a turn', acres, hours);
+			return figure({
+				label,
+				value: perAcre.value * perHour.value,
+				unit: 'gal/h',
+				formula: 'gal/ac x ac/h',
+				inputs: [perAcre, perHour],
+				basis: 'practice'
+			});
 		});
-		const perHour = figure({
-			label: 'area watered',
-			value: areaAcres / through.hoursPerTurn,
-			unit: 'ac/h',
-			formula: 'area / hours for a turn',
-			inputs: [acres, hours],
-			basis: 'adviser'
-		});
-		return {
-			tank: tank.name,
-			pumpRate: rate(label, perAcre.value * perHour.value, [perAcre, perHour]),
-			perZone: undefined
-		};
+		return { tank: name, pumpRate, perZone: undefined };
 	}
-	const zoneLabel = `stock of tank ${tank.name} to a zone`;
-	if (!gallons.applies) return { tank: tank.name, pumpRate: refused(label), perZone: refused(zoneLabel) };
 	const zones = figure({ label: 'zones', value: through.zones, unit: '', basis: 'adviser' });
-	const perZone = figure({
-		label: zoneLabel,
-		value: gallons.value / through.zones,
-		unit: 'gal',
-		formula: 'stock / zones',
-		inputs: [gallons, zones],
-		basis: gallons.basis
-	});
+	const zoneLabel = `stock of tank ${name} to a zone`;
+	const perZone = allKnown(zoneLabel, { gallons }, (known) =>
+		quotient(zoneLabel, 'gal', 'stock / zones', known.gallons, zones)
+	);
 	const hours = figure({
 		label: 'hours of injection',
 		value: through.hoursPerZone * INJECTED_SHARE,
@@ -74,10 +58,12 @@ export function injectionOf(tank: StockTank, { through, areaAcres }: Fertigation
 		inputs: [figure({ label: 'hours of a set', value: through.hoursPerZone, unit: 'h', basis: 'adviser' })],
 		basis: 'practice'
 	});
-	return { tank: tank.name, pumpRate: rate(label, perZone.value / hours.value, [perZone, hours]), perZone };
+	const pumpRate = allKnown(label, { perZone }, (known) =>
+		quotient(label, 'gal/h', 'stock to a zone / hours of injection', known.perZone, hours)
+	);
+	return { tank: name, pumpRate, perZone };
 }
 
-function rate(label: string, value: number, inputs: [Figure, Figure]): Answer {
-	const formula = inputs[1].unit === 'h' ? 'stock to a zone / hours of injection' : 'gal/ac x ac/h';
-	return figure({ label, value, unit: 'gal/h', formula, inputs, basis: 'practice' });
+function quotient(label: string, unit: string, formula: string, of: Figure, by: Figure): Figure {
+	return figure({ label, value: of.value / by.value, unit, formula, inputs: [of, by], basis: 'practice' });
 }

@@ -1,3 +1,4 @@
+import { allKnown } from '../../figure/all-known';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { FertigationRequest, Product, TankName } from '../../schema-types';
 import { solubilityAt, USUAL_WATER_C } from './solubility';
@@ -67,16 +68,16 @@ function stockGallons(product: Product, pounds: Figure, waterC: number): Answer 
 			basis
 		});
 	}
-	const dissolves = solubilityAt(product, waterC);
-	if (!dissolves.applies) return { ...dissolves, label };
-	return figure({
-		label,
-		value: pounds.value / dissolves.value,
-		unit: 'gal',
-		formula: 'pounds / what a gallon dissolves',
-		inputs: [pounds, dissolves],
-		basis: dissolves.basis
-	});
+	return allKnown(label, { dissolves: solubilityAt(product, waterC) }, ({ dissolves }) =>
+		figure({
+			label,
+			value: pounds.value / dissolves.value,
+			unit: 'gal',
+			formula: 'pounds / what a gallon dissolves',
+			inputs: [pounds, dissolves],
+			basis: dissolves.basis
+		})
+	);
 }
 
 function tankOf(name: TankName, all: readonly StockDose[], tankGal: number | undefined): StockTank {
@@ -95,30 +96,32 @@ function tankOf(name: TankName, all: readonly StockDose[], tankGal: number | und
 
 function sumOf(name: TankName, doses: readonly StockDose[]): Answer {
 	const label = `stock in tank ${name}`;
-	const missing = doses.map(({ gallons }) => gallons).find(({ applies }) => !applies);
-	if (missing && !missing.applies) return { ...missing, label };
-	const parts = doses.map(({ gallons }) => gallons as Figure);
-	return figure({
-		label,
-		value: parts.reduce((sum, { value }) => sum + value, 0),
-		unit: 'gal',
-		formula: 'sum of its products, each in its own water',
-		inputs: parts,
-		basis: 'practice'
+	const all = Object.fromEntries(doses.map(({ gallons }, at) => [at, gallons]));
+	return allKnown(label, all, (known) => {
+		const parts = Object.values(known);
+		return figure({
+			label,
+			value: parts.reduce((sum, { value }) => sum + value, 0),
+			unit: 'gal',
+			formula: 'sum of its products, each in its own water',
+			inputs: parts,
+			basis: 'practice'
+		});
 	});
 }
 
 function fillsOf(gallons: Answer, tankGal: number | undefined): Answer {
 	const label = 'fills of the tank';
-	if (!gallons.applies) return { ...gallons, label };
 	if (tankGal === undefined) return notApplicable(label, 'the size of the tank is not given', 'Give what it holds.');
 	const size = figure({ label: 'the tank holds', value: tankGal, unit: 'gal', basis: 'adviser' });
-	return figure({
-		label,
-		value: Math.ceil(gallons.value / tankGal),
-		unit: '',
-		formula: 'stock / what the tank holds, rounded up',
-		inputs: [gallons, size],
-		basis: 'adviser'
-	});
+	return allKnown(label, { gallons }, (known) =>
+		figure({
+			label,
+			value: Math.ceil(known.gallons.value / tankGal),
+			unit: '',
+			formula: 'stock / what the tank holds, rounded up',
+			inputs: [known.gallons, size],
+			basis: 'adviser'
+		})
+	);
 }

@@ -1,6 +1,7 @@
 <!-- One line per column of the file: its header, an example, and what it means. -->
 <script lang="ts">
 	import { analyteName } from '$core/ground/analyte-names';
+	import { COLUMN_ROLES } from '$core/ground/lab-file/column-roles';
 	import { methodName, methodsOf } from '$core/ground/lab-file/lab-methods';
 	import type { Analyte, ColumnMeaning, LabMapping, LabMethod, LeafElement, ResultUnit } from '$core/schema-types';
 	import { LEAF_ELEMENTS, LEAF_UNITS, leafUnit } from '$core/units/leaf-units';
@@ -18,29 +19,6 @@
 	}
 	let { mapping = $bindable(), examples, crops, changed }: Props = $props();
 
-	const ROLES: ColumnMeaning['role'][] = [
-		'ignore',
-		'field',
-		'grower',
-		'sample number',
-		'date',
-		'depth',
-		'top depth',
-		'bottom depth',
-		'spot'
-	];
-	const LEAF_ROLES: ColumnMeaning['role'][] = [
-		'ignore',
-		'field',
-		'grower',
-		'sample number',
-		'date',
-		'spot',
-		'crop',
-		'part',
-		'stage',
-		'leaves'
-	];
 	const ANALYTES: Analyte[] = [
 		'pH',
 		'bufferPh',
@@ -70,11 +48,11 @@
 	const named = (values: readonly string[]) => values.map((value) => ({ value, text: value }));
 	const MEANINGS = {
 		soil: [
-			{ label: 'About the sample', options: named(ROLES) },
+			{ label: 'About the sample', options: named(COLUMN_ROLES.soil) },
 			{ label: 'A result', options: ANALYTES.map((analyte) => ({ value: `=${analyte}`, text: analyteName(analyte) })) }
 		],
 		leaf: [
-			{ label: 'About the leaves', options: named(LEAF_ROLES) },
+			{ label: 'About the leaves', options: named(COLUMN_ROLES.leaf) },
 			{ label: 'A result', options: LEAF_ELEMENTS.map((element) => ({ value: `=${element}`, text: element })) }
 		]
 	};
