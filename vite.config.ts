@@ -2,9 +2,10 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
 import { carbonStyles } from './scripts/carbon-styles';
 import { fontWeights } from './scripts/font-weights';
+import { tableRows } from './scripts/table-rows';
 
 export default defineConfig({
-	plugins: [carbonStyles(), fontWeights(), sveltekit()],
+	plugins: [carbonStyles(), fontWeights(), tableRows(), sveltekit()],
 	environments: {
 		client: {
 			build: {

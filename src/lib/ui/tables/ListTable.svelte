@@ -49,7 +49,7 @@
 	const LONG = 100;
 	/** Rows drawn beyond each edge of a long list's frame, and after how many rows scrolled they are drawn anew. */
 	const BEYOND = 8;
-	const STRIDE = 4;
+	const STRIDE = 2;
 	/** What stands above a long list on its page, px: its frame ends with the window. */
 	const ABOVE_PX = 300;
 	const LEAST_FRAME_PX = 320;
