@@ -39,6 +39,7 @@
 		{ href: '/calibration', name: 'Calibration' },
 		{ href: '/palm-nursery', name: 'Palm nursery' },
 		{ href: '/water', name: 'Irrigation water' },
+		{ href: '/leaf-ranges', name: 'Leaf ranges' },
 		{ href: '/weather', name: 'Weather' },
 		{ href: '/house-rules', name: 'My rules' }
 	];

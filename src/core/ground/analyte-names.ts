@@ -16,6 +16,8 @@ const NAMES: Partial<Record<Analyte, string>> = {
 	'SO4-S': 'sulfate-S',
 	Al: 'exchangeable aluminium',
 	EC: 'salinity (EC)',
+	extractCa: 'calcium of the saturation extract',
+	extractSO4: 'sulfate of the saturation extract',
 	Zn: 'zinc',
 	B: 'boron',
 	Mn: 'manganese',

@@ -23,7 +23,8 @@ import type {
 	PassCheck,
 	Prescription,
 	Product,
-	SheetContent
+	SheetContent,
+	SheetLeafTest
 } from '../schema-types';
 
 /** All that a sheet says, before it is frozen. */
@@ -46,6 +47,7 @@ export interface SheetSource {
 	stages: readonly StageDate[];
 	passCosts: ReadonlyMap<string, Answer>;
 	findings: Finding[];
+	leafTests: readonly SheetLeafTest[];
 	checks: PassCheck[];
 	packs: readonly PackDocument[];
 	request: AdviseRequest;
@@ -83,6 +85,7 @@ export function buildSheet(source: SheetSource): SheetContent {
 		totals: seasonTotals(passes, { products }),
 		cost: planCost(passes.map(({ id }) => source.passCosts.get(id)!)),
 		findings: source.findings,
+		...(source.leafTests.length > 0 ? { leafTests: [...source.leafTests] } : {}),
 		checks: source.checks,
 		cautions: planCautions(passes, products, cautionList),
 		packs: source.packs.map(({ id, version, title }) => ({ id, version, title })),

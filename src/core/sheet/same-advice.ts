@@ -8,6 +8,7 @@ const BESIDE_THE_POINT: ReadonlySet<string> = new Set([
 	// Of the field-year; requests of before did not say it.
 	'year',
 	'findings',
+	'leafTests',
 	'since',
 	'loading',
 	'stage'

@@ -57,6 +57,7 @@ function source(change: Partial<SheetSource> = {}): SheetSource {
 		stages: [{ name: 'V6', date: '2027-06-05' }],
 		passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), () => 100)])),
 		findings: answer.findings,
+		leafTests: [],
 		checks: [],
 		packs: library.packs.packs.slice(0, 1),
 		request,

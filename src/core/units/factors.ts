@@ -10,6 +10,8 @@ export const M2_PER_ACRE = HA_PER_ACRE * 10_000;
 export const L_PER_GAL = 3.785411784;
 /** Grams in a pound, from the same definition. */
 export const G_PER_LB = 1000 * KG_PER_LB;
+/** lb in a gallon of water at 60 F; common practice takes a spray of a few percent as heavy as water. */
+export const LB_PER_GAL_OF_WATER = 8.345;
 /** lb of a percent of the plow layer: 1 % of 2,000,000 lb, 6 2/3 in of soil; common practice. */
 export const LB_PER_PERCENT_OF_FURROW = 20_000;
 /** Pounds in a short ton. */

@@ -63,6 +63,11 @@ export function inSystem(answer: Answer, system: UnitSystem): Answer {
 	});
 }
 
+/** Answers by name, each in the reader's unit system. */
+export function inEachSystem(answers: Readonly<Record<string, Answer>>, system: UnitSystem): Record<string, Answer> {
+	return Object.fromEntries(Object.entries(answers).map(([name, answer]) => [name, inSystem(answer, system)]));
+}
+
 /** The unit a rate of this US unit is shown in. */
 export function unitInSystem(unit: string, system: UnitSystem): string {
 	return system === 'metric' ? (metricOf(unit)?.unit ?? unit) : unit;

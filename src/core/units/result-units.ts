@@ -10,7 +10,7 @@ import {
 } from './factors';
 
 /** The unit every rule reads an analyte in. */
-export type CanonicalUnit = 'pH' | 'ppm' | 'meq/100 g' | '%' | 'g/cm3' | 'dS/m';
+export type CanonicalUnit = 'pH' | 'ppm' | 'meq/100 g' | '%' | 'g/cm3' | 'dS/m' | 'meq/L';
 
 const CANONICAL: Record<Analyte, CanonicalUnit> = {
 	pH: 'pH',
@@ -36,6 +36,8 @@ const CANONICAL: Record<Analyte, CanonicalUnit> = {
 	Cu: 'ppm',
 	Fe: 'ppm',
 	EC: 'dS/m',
+	extractCa: 'meq/L',
+	extractSO4: 'meq/L',
 	satCa: '%',
 	satMg: '%',
 	satK: '%',
@@ -83,6 +85,8 @@ export function conversionOf(
 			return unit === 'g/cm3' || unit === '' ? asIs : undefined;
 		case 'dS/m':
 			return unit === 'dS/m' || unit === 'mmho/cm' || unit === '' ? asIs : undefined;
+		case 'meq/L':
+			return unit === 'meq/L' || unit === '' ? asIs : undefined;
 	}
 }
 
@@ -154,5 +158,7 @@ export function unitsOf(analyte: Analyte): readonly ResultUnit[] {
 			return ['g/cm3'];
 		case 'dS/m':
 			return ['dS/m', 'mmho/cm'];
+		case 'meq/L':
+			return ['meq/L'];
 	}
 }

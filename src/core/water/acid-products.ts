@@ -1,7 +1,8 @@
-import { figure, type Answer, type Figure } from '../figure/figure';
+import { figure, notApplicable, type Answer, type Figure } from '../figure/figure';
 import type { Product } from '../schema-types';
 import { lbPerAcreFoot } from './acid';
 import { allKnown } from '../figure/all-known';
+import { LB_PER_SHORT_TON } from '../units/factors';
 
 /** What an acid of the catalogue may bring beside its acid. */
 const BROUGHT = ['N', 'P2O5', 'S'] as const;
@@ -13,12 +14,21 @@ export interface AcidProduct {
 	pounds: Answer;
 	/** gal of a liquid; undefined of a dry one. */
 	gallons: Answer | undefined;
+	/** Dollars of it; does not apply while its price is not known. */
+	cost: Answer;
 	/** lb of each nutrient in it: they count against the rates. */
 	brings: Partial<Record<(typeof BROUGHT)[number], Answer>>;
 }
 
-/** What an acre-foot of water takes of every acid of the catalogue: meq/L x litres / equivalents of a kilogram. */
-export function acidProducts(acid: Answer, products: readonly Product[]): AcidProduct[] {
+/**
+ * What an acre-foot of water takes of every acid of the catalogue: meq/L x litres / equivalents of a kilogram.
+ * @param priceOf $ per short ton of a product, by its id
+ */
+export function acidProducts(
+	acid: Answer,
+	products: readonly Product[],
+	priceOf: (product: string) => number | undefined = () => undefined
+): AcidProduct[] {
 	return products.flatMap((product): AcidProduct[] => {
 		if (!product.acid) return [];
 		const { eqPerKg, basis, citation } = product.acid;
@@ -34,7 +44,15 @@ export function acidProducts(acid: Answer, products: readonly Product[]): AcidPr
 				basis
 			})
 		);
-		return [{ product, pounds, gallons: gallonsOf(product, pounds), brings: bringsOf(product, pounds) }];
+		return [
+			{
+				product,
+				pounds,
+				gallons: gallonsOf(product, pounds),
+				cost: costOf(product, pounds, priceOf(product.id)),
+				brings: bringsOf(product, pounds)
+			}
+		];
 	});
 }
 
@@ -49,6 +67,24 @@ function gallonsOf({ name, densityLbPerGal, basis, citation }: Product, pounds: 
 			formula: 'pounds / density',
 			inputs: [known.pounds, figure({ label: 'density', value: densityLbPerGal, unit: 'lb/gal', basis, citation })],
 			basis
+		})
+	);
+}
+
+function costOf({ name }: Product, pounds: Answer, perShortTon: number | undefined): Answer {
+	const label = `cost of ${name}`;
+	if (perShortTon === undefined) {
+		return notApplicable(label, `no price for ${name} is known`, 'Enter its price under Prices.');
+	}
+	const price = figure({ label: `price of ${name}`, value: perShortTon, unit: '$ per short ton', basis: 'adviser' });
+	return allKnown(label, { pounds }, (known) =>
+		figure({
+			label,
+			value: (known.pounds.value * perShortTon) / LB_PER_SHORT_TON,
+			unit: '$ per acre-foot',
+			formula: `pounds / ${LB_PER_SHORT_TON} x price`,
+			inputs: [known.pounds, price],
+			basis: 'adviser'
 		})
 	);
 }

@@ -8,7 +8,8 @@ import { allKnown } from '../figure/all-known';
 import { acidByTitration, acidToPh } from './carbonate';
 import { delivered, waterPutOn } from './delivered';
 import { meqOf } from './ions';
-import { leachingRequirement, relativeYield, thresholdOf } from './salt';
+import { cropsWithWater, type CropWithWater } from './crops-with-water';
+import { ecOf, leachingRequirement, relativeYield, thresholdOf } from './salt';
 import { carbonateOf, infiltration, residualSodiumCarbonate, sodiumAdsorptionRatio } from './sodium';
 import { waterCautions } from './water-cautions';
 
@@ -64,8 +65,18 @@ export function answerWater(request: WaterRequest, { crops, waterLimits, product
 					approaches: approachesOf(request, alkalinity, acid),
 					acids: acidProducts(acid, products).map(acidInNumbers)
 				}),
+		crops: cropsWithWater(request, crops, waterLimits).map(cropInNumbers),
 		cautions: waterCautions(request, waterLimits),
 		worksheets: { ...worksheets, ...(brought ?? {}) }
+	};
+}
+
+function cropInNumbers({ crop, leaching, yield: yields, burns }: CropWithWater) {
+	return {
+		crop: crop.id,
+		leachingRequirement: valueIfKnown(leaching) ?? null,
+		relativeYield: valueIfKnown(yields) ?? null,
+		burns: burns.map(({ text }) => text)
 	};
 }
 
@@ -85,14 +96,6 @@ function cropOf(id: string | undefined, crops: readonly Crop[]): Crop | undefine
 	if (id === undefined || found) return found;
 	const message = `"${id}" is no crop; known: ${crops.map((crop) => crop.id).join(', ')}`;
 	throw new InputError([{ path: '/crop', message }]);
-}
-
-function ecOf({ ec }: WaterReport): Answer {
-	const label = 'salt of the water';
-	if (ec === undefined) {
-		return notApplicable(label, 'the report gives no conductivity', 'Ask the lab for EC, dS/m.', 'EC');
-	}
-	return figure({ label, value: ec, unit: 'dS/m', basis: 'measured' });
 }
 
 /** The crop's threshold is what leaching is to hold; without a crop, the salt that the request names. */

@@ -1,5 +1,5 @@
 import { figure, notApplicable, type Answer, type Figure } from '../figure/figure';
-import type { Crop, WaterLimits } from '../schema-types';
+import type { Crop, WaterLimits, WaterReport } from '../schema-types';
 
 /** Saturation extract to soil water in the equation of Rhoades. */
 const RHOADES = 5;
@@ -29,6 +29,15 @@ export function leachingRequirement(ecw: Figure, ece: Figure): Answer {
 		basis: 'memory',
 		citation: 'Rhoades 1974'
 	});
+}
+
+/** Conductivity of the water, dS/m; does not apply where the report gives none. */
+export function ecOf({ ec }: WaterReport): Answer {
+	const label = 'salt of the water';
+	if (ec === undefined) {
+		return notApplicable(label, 'the report gives no conductivity', 'Ask the lab for EC, dS/m.', 'EC');
+	}
+	return figure({ label, value: ec, unit: 'dS/m', basis: 'measured' });
 }
 
 /** Threshold and slope of a crop; undefined where none are known. */

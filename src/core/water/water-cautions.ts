@@ -19,7 +19,7 @@ export function waterCautions(
 	const found = [
 		...ofTheReport(water, limits.reportChecks),
 		...ofSodium(water, limits),
-		...ofToxicity(water, sprinkled, limits),
+		...toxicIons(water, sprinkled, limits),
 		...ofPipes(water, limits)
 	];
 	const rank = { stop: 0, mind: 1, note: 2 } as const;
@@ -78,7 +78,8 @@ function ofSodium(water: WaterReport, { infiltration: table, sodiumBySar }: Wate
 	return found;
 }
 
-function ofToxicity(water: WaterReport, sprinkled: boolean, { toxicity }: WaterLimits): WaterCaution[] {
+/** Chloride, sodium and boron above what sensitive crops stand. */
+export function toxicIons(water: WaterReport, sprinkled: boolean, { toxicity }: WaterLimits): WaterCaution[] {
 	return toxicity
 		.filter(({ wetting }) => (wetting === 'leaves') === sprinkled || wetting === 'soil')
 		.flatMap(({ ion, name, unit, wetting, watchFrom, severeFrom = Infinity }) => {

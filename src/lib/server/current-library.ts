@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { joinedLeafRanges } from '../../core/reading/leaf/leaf-range';
 import { compilePacks } from '../../core/packs/compile-packs';
 import type { PackSet } from '../../core/packs/pack';
 import { ruleKinds } from '../../core/rates/kinds';
@@ -8,6 +9,7 @@ import { readHouseRules } from './stores/house-rules';
 import { listOwnProducts } from './stores/own-products';
 import { listStations, readOutlook, stationInUse } from './stores/stations';
 import { guidesOff, listGuides } from './stores/guides';
+import { listOwnLeafRanges } from './stores/tests/own-leaf-ranges';
 import { theBook } from './the-book';
 
 let known: { key: string; library: Library } | undefined;
@@ -33,6 +35,10 @@ export function libraryOf(db: Database, shipped: Library): Library {
 		...shipped,
 		...weatherOf(db, shipped),
 		products: [...shipped.products, ...listOwnProducts(db)],
+		leafRanges: joinedLeafRanges(
+			shipped.leafRanges,
+			listOwnLeafRanges(db).map(({ ranges }) => ranges)
+		),
 		houseRules: readHouseRules(db),
 		packs: { packs: packs.packs, rules: packs.rules.filter(({ pack }) => !off.has(pack.id)) }
 	};
@@ -52,7 +58,8 @@ function settingsKey(db: Database): string {
 			`SELECT json_array(
 				(SELECT group_concat(value) FROM setting WHERE id IN ('houseRules', 'outlook', 'station')),
 				(SELECT group_concat(name || latitude || digest) FROM station),
-				(SELECT group_concat(product) FROM own_product)
+				(SELECT group_concat(product) FROM own_product),
+				(SELECT group_concat(ranges) FROM own_leaf_ranges)
 			) AS key`
 		)
 		.get()!.key;

@@ -187,6 +187,7 @@ describe('work orders', () => {
 			packs: [],
 			request: JSON.parse(readFileSync('demo/requests/corn-after-soybean.json', 'utf8')) as SheetContent['request'],
 			products,
+			leafTests: [],
 			cautionList: cautions,
 			loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 },
 			prescriptions: new Map()

@@ -1,7 +1,10 @@
 <script lang="ts">
-	import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { answerWater } from '$core/water/answer-water';
 	import { ASKED, readWater, REPORT, typedOf, type TypedWater } from '$lib/ui/water/typed-water';
+	import { call } from '$lib/ui/forms/call';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
+	import CropsWithWater from '$lib/ui/water/CropsWithWater.svelte';
 	import SaveReport from '$lib/ui/water/SaveReport.svelte';
 	import WaterAnswers from '$lib/ui/water/WaterAnswers.svelte';
 	import WaterSources from '$lib/ui/water/WaterSources.svelte';
@@ -13,9 +16,29 @@
 	let crop = $state('');
 	let sprinkled = $state(false);
 	let typed = $state<TypedWater>({});
+	/** The source whose report was opened last. */
+	let opened = $state('');
+	const grown = $derived(data.grown.get(opened) ?? []);
 	const request = $derived(readWater(typed, { unit, sprinkled, ...(crop === '' ? {} : { crop }) }));
 	const empty = $derived(REPORT.every(({ key }) => (typed[key] ?? '').trim() === ''));
 	const answer = $derived(typeof request === 'string' || empty ? undefined : answerWater(request, data));
+	let problem = $state('');
+	let notice = $state('');
+
+	async function take(file: File | undefined): Promise<void> {
+		if (!file) return;
+		notice = '';
+		const { answer, problem: failed } = await call(
+			'POST /api/water-sources/file',
+			{},
+			{ csv: (await file.text()).slice(0, 500_000) || ' ' }
+		);
+		problem = failed ?? '';
+		if (answer) {
+			notice = `${answer.entered} imported from ${file.name}, ${answer.known} passed over that the book had; new sources: ${answer.sources}.`;
+		}
+	}
+
 	/** What was asked of the water stays when another report is opened. */
 	const onlyAsked = (all: TypedWater): TypedWater =>
 		Object.fromEntries(ASKED.flatMap(({ key }) => (all[key] === undefined ? [] : [[key, all[key]]])));
@@ -34,9 +57,18 @@
 <div class="page">
 	<h1>Irrigation water</h1>
 	<p class="soft">Type in a report; what it says follows at once. What the lab does not give is left empty.</p>
+	<div class="row bar">
+		<FileButton label="Import reports (CSV)" accept={['.csv', 'text/csv']} take={(file) => void take(file)} />
+		{#if data.sources.some(({ reports }) => reports.length > 0)}
+			<Button size="small" kind="tertiary" href="/water/file" download>All reports as CSV</Button>
+		{/if}
+	</div>
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	{#if notice}<p role="status">{notice}</p>{/if}
 	<WaterSources
 		sources={data.sources}
-		open={(_source, { water }) => {
+		open={(source, { water }) => {
+			opened = source.id;
 			unit = water.unit;
 			typed = { ...onlyAsked(typed), ...typedOf(water) };
 		}}
@@ -71,17 +103,23 @@
 			{#if typeof request === 'string'}
 				<p class="problem" role="alert">{request}</p>
 			{:else if answer}
-				<WaterAnswers {answer} units={data.settings.units} products={data.products} />
+				<WaterAnswers {answer} units={data.settings.units} products={data.products} prices={data.prices} />
 			{:else}
 				<p class="soft">Nothing is typed in yet.</p>
 			{/if}
 		</section>
 	</div>
+	{#if typeof request !== 'string' && !empty}
+		<CropsWithWater {request} crops={data.crops} limits={data.waterLimits} {grown} />
+	{/if}
 </div>
 
 <style>
 	.fields {
 		margin: 0.6rem 0 0.9rem;
+	}
+	.bar {
+		margin-bottom: 0.8rem;
 	}
 	.parts {
 		display: grid;

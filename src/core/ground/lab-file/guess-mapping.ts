@@ -18,6 +18,8 @@ const ROLES: readonly [ColumnMeaning['role'], RegExp][] = [
 const ANALYTES: readonly [Analyte, RegExp][] = [
 	['bufferPh', /buffer|\bbph\b|\blti\b|lime\s*test/i],
 	['pH', /\bph\b/i],
+	['extractCa', /extract.*\bca(lcium)?\b|\bca(lcium)?\b.*extract/i],
+	['extractSO4', /extract.*(sul(f|ph)ate|so4)|(sul(f|ph)ate|so4).*extract/i],
 	['NO3-N', /nitrate|no3/i],
 	['NH4-N', /ammonium[\s-]*n\b|nh4[\s-]*n\b/i],
 	['SO4-S', /sul(f|ph)ate|so4|\bsul(f|ph)ur\b|^s\b/i],

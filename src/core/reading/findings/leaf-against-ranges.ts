@@ -1,12 +1,12 @@
 import { longDate } from '../../units/day-text';
-import { leafRangesFor } from '../leaf/leaf-range';
-import { fitsRanges, leafVerdicts, leavesFor, offText } from '../leaf/read-leaf';
+import { fitsRanges, leafRangesFor } from '../leaf/leaf-range';
+import { leafVerdicts, leavesFor, offText } from '../leaf/read-leaf';
 import type { Finding, ReportCheck } from './finding';
 
 /** A leaf test against the ranges of its crop, part and age; what was picked elsewhere is not read. */
 export const leafAgainstRanges: ReportCheck = ({ site, leafRanges = [] }) => {
 	const { leaf } = site.blockYear;
-	const ranges = leaf && leafRangesFor(site, leafRanges);
+	const ranges = leaf && leafRangesFor(site, leafRanges, leaf);
 	if (!ranges) return [];
 	const { part, takenOn, ...results } = leaf;
 	if (!fitsRanges(ranges, { part })) {

@@ -38,6 +38,29 @@ describe('ways with high-pH ground', () => {
 			reason: 'sodium is not above 5 % of CEC'
 		});
 	});
+	it('in a saturation extract full of gypsum, Ca and SO4 both above 20 meq/L, more stays undissolved', () => {
+		const extract = (ca: number, so4: number) =>
+			soilLayers({
+				layers: [
+					{
+						top: 0,
+						bottom: 8,
+						depthUnit: 'in',
+						results: [
+							{ analyte: 'Na', value: 460, unit: 'ppm' },
+							{ analyte: 'extractCa', value: ca, unit: 'meq/L' },
+							{ analyte: 'extractSO4', value: so4, unit: 'meq/L' }
+						]
+					}
+				]
+			});
+		const gypsumOf = (ca: number, so4: number) =>
+			highPhWays(extract(ca, so4), cec, () => 40).find(({ name }) => name === 'Gypsum')!;
+		expect(gypsumOf(24, 31).amount).toMatchObject({ applies: false, remedy: 'Stop buying gypsum; drain and leach.' });
+		expect(gypsumOf(24, 31).cost.applies).toBe(false);
+		expect(gypsumOf(24, 20).amount.applies).toBe(true);
+		expect(gypsumOf(20, 31).amount.applies).toBe(true);
+	});
 	it('has no cost without a price, and never a rate of calcium carbonate', () => {
 		const ways = highPhWays(soil(1, 460), cec, () => undefined);
 		expect(ways.every(({ cost }) => !cost.applies)).toBe(true);

@@ -1,6 +1,7 @@
 import { allKnown } from '../../figure/all-known';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import { LB_PER_PERCENT_OF_FURROW, LB_PER_SHORT_TON } from '../../units/factors';
+import { formatNumber } from '../../units/display';
 import { baseCation } from '../soil/cec';
 import { readResult } from '../soil/read-result';
 import type { SampledSoil } from '../soil/sampled-soil';
@@ -10,6 +11,8 @@ import { SALTY_EC, SODIUM_PERCENT } from './limits';
 const CACO3_PER_S = 3.12;
 /** lb of pure gypsum for a meq/100 g of sodium and 2,000,000 lb of soil: 86.07 g/eq. */
 const GYPSUM_PER_MEQ = 1722;
+/** Calcium and sulfate of a saturation extract, meq/L, above which gypsum stays undissolved; common practice. */
+const GYPSUM_FULL_MEQ = 20;
 /** Of sulfur in a band or over the field in a year, lb/ac; common practice. */
 const SULFUR_A_YEAR = 100;
 /** Parts of the bought product by weight. */
@@ -39,7 +42,7 @@ export function highPhWays(
 	const none = (name: string, why: string) => notApplicable(name, why, 'It is a way of working, not an amount.');
 	const bulk = sulfurForCarbonate(soil);
 	const band = figure({ label: 'sulfur in the band', value: SULFUR_A_YEAR, unit: 'lb/ac', basis: 'practice' });
-	const gypsum = gypsumForSodium(soil, cec);
+	const gypsum = gypsumThatDissolves(soil, gypsumForSodium(soil, cec));
 	const cost = (amount: Answer, product: keyof typeof PURE) => costOf(amount, product, priceOf(product));
 	const salty = readResult(soil, 'EC');
 	return [
@@ -52,7 +55,9 @@ export function highPhWays(
 		},
 		{
 			name: 'Gypsum',
-			does: 'Gives calcium in place of sodium; it does not lower pH. Where the saturation extract holds Ca and SO4 above 20 meq/L each, more stays undissolved: stop buying.',
+			does:
+				'Gives calcium in place of sodium; it does not lower pH. Where the saturation extract holds Ca and SO4 above ' +
+				`${GYPSUM_FULL_MEQ} meq/L each, more stays undissolved: stop buying.`,
 			amount: gypsum,
 			years: none('gypsum', 'by the water that takes it down'),
 			cost: cost(gypsum, 'gypsum')
@@ -130,6 +135,18 @@ export function gypsumForSodium(soil: SampledSoil, cec: Answer): Answer {
 			basis: 'practice'
 		});
 	});
+}
+
+/** The same, but where the saturation extract is already full of gypsum more stays undissolved; common practice. */
+export function gypsumThatDissolves(soil: SampledSoil, gypsum: Answer): Answer {
+	const calcium = readResult(soil, 'extractCa');
+	const sulfate = readResult(soil, 'extractSO4');
+	if (!calcium.applies || !sulfate.applies || Math.min(calcium.value, sulfate.value) <= GYPSUM_FULL_MEQ) return gypsum;
+	return notApplicable(
+		gypsum.label,
+		`the saturation extract holds ${formatNumber(calcium.value, 'meq/L')} meq/L of Ca and ${formatNumber(sulfate.value, 'meq/L')} of SO4, both above ${GYPSUM_FULL_MEQ}: more stays undissolved`,
+		'Stop buying gypsum; drain and leach.'
+	);
 }
 
 function yearsAt(amount: Answer, perYear: number): Answer {

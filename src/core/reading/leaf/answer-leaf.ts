@@ -1,9 +1,9 @@
 import { InputError } from '../../check/problem';
 import type { Crop, LeafAnswer, LeafFinding, LeafRanges, LeafRequest, LeafResults } from '../../schema-types';
-import { goesByAge } from './leaf-range';
+import { fitsRanges, goesByAge, rangesOfAge } from './leaf-range';
 import { leafUnit } from '../../units/leaf-units';
 import { soilAgreement, soilOfSpots } from './soil-of-spots';
-import { areAlike, fitsRanges, leafVerdicts, leavesFor, offText, spotDifferences, type LeafVerdict } from './read-leaf';
+import { areAlike, leafVerdicts, leavesFor, offText, spotDifferences, type LeafVerdict } from './read-leaf';
 
 /**
  * A leaf test against the ranges of its crop. A sample of another part or stage is not read, and the answer says which would be.
@@ -57,13 +57,14 @@ export function answerLeaf(
 	};
 }
 
-function rangesFor({ crop, age }: LeafRequest, all: readonly LeafRanges[]): LeafRanges | string {
+function rangesFor({ crop, age, part, stage }: LeafRequest, all: readonly LeafRanges[]): LeafRanges | string {
+	const found = rangesOfAge(crop, age, all, { part, stage });
+	if (found) return found;
 	const own = all.filter((one) => one.crop === crop);
 	if (own.length === 0) return `no ranges of ${crop} are known`;
 	if (own.some(goesByAge) && age === undefined)
 		return 'the ranges of this crop go by its age: give the year of its life as age';
-	const found = own.find(({ fromAge = 1, toAge = Infinity }) => age === undefined || (age >= fromAge && age <= toAge));
-	return found ?? `no ranges of ${crop} in its year ${age} are known`;
+	return `no ranges of ${crop} in its year ${age} are known`;
 }
 
 /** Why a sample is not read. */

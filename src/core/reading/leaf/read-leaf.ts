@@ -39,25 +39,6 @@ export function leafVerdicts(results: LeafResults, ranges: LeafRanges): LeafVerd
 	});
 }
 
-/**
- * Whether a sample is of the part that the ranges are for, picked when they want it.
- * @param when undefined where it was not told, which is not held against it
- */
-export function fitsRanges(
-	{ part, parts = [], when, stages = [] }: LeafRanges,
-	sample: { part?: string | undefined; stage?: string | undefined }
-): boolean {
-	const among = (told: string, words: readonly string[]) => words.some((word) => plain(word) === plain(told));
-	const rightPart = sample.part === undefined || among(sample.part, [part, ...parts]);
-	// Where no stage is listed, when cannot be told apart from other words for the same time.
-	const rightStage = sample.stage === undefined || stages.length === 0 || among(sample.stage, [when, ...stages]);
-	return rightPart && rightStage;
-}
-
-function plain(words: string): string {
-	return words.trim().toLowerCase().replace(/\s+/g, ' ');
-}
-
 /** An element that a bad and a good spot differ in. */
 export interface SpotDifference {
 	element: LeafElement;

@@ -16,6 +16,9 @@ import { lateFruitNitrogenCheck } from './block/late-fruit-nitrogen';
 import { leaflessNitrogenCheck } from './block/leafless-nitrogen';
 import { openCanopyCheck } from './block/open-canopy';
 import { palmUreaCheck } from './block/palm-urea';
+import { leafSprayHeatCheck } from './leaf-spray/leaf-spray-heat';
+import { leafSprayShareCheck } from './leaf-spray/leaf-spray-share';
+import { leafSprayStrengthCheck } from './leaf-spray/leaf-spray-strength';
 import { boronCheck } from './totals/boron';
 import type { PassCheck, SeasonCheck } from './check';
 import { coatedRescueCheck } from './urea/coated-rescue';
@@ -82,6 +85,9 @@ const CHECKS: readonly SeasonCheck[] = [
 	rawManureIntervalCheck,
 	lateFruitNitrogenCheck,
 	leaflessNitrogenCheck,
+	leafSprayHeatCheck,
+	leafSprayShareCheck,
+	leafSprayStrengthCheck,
 	openCanopyCheck,
 	palmUreaCheck,
 	sandyPotassiumCheck,

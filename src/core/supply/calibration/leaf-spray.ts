@@ -1,8 +1,5 @@
 import { figure, type Figure } from '../../figure/figure';
-import { LB_PER_SHORT_TON } from '../../units/factors';
-
-/** lb in a gallon of water at 60 F; a spray of a few percent is taken as heavy as water. */
-const LB_PER_GAL_OF_WATER = 8.345;
+import { LB_PER_GAL_OF_WATER, LB_PER_SHORT_TON } from '../../units/factors';
 
 /** What a spray over the leaves delivers, and what part of the need that is. */
 export interface LeafSpray {

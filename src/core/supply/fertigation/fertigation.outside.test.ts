@@ -100,6 +100,20 @@ describe('what must not meet', () => {
 			['C', 'nitric-acid']
 		]);
 	});
+	it('acid goes in before the others, and calcium not in the hour of sulfate', () => {
+		const order = (...doses: FertigationRequest['doses']) =>
+			plan(doses).cautions.filter(({ code }) => code === 'acid-first' || code === 'one-after-another');
+		const nitrate = { product: 'calcium-nitrate', lbPerAcre: 20 };
+		expect(order(nitrate)).toEqual([]);
+		expect(order(nitrate, { product: 'urea', lbPerAcre: 10 })).toEqual([]);
+		const [apart, ...more] = order(nitrate, { product: 'ammonium-sulfate', lbPerAcre: 20 });
+		expect(more).toEqual([]);
+		expect(apart!.text).toMatch(/^Tank \w and tank \w go through the line one after the other/);
+		const acid = order({ product: 'sulfuric-acid', lbPerAcre: 5 }, { product: 'urea', lbPerAcre: 10 });
+		expect(acid.map(({ text }) => text)).toEqual([
+			expect.stringMatching(/^Tank \w+ with acid goes in first.*point of tank/)
+		]);
+	});
 	it('phosphate into hard water is stopped, unless acid brings it to 6.5 or the water is soft', () => {
 		const map = [{ product: 'map', lbPerAcre: 10 }];
 		const acid = [{ product: 'monopotassium-phosphate', lbPerAcre: 10 }];

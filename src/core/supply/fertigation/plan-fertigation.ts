@@ -4,6 +4,7 @@ import type { FertigationRequest, Product, WaterCaution } from '../../schema-typ
 import { whyApart } from '../blend/apart-pairs';
 import { formatNumber } from '../../units/display';
 import { ofPhosphate } from '../../water/water-cautions';
+import { injectionOrder } from './injection-order';
 import { injectionOf, setTiming, type Injection } from './injection';
 import { stockTanks, type StockTank } from './stock-tanks';
 
@@ -37,7 +38,8 @@ export function planFertigation(request: FertigationRequest, products: readonly 
 		cautions: gravestFirst([
 			...tanks.flatMap(ofMixing),
 			...tanks.flatMap((tank) => ofDissolving(tank, request)),
-			...ofWater(tanks, request)
+			...ofWater(tanks, request),
+			...injectionOrder(tanks)
 		])
 	};
 }

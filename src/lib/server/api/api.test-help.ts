@@ -9,6 +9,7 @@ import { asGeoJson } from '../files/prescription-file/as-geojson';
 import { theLibrary } from '../knowledge';
 import { listCropTests } from '../stores/tests/crop-tests';
 import { listLeafTests } from '../stores/tests/leaf-tests';
+import { listOwnLeafRanges } from '../stores/tests/own-leaf-ranges';
 import { listSpreadChecks } from '../stores/tests/spread-checks';
 import { listFields, listSamples } from '../stores/fields';
 import { findFieldYear, listPasses } from '../stores/field-years';
@@ -112,6 +113,8 @@ export class World {
 		if (!listWaterSources(this.book).some(({ name }) => name === 'Old well')) {
 			await make('POST /api/water-sources', () => ({ name: 'Old well', kind: 'well' }));
 		}
+		await make('POST /api/leaf-ranges');
+		ids.ranges = listOwnLeafRanges(this.book)[0]!.id;
 		ids.source = listWaterSources(this.book).find(({ name }) => name === 'Old well')!.id;
 		await make('POST /api/water-sources/{source}/reports');
 		ids.report = listWaterSources(this.book).find(({ id }) => id === ids.source)!.reports[0]!.id;

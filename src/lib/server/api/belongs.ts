@@ -12,6 +12,7 @@ const ROWS: Record<string, { table: string; words: string; ofField?: true; ofYea
 	test: { table: 'crop_test', words: 'test in this year', ofYear: true },
 	check: { table: 'spread_check', words: 'check in this year', ofYear: true },
 	leaf: { table: 'leaf_test', words: 'leaf test on this field', ofField: true },
+	ranges: { table: 'own_leaf_ranges', words: 'leaf ranges of your own' },
 	source: { table: 'water_source', words: 'water source' },
 	report: { table: 'water_report', words: 'report of this source', ofSource: true },
 	curve: { table: 'response_curve', words: 'curve in the library' },

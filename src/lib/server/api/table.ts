@@ -3,6 +3,7 @@ import { fieldOperations } from './operations/fields';
 import { groundOperations } from './operations/ground';
 import { guideOperations } from './operations/guides';
 import { headlessOperations } from './operations/headless';
+import { leafRangeOperations } from './operations/leaf-ranges';
 import { planOperations } from './operations/plan';
 import { supplyOperations } from './operations/supply';
 import { waterOperations } from './operations/water';
@@ -19,6 +20,7 @@ const TABLE = [
 	...planOperations,
 	...supplyOperations,
 	...waterOperations,
+	...leafRangeOperations,
 	...guideOperations,
 	...bookOperations
 ] as const;

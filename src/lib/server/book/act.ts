@@ -21,6 +21,7 @@ export type BookTable =
 	| 'crop_test'
 	| 'spread_check'
 	| 'leaf_test'
+	| 'own_leaf_ranges'
 	| 'water_source'
 	| 'water_report'
 	| 'response_curve'

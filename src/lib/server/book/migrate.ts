@@ -12,6 +12,7 @@ import blocks from './layouts/009-blocks.sql?raw';
 import growers from './layouts/010-growers.sql?raw';
 import spreadAndLeaf from './layouts/011-spread-and-leaf.sql?raw';
 import spotsLeafFilesAndWater from './layouts/012-spots-leaf-files-and-water.sql?raw';
+import ownLeafRanges from './layouts/013-own-leaf-ranges.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -26,7 +27,8 @@ const MIGRATIONS: readonly string[] = [
 	blocks,
 	growers,
 	spreadAndLeaf,
-	spotsLeafFilesAndWater
+	spotsLeafFilesAndWater,
+	ownLeafRanges
 ];
 
 /**

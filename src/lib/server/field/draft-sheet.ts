@@ -1,6 +1,6 @@
 import { buildSheet } from '../../../core/sheet/build-sheet';
 import { readResult } from '../../../core/reading/soil/read-result';
-import type { Analyte, Prescription, SheetContent } from '../../../core/schema-types';
+import type { Analyte, Prescription, SheetContent, SheetLeafTest } from '../../../core/schema-types';
 import type { Advice, FieldYear } from './field-year';
 import { currentLibrary } from '../current-library';
 import type { Settings } from '../stores/settings';
@@ -15,7 +15,8 @@ export function draftSheet(
 	{ field, year, sample }: FieldYear,
 	advice: Advice,
 	{ preparedBy, loads }: Settings,
-	prescriptions: ReadonlyMap<string, Prescription>
+	prescriptions: ReadonlyMap<string, Prescription>,
+	leafTests: readonly SheetLeafTest[]
 ): SheetContent {
 	const { packs, products, cautions } = currentLibrary();
 	const { cec } = advice.answer.derived.worksheets;
@@ -43,6 +44,7 @@ export function draftSheet(
 		stages: usualStages(advice.context),
 		passCosts: advice.costs,
 		findings: advice.answer.findings,
+		leafTests,
 		checks: [...advice.checks()],
 		packs: packs.packs.filter(({ id }) => used.has(id)),
 		request: { ...advice.request, units: field.units },

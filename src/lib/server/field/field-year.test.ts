@@ -143,7 +143,8 @@ describe('an issued sheet', () => {
 				preparedBy: 'Ada',
 				loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 }
 			},
-			new Map()
+			new Map(),
+			[]
 		);
 		return issueSheet(db, fieldYear.goal!.id, content);
 	};

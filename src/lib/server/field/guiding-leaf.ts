@@ -1,5 +1,4 @@
-import { leafRangesFor } from '../../../core/reading/leaf/leaf-range';
-import { fitsRanges } from '../../../core/reading/leaf/read-leaf';
+import { fitsRanges, leafRangesFor } from '../../../core/reading/leaf/leaf-range';
 import type { LeafLogEntry, LeafTest } from '../../../core/schema-types';
 import type { Library } from '../knowledge';
 import { blockOf, type FieldRow } from '../stores/fields';
@@ -21,7 +20,7 @@ export function guidingLeaf(
 	const found = tests.find((test) => {
 		const taken = Number(test.takenOn.slice(0, 4));
 		if (test.crop !== id || test.spot !== 'whole' || taken < year - 1 || taken > year) return false;
-		const ranges = leafRangesFor({ crop, block, cropYear: taken }, leafRanges);
+		const ranges = leafRangesFor({ crop, block, cropYear: taken }, leafRanges, test);
 		return ranges !== undefined && fitsRanges(ranges, test);
 	});
 	return found && { ...found.results, takenOn: found.takenOn, part: found.part };

@@ -5,6 +5,7 @@ import { sheetDifferences } from '../../../core/sheet/sheet-differences';
 import { ActionError } from '../book/action-error';
 import { draftSheet } from './draft-sheet';
 import type { FieldYear } from './field-year';
+import { leafFindings, readLeafTests } from './leaf-readings';
 import type { Desk } from '../desk';
 import { newestPrescriptions } from '../stores/prescriptions';
 import { issueSheet, listSheets, type Sheet } from '../stores/sheets';
@@ -20,14 +21,20 @@ export function draftMark(content: SheetContent): string {
  * @param seen the mark of the draft that was looked at; undefined where none was
  * @throws ActionError while there is nothing to issue, nobody who prepares it, or where the draft says something else by now
  */
-export function issueNow({ book, settings }: Desk, fieldYear: FieldYear, seen?: string): Sheet & { again: boolean } {
+export function issueNow(
+	{ book, library, settings }: Desk,
+	fieldYear: FieldYear,
+	seen?: string
+): Sheet & { again: boolean } {
 	const { field, advice } = fieldYear;
 	if (settings.preparedBy === '')
 		throw new ActionError('Say who prepares this sheet; a sheet without a name is not issued.');
 	if (!advice) throw new ActionError(`${field.name} has no sample, crop and goal for this year yet.`);
 	if (advice.passes.length === 0) throw new ActionError('The plan has no passes yet; there is nothing to issue.');
 	const prescriptions = newestPrescriptions(book, advice.goal.id);
-	const content = draftSheet(fieldYear, advice, settings, prescriptions);
+	const readings = readLeafTests(book, library, field, fieldYear.year);
+	const leafTests = leafFindings(readings, fieldYear.year);
+	const content = draftSheet(fieldYear, advice, settings, prescriptions, leafTests);
 	if (seen !== undefined && seen !== draftMark(content)) {
 		throw new ActionError(
 			'The field was changed after this draft was shown, so nothing was issued. The draft below shows it as it is now: look at it, then issue it.'

@@ -1,6 +1,6 @@
 import type { Answer } from '../../../core/figure/figure';
 import { MM_PER_IN } from '../../../core/units/factors';
-import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
+import { inEachSystem } from '../../../core/units/rate-units';
 import { broughtByMonth, broughtInYear, inchesOfYear, monthName } from '../../../core/water/irrigation';
 import type { Desk } from '../desk';
 import type { FieldYear } from '../field/field-year';
@@ -19,7 +19,7 @@ export function irrigationOfField({ book }: Desk, { field, goal }: FieldYear) {
 	const line = (name: string, inches: number, brought: Record<string, Answer>) => ({
 		name,
 		water: water(inches),
-		brought: inUnits(brought, field.units)
+		brought: inEachSystem(brought, field.units)
 	});
 	return {
 		unit,
@@ -35,8 +35,4 @@ export function irrigationOfField({ book }: Desk, { field, goal }: FieldYear) {
 				]
 			: []
 	};
-}
-
-function inUnits(brought: Record<string, Answer>, units: UnitSystem): Record<string, Answer> {
-	return Object.fromEntries(Object.entries(brought).map(([nutrient, answer]) => [nutrient, inSystem(answer, units)]));
 }

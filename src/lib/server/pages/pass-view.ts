@@ -1,5 +1,6 @@
 import { passNutrients, passRate } from '../../../core/season/plan/pass/pass-figures';
 import { passBases } from '../../../core/season/plan/pass/pass-bases';
+import { sprayStrength } from '../../../core/season/checks/leaf-spray/spray-strength';
 import type { Site } from '../../../core/reading/site';
 import { productOf } from '../../../core/season/plan/plan-context';
 import type { Product } from '../../../core/schema-types';
@@ -11,7 +12,7 @@ export function passView(
 	{ plan, doneOn }: PassRecord,
 	products: readonly Product[],
 	units: UnitSystem,
-	{ block, areaAc }: Partial<Pick<Site, 'block' | 'areaAc'>> = {}
+	{ block, areaAc, crop }: Partial<Pick<Site, 'block' | 'areaAc' | 'crop'>> = {}
 ) {
 	const product = productOf(plan, products);
 	return {
@@ -19,7 +20,10 @@ export function passView(
 		doneOn,
 		productName: product.name,
 		rate: inSystem(passRate(plan, product), units),
-		bases: passBases(plan, product, block, areaAc).map((one) => inSystem(one, units)),
+		bases: [
+			...passBases(plan, product, block, areaAc),
+			...(crop && plan.placement === 'leaf' ? [sprayStrength(plan, product, crop)] : [])
+		].map((one) => inSystem(one, units)),
 		nutrients: passNutrients(plan, product).map(({ nutrient, pounds }) => ({
 			nutrient,
 			amount: inSystem(pounds, units)

@@ -4,7 +4,8 @@ import { formShares } from '../../../core/season/plan/nitrogen-forms';
 import { productOf } from '../../../core/season/plan/plan-context';
 import type { YearKind } from '../../../core/season/weather/generate-weather';
 import { catalogueFor } from '../../../core/supply/catalogue/offered-for';
-import { inSystem } from '../../../core/units/rate-units';
+import { inEachSystem, inSystem } from '../../../core/units/rate-units';
+import { broughtInYear } from '../../../core/water/irrigation';
 import { boardGround } from '../field/season/board-ground';
 import { passView } from './pass-view';
 import type { Desk, FieldAddress } from '../desk';
@@ -54,6 +55,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 			hasStress: context.schedule?.uptake !== undefined,
 			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
 			totals: totals.map((total) => inSystem(total, units)),
+			byWater: site.irrigation ? inEachSystem(broughtInYear(site.irrigation), units) : {},
 			passes: passes.map((record) => ({
 				...passView(record, products, units, site),
 				cost: inSystem(costs.get(record.plan.id)!, units),

@@ -1,7 +1,7 @@
-import type { Figure } from '$core/figure/figure';
+import type { Basis } from '$core/schema-types';
 
 /** Where a figure comes from, in a sentence for the adviser. */
-export function basisText({ basis, citation }: Figure): string {
+export function basisText({ basis, citation }: { basis: Basis; citation?: string | undefined }): string {
 	switch (basis) {
 		case 'published':
 			return `Published: ${citation}.`;

@@ -51,6 +51,7 @@
 		depth: string;
 		offset: string;
 		opener: string;
+		water: string;
 		machine: string;
 		ground: string;
 		additive: string;
@@ -67,6 +68,7 @@
 			depth: pass?.depthIn === undefined ? '' : String(pass.depthIn),
 			offset: pass?.offsetIn === undefined ? '' : String(pass.offsetIn),
 			opener: pass?.openerWidthIn === undefined ? '' : String(pass.openerWidthIn),
+			water: pass?.waterGalAc === undefined ? '' : String(+valueInSystem(pass.waterGalAc, 'gal/ac', units).toFixed(1)),
 			machine: pass?.machine ?? tripOf?.machine ?? '',
 			ground: pass?.ground ?? '',
 			additive: pass?.additive ?? '',
@@ -76,6 +78,7 @@
 	const product = $derived(catalogue.find(({ id }) => id === form.product)!);
 	const unitsOf = (of: CatalogueEntry): Pass['unit'][] =>
 		of.isLime ? ['short ton/ac'] : of.liquid ? ['gal/ac', 'lb/ac'] : ['lb/ac', 'short ton/ac'];
+	const waterUnit = $derived(unitInSystem('gal/ac', units));
 	const choices = $derived(unitsOf(product));
 	const unit = $derived(choices.includes(form.unit) ? form.unit : choices[0]!);
 
@@ -89,7 +92,9 @@
 		const offsetIn = inches(form.offset, 'distance from the row', 0, 60);
 		const openerWidthIn =
 			form.placement === 'seed row' ? inches(form.opener, 'width of the opener', 0.1, 12) : undefined;
-		const wrong = [depthIn, offsetIn, openerWidthIn].find((value) => typeof value === 'string');
+		const water =
+			form.placement === 'leaf' ? amount(form.water, 'water of the spray', 0.1, 2000, waterUnit) : undefined;
+		const wrong = [depthIn, offsetIn, openerWidthIn, water].find((value) => typeof value === 'string');
 		if (wrong !== undefined) return void (problem = String(wrong));
 		problem =
 			(await keep({
@@ -102,6 +107,7 @@
 				placement: form.placement as Pass['placement'],
 				reason: form.reason.trim(),
 				...known({ depthIn, offsetIn, openerWidthIn } as Partial<Pass>),
+				...(typeof water === 'number' ? { waterGalAc: valueFromSystem(water, 'gal/ac', units) } : {}),
 				...known({
 					machine: form.machine.trim() || undefined,
 					trip: pass?.trip,
@@ -110,13 +116,14 @@
 				...(form.additive && product.nitrogen ? { additive: form.additive as Additive } : {})
 			})) ?? '';
 	}
-	/** What a field of inches holds: undefined where it is left empty, or in words what is wrong with it. */
-	function inches(text: string, name: string, least: number, most: number): number | string | undefined {
+	/** What a field of an amount holds: undefined where it is left empty, or in words what is wrong with it. */
+	function amount(text: string, name: string, least: number, most: number, of: string): number | string | undefined {
 		if (text.trim() === '') return undefined;
 		const value = numberOrUndefined(text);
 		if (value !== undefined && value >= least && value <= most) return value;
-		return `The ${name} “${text}” must be a number of inches from ${least} to ${most}.`;
+		return `The ${name} “${text}” must be a number of ${of} from ${least} to ${most}.`;
 	}
+	const inches = (text: string, name: string, least: number, most: number) => amount(text, name, least, most, 'inches');
 
 	function known(fields: Partial<Pass>): Partial<Pass> {
 		return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
@@ -187,6 +194,15 @@
 					placeholder="1"
 					inputmode="decimal"
 					bind:value={form.opener}
+				/>
+			{/if}
+			{#if form.placement === 'leaf'}
+				<TextInput
+					size="sm"
+					labelText={`Water of the spray, ${waterUnit}`}
+					placeholder="as usual"
+					inputmode="decimal"
+					bind:value={form.water}
 				/>
 			{/if}
 			<TextInput size="sm" labelText="Machine" bind:value={form.machine} />

@@ -104,6 +104,14 @@
 		</section>
 	</div>
 
+	{#if content.leafTests}
+		<h3>From the leaf tests</h3>
+		{#each content.leafTests as { title, findings } (title)}
+			<p class="soft">{title}</p>
+			{#each findings as { severity, text } (text)}<p><Severity {severity} /> {text}</p>{/each}
+		{/each}
+	{/if}
+
 	{#if content.since && content.since.changes.length > 0}
 		<h3>Changed since no. {content.since.number}</h3>
 		<ul>

@@ -13,8 +13,10 @@
 		units: UnitSystem;
 		/** Acids of the catalogue. */
 		products: readonly Product[];
+		/** $ per short ton, by the id of an acid. */
+		prices: ReadonlyMap<string, number | undefined>;
 	}
-	const { answer, units, products }: Props = $props();
+	const { answer, units, products, prices }: Props = $props();
 
 	const NAMES = {
 		sar: 'Sodium adsorption ratio',
@@ -70,20 +72,22 @@
 	<h3>The same acid from each product</h3>
 	<ListTable
 		label="Acids of the catalogue for an acre-foot"
-		rows={acidProducts(worksheets.acidMeqPerL!, products)}
+		rows={acidProducts(worksheets.acidMeqPerL!, products, (id) => prices.get(id))}
 		key={({ product }) => product.id}
 		sortable={false}
 		columns={[
 			{ name: 'For an acre-foot', of: ({ product }) => product.name },
 			{ name: 'Product', answer: ({ pounds }) => pounds },
 			{ name: 'Liquid', answer: ({ gallons }) => gallons },
+			{ name: 'Cost', answer: ({ cost }) => (cost.applies ? cost : undefined) },
 			{ name: 'N', answer: ({ brings }) => brings.N },
 			{ name: 'P2O5', answer: ({ brings }) => brings.P2O5 },
 			{ name: 'S', answer: ({ brings }) => brings.S }
 		]}
 	/>
 	<p class="soft small">
-		What they bring counts against the rates. Citric and phosphoric acid give what they give at pH 6.5.
+		What they bring counts against the rates. Prices are those under <a href="/prices">Prices</a>. Citric and phosphoric
+		acid give what they give at pH 6.5.
 	</p>
 {/if}
 {#if brought.length > 0}

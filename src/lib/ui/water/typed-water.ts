@@ -1,5 +1,5 @@
 import type { WaterRequest } from '$core/schema-types';
-import schema from '../../../../schemas/water-request.schema.json';
+import { waterValueLimits } from '$core/water/report-limits';
 import { numberOrUndefined } from '../forms/numbers';
 
 /** Values of a report as they are typed, by their key in the request. */
@@ -39,19 +39,6 @@ export const ASKED: readonly (Required<Field> & { key: keyof WaterRequest })[] =
 	{ key: 'acidPrice', name: 'Sulfuric acid, 100 %', unit: '$/lb' }
 ];
 
-interface Limits {
-	minimum: number;
-	maximum: number;
-}
-const { WaterReport, IonAmount } = schema.definitions;
-
-/** From least to most, as the schema of the request has it. */
-function limitsOf(key: string): Limits {
-	const properties: Record<string, object> = { ...WaterReport.properties, ...schema.properties };
-	const property = properties[key] ?? {};
-	return '$ref' in property ? IonAmount : (property as Limits);
-}
-
 /** The request behind what was typed, or what is wrong with it. */
 export function readWater(
 	typed: TypedWater,
@@ -63,7 +50,7 @@ export function readWater(
 		const text = typed[key]?.trim() ?? '';
 		if (text === '') continue;
 		const value = numberOrUndefined(text);
-		const { minimum, maximum } = limitsOf(key);
+		const { minimum, maximum } = waterValueLimits(key);
 		if (value === undefined || value < minimum || value > maximum) {
 			return `${name} “${text}” must be a number from ${minimum} to ${maximum}.`;
 		}

@@ -1,7 +1,16 @@
-import type { BookedReport, CreatedAnswer, WaterSource, WaterSourceAction } from '../../../../core/schema-types';
+import type {
+	BookedReport,
+	CreatedAnswer,
+	EnteredReports,
+	WaterFileAction,
+	WaterSource,
+	WaterSourceAction
+} from '../../../../core/schema-types';
+import { readReportCsv } from '../../../../core/water/report-csv';
 import {
 	addWaterSource,
 	bookWaterReport,
+	enterWaterReports,
 	listWaterSources,
 	removeWaterReport,
 	removeWaterSource
@@ -20,6 +29,13 @@ export const waterOperations = [
 		answer: json<CreatedAnswer>('answers#/definitions/CreatedAnswer'),
 		example: { name: 'North well', kind: 'well' as const },
 		run: ({ desk }, source) => addWaterSource(desk.book, source)
+	}),
+	operation('POST /api/water-sources/file', {
+		summary: 'Imports reports from CSV, with the sources that are new: all of them, or none',
+		body: json<WaterFileAction>('actions#/definitions/WaterFileAction'),
+		answer: json<EnteredReports>('answers#/definitions/EnteredReports'),
+		example: { csv: 'source,date,EC,pH,"Ca, ppm"\nField well,2026-07-01,0.8,7.6,64\n' },
+		run: ({ desk }, { csv }) => enterWaterReports(desk.book, readReportCsv(csv, desk.today))
 	}),
 	operation('DELETE /api/water-sources/{source}', {
 		summary: 'Deletes a source with its reports, unless a field is irrigated from it',

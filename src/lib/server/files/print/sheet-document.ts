@@ -62,10 +62,28 @@ export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDe
 					{ width: 210, stack: [{ text: 'From this soil test', style: 'head' }, ...soilTest(content)] }
 				]
 			},
+			...leafTests(content),
 			...changes(content),
 			...cautionsOf(content)
 		]
 	};
+}
+
+function leafTests({ leafTests: tests = [] }: SheetContent): Content[] {
+	if (tests.length === 0) return [];
+	return [
+		{ text: 'From the leaf tests', style: 'head' },
+		...tests.map(({ title, findings }): Content => ({
+			unbreakable: true,
+			stack: [
+				title,
+				...findings.map(({ severity, text }) => ({
+					text: [{ text: `${SEVERITY_WORD[severity]}: `, bold: true }, text]
+				}))
+			],
+			margin: [0, 0, 0, 2]
+		}))
+	];
 }
 
 function heading({ field, crop, year, grower, issuedOn, units }: SheetContent, number: number): Content[] {

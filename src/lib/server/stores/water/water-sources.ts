@@ -3,11 +3,13 @@ import type { Database } from 'better-sqlite3';
 import type {
 	BookedIrrigation,
 	BookedReport,
+	EnteredReports,
 	FieldIrrigation,
 	WaterKind,
 	WaterSource,
 	WaterSourceAction
 } from '../../../../core/schema-types';
+import type { ReportOfFile } from '../../../../core/water/report-csv';
 import { longDate } from '../../../../core/units/day-text';
 import { act } from '../../book/act';
 import { ActionError } from '../../book/action-error';
@@ -65,9 +67,50 @@ export function bookWaterReport(db: Database, sourceId: string, report: BookedRe
 	);
 }
 
+/** Records the reports of a file in one action, with their sources where those are new; one that is known is passed over. */
+export function enterWaterReports(db: Database, all: readonly ReportOfFile[]): EnteredReports {
+	const known = listWaterSources(db);
+	const idOf = new Map(known.map(({ name, id }) => [name.toLowerCase(), id]));
+	const seen = new Set(
+		known.flatMap(({ id, reports }) => reports.map(({ report }) => JSON.stringify([id, report.takenOn, report.water])))
+	);
+	const entered = { entered: 0, known: 0, sources: 0 };
+	act(db, { label: `Imported ${all.length} water reports` }, (writer) => {
+		for (const { source: name, kind, report } of all) {
+			const source = idOf.get(name.toLowerCase()) ?? randomUUID();
+			const key = JSON.stringify([source, report.takenOn, report.water]);
+			if (seen.has(key)) {
+				entered.known++;
+				continue;
+			}
+			seen.add(key);
+			if (!idOf.has(name.toLowerCase())) {
+				idOf.set(name.toLowerCase(), source);
+				writer.insert('water_source', { id: source, name, kind });
+				entered.sources++;
+			}
+			writer.insert('water_report', { id: randomUUID(), source_id: source, content: JSON.stringify(report) });
+			entered.entered++;
+		}
+	});
+	return entered;
+}
+
 export function removeWaterReport(db: Database, sourceId: string, id: string): void {
 	const { name } = sourceNamed(db, sourceId);
 	act(db, { label: `Deleted a report of ${name}` }, (writer) => writer.remove('water_report', id));
+}
+
+/** The crops that are grown with each source from a year on, by its id. */
+export function cropsGrownWith(db: Database, fromYear: number): Map<string, string[]> {
+	const rows = db
+		.prepare<[number], { source: string; crop: string }>(
+			"SELECT DISTINCT irrigation ->> '$.source' AS source, crop FROM field_year WHERE irrigation IS NOT NULL AND year >= ?"
+		)
+		.all(fromYear);
+	const grown = new Map<string, string[]>();
+	for (const { source, crop } of rows) grown.set(source, [...(grown.get(source) ?? []), crop]);
+	return grown;
 }
 
 function sourceNamed(db: Database, id: string): { name: string } {

@@ -41,6 +41,8 @@
 		'Al',
 		'EC',
 		'carbonate',
+		'extractCa',
+		'extractSO4',
 		'clay',
 		'bulkDensity'
 	];

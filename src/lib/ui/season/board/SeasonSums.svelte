@@ -7,13 +7,18 @@
 	import Quantity from '../../figure/Quantity.svelte';
 
 	interface Props {
-		chosen: readonly { nutrient: string; rate: Answer }[];
-		totals: readonly (Answer | Figure)[];
-		debt: Answer;
-		/** Said for crops that care for it. */
-		forms: FormShares | undefined;
+		season: {
+			chosen: readonly { nutrient: string; rate: Answer }[];
+			totals: readonly (Answer | Figure)[];
+			/** What the water of its irrigation brings, by nutrient; empty where there is none. */
+			byWater: Readonly<Record<string, Answer>>;
+			debt: Answer;
+			/** Said for crops that care for it. */
+			forms: FormShares | undefined;
+		};
 	}
-	const { chosen, totals, debt, forms }: Props = $props();
+	const { season }: Props = $props();
+	const { chosen, totals, byWater, debt, forms } = $derived(season);
 	type Sum = (typeof sums)[number];
 	const sums = $derived(
 		(['N', 'P2O5', 'K2O', 'S'] as const)
@@ -24,6 +29,7 @@
 			}))
 			.filter(({ wanted, carried }) => wanted || carried)
 	);
+	const irrigated = $derived(Object.values(byWater).some(({ applies }) => applies));
 	const percent = (share: number) => Math.round(share * 100);
 </script>
 
@@ -32,6 +38,10 @@
 {/snippet}
 {#snippet chosenCell({ wanted }: Sum)}
 	{#if wanted}<Quantity answer={wanted.rate} />{:else}<span class="soft">open</span>{/if}
+{/snippet}
+{#snippet waterCell({ nutrient }: Sum)}
+	{@const brought = byWater[nutrient]}
+	{#if brought?.applies}<Quantity answer={brought} />{:else}<span class="soft">none</span>{/if}
 {/snippet}
 {#snippet carriedCell({ carried }: Sum)}
 	{#if carried}<Quantity answer={carried} />{:else}<span class="soft">none</span>{/if}
@@ -47,9 +57,13 @@
 		columns={[
 			{ name: 'Nutrient', of: ({ nutrient }) => nutrient, cell: nutrientCell },
 			{ name: 'Chosen', cell: chosenCell, number: true },
-			{ name: 'Carried', cell: carriedCell, number: true }
+			{ name: 'By the passes', cell: carriedCell, number: true },
+			...(irrigated ? [{ name: 'By the water', cell: waterCell, number: true }] : [])
 		]}
 	/>
+	{#if irrigated}
+		<p class="small">The nitrogen of the water is off the chosen rate where its guide credits it.</p>
+	{/if}
 	{#if debt.applies}
 		<p class="small">
 			{debt.value < 0 ? 'Sweetens the ground like' : 'Lime that undoes the acid of these passes:'}

@@ -8,6 +8,7 @@
 	import RateRow from '$lib/ui/rates/RateRow.svelte';
 	import OutlookPanel from '$lib/ui/rates/OutlookPanel.svelte';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
+	import Severity from '$lib/ui/figure/Severity.svelte';
 	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
@@ -110,6 +111,16 @@
 				</span>
 			{/if}
 		</div>
+		{#if data.leafTests.length > 0}
+			<section aria-label="From the leaf tests" class="leaf">
+				{#each data.leafTests as { title, findings } (title)}
+					<p class="small">
+						<a href={`/field/${data.goalPage.fieldId}/${data.goalPage.year}/reading`}>Leaf test of {title}</a>
+					</p>
+					{#each findings as { severity, text } (text)}<p class="small"><Severity {severity} /> {text}</p>{/each}
+				{/each}
+			</section>
+		{/if}
 		{#if data.removal}<p class="soft small">{data.removal}</p>{/if}
 		{#if data.notForCrop.length > 0}
 			<Disclosure align="start" summary={`Not for this crop: ${data.notForCrop.length} guides`}>
@@ -129,6 +140,9 @@
 		align-items: center;
 		flex-wrap: wrap;
 		gap: 0 1.2rem;
+	}
+	.leaf p {
+		margin: 0.2rem 0;
 	}
 	.head h1 {
 		margin: 0;

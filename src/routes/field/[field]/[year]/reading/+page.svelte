@@ -12,7 +12,7 @@
 	import Findings from '$lib/ui/reading/Findings.svelte';
 	import GoalForm from '$lib/ui/rates/GoalForm.svelte';
 	import HoldingBar from '$lib/ui/reading/HoldingBar.svelte';
-	import LeafLog from '$lib/ui/reading/LeafLog.svelte';
+	import LeafLog from '$lib/ui/reading/leaf/LeafLog.svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import NutrientReading from '$lib/ui/reading/NutrientReading.svelte';
 	import PhByDepth from '$lib/ui/reading/PhByDepth.svelte';

@@ -212,7 +212,7 @@
 
 		{#if records.length > 0}
 			<div class="two section">
-				<SeasonSums chosen={season.chosen} totals={season.totals} debt={season.debt} forms={season.forms} />
+				<SeasonSums {season} />
 				{#if live.run}<section aria-label="By harvest">
 						<HarvestBalance run={live.run} kind={season.ground.kind} />
 					</section>{/if}

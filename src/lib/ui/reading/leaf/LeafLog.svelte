@@ -3,18 +3,17 @@
 	import { Disclosure } from 'carbon-components-svelte';
 	import type { LeafVerdict } from '$core/reading/leaf/read-leaf';
 	import { leafUnit } from '$core/units/leaf-units';
-	import { longDate } from '$core/units/day-text';
 	import type { ReadingPage } from '$lib/server/pages/reading-page';
-	import Severity from '../figure/Severity.svelte';
-	import { remove } from '../forms/call';
-	import ListTable from '../tables/ListTable.svelte';
-	import RowMenu from '../tables/RowMenu.svelte';
+	import { basisText } from '../../figure/basis-text';
+	import Severity from '../../figure/Severity.svelte';
+	import { remove } from '../../forms/call';
+	import ListTable from '../../tables/ListTable.svelte';
+	import RowMenu from '../../tables/RowMenu.svelte';
 	import LeafBar from './LeafBar.svelte';
 	import LeafForm from './LeafForm.svelte';
 	import LeafPair from './LeafPair.svelte';
 
 	const { log }: { log: ReadingPage['leafLog'] } = $props();
-	const SPOTS = { whole: 'whole field', good: 'good spot', bad: 'bad spot' } as const;
 	let problem = $state('');
 
 	const rangeText = ({ range: { low, high }, element }: LeafVerdict) =>
@@ -31,8 +30,7 @@
 	<h2>Leaf tests</h2>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	<div class="tests">
-		{#each log.tests as { id, takenOn, cropName, spot, stage, part, lab, answer, verdicts } (id)}
-			{@const title = `${longDate(takenOn)}, ${cropName.toLowerCase()} at ${stage}, ${SPOTS[spot]}`}
+		{#each log.tests as { id, title, part, lab, answer, verdicts } (id)}
 			<article aria-label={title}>
 				<h3>
 					{title}
@@ -61,7 +59,7 @@
 							{ name: 'Sufficient', of: rangeText }
 						]}
 					/>
-					{#if answer.ranges?.citation}<p class="soft small">Ranges: {answer.ranges.citation} (from memory).</p>{/if}
+					{#if answer.ranges}<p class="soft small">Ranges: {basisText(answer.ranges)}</p>{/if}
 				{/if}
 			</article>
 		{/each}
@@ -71,7 +69,7 @@
 			align="start"
 			summary={log.tests.length === 0 ? `Type in a leaf test of ${log.crop.name.toLowerCase()}` : 'Type in another'}
 		>
-			<LeafForm fieldId={log.fieldId} crop={log.crop} usual={log.usual} today={log.today} />
+			<LeafForm fieldId={log.fieldId} crop={log.crop} ranges={log.ranges} today={log.today} />
 		</Disclosure>
 	{/if}
 </section>

@@ -3,23 +3,27 @@
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { LEAF_ELEMENTS, leafUnit } from '$core/units/leaf-units';
-	import type { LeafElement, LeafLogEntry } from '$core/schema-types';
-	import { save } from '../forms/call';
-	import DayField from '../forms/DayField.svelte';
-	import { numberOrUndefined } from '../forms/numbers';
+	import { goesByAge } from '$core/reading/leaf/leaf-range';
+	import type { LeafElement, LeafLogEntry, LeafRanges } from '$core/schema-types';
+	import { save } from '../../forms/call';
+	import DayField from '../../forms/DayField.svelte';
+	import { numberOrUndefined } from '../../forms/numbers';
+	import SamplingCard from './SamplingCard.svelte';
 
 	interface Props {
 		fieldId: string;
 		crop: { id: string; name: string };
-		/** What the ranges of the crop are for. */
-		usual: { part: string; when: string; stage: string } | undefined;
+		/** What a test of the crop can be read against, the usual first. */
+		ranges: readonly LeafRanges[];
 		today: string;
 	}
-	const { fieldId, crop, usual, today }: Props = $props();
+	const { fieldId, crop, ranges, today }: Props = $props();
 
+	const usual = $derived(ranges[0]);
+	const usualStage = $derived(usual && !goesByAge(usual) ? usual.when : '');
 	let takenOn = $state(untrack(() => today));
 	let part = $state(untrack(() => usual?.part ?? ''));
-	let stage = $state(untrack(() => usual?.stage ?? ''));
+	let stage = $state(untrack(() => usualStage));
 	let spot = $state<LeafLogEntry['spot']>('whole');
 	let lab = $state('');
 	let typed = $state<Partial<Record<LeafElement, string>>>({});
@@ -57,14 +61,16 @@
 </script>
 
 <form onsubmit={keep} aria-label="Leaf test">
-	{#if usual}<p class="soft small">
-			For {crop.name.toLowerCase()}: {usual.part}, {usual.when}. Pick 15 to 20 leaves; of a bad spot, pick as many in a
-			good one beside it on the same day, and a soil sample from both.
-		</p>{/if}
+	{#each ranges as one (`${one.part} ${one.when}`)}<SamplingCard ranges={one} />{/each}
+	<p class="soft small">
+		Of a bad spot, pick as many leaves in a good one beside it on the same day, and take a soil sample from both. <a
+			href="/leaf-ranges">Leaf ranges</a
+		>
+	</p>
 	<div class="fields">
 		<DayField label="Picked on" bind:date={takenOn} />
 		<TextInput size="sm" labelText="Leaves" placeholder={usual?.part} bind:value={part} />
-		<TextInput size="sm" labelText="Stage or month" placeholder={usual?.stage || 'May'} bind:value={stage} />
+		<TextInput size="sm" labelText="Stage or month" placeholder={usualStage || 'May'} bind:value={stage} />
 		<Select size="sm" labelText="Spot" bind:selected={spot}>
 			<SelectItem value="whole" text="whole field" />
 			<SelectItem value="bad" text="bad spot" />

@@ -4,8 +4,8 @@
 	import { areAlike } from '$core/reading/leaf/read-leaf';
 	import { leafUnit } from '$core/units/leaf-units';
 	import type { LeafAnswer, ResultUnit } from '$core/schema-types';
-	import { unitText } from '../figure/unit-text';
-	import ListTable from '../tables/ListTable.svelte';
+	import { unitText } from '../../figure/unit-text';
+	import ListTable from '../../tables/ListTable.svelte';
 
 	const { pair, soil = [] }: { pair: NonNullable<LeafAnswer['pair']>; soil?: NonNullable<LeafAnswer['soil']> } =
 		$props();
