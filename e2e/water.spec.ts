@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, hydrated, test } from './app';
 
 test('a report of well water: indices, acid with its caution, what it brings, and what is wrong with a value', async ({
@@ -104,4 +105,37 @@ test('almonds fertigated from the well: potassium nitrate limits the tank, phosp
 	const card = page.waitForEvent('download');
 	await stock.getByRole('link', { name: 'Print the card' }).click();
 	expect((await card).suggestedFilename()).toBe('stock-tanks.pdf');
+});
+
+test('water reports of a file: one fault takes none in; then their sources, and every crop under one of them', async ({
+	page,
+	app
+}) => {
+	await page.goto(`${app.server.origin}/water`);
+	await hydrated(page);
+	const take = async (text: string) => {
+		const chooser = page.waitForEvent('filechooser');
+		await page.getByText('Import reports (CSV)').click();
+		await (await chooser).setFiles({ name: 'water.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+	};
+	const good = readFileSync('demo/water-fenmoor.csv', 'utf8');
+	const sources = page.getByRole('table', { name: 'Sources of water' });
+	await take(good.replace('8.0', '80'));
+	await expect(page.getByRole('alert')).toContainText('line 4 ph: “80” must be from 3 to 11');
+	await expect(sources.getByRole('row', { name: /Bittern well/ })).toHaveCount(0);
+	await take(good);
+	await expect(
+		page.getByText('3 imported from water.csv, 0 passed over that the book had; new sources: 2.')
+	).toBeVisible();
+	await take(good);
+	await expect(page.getByText('0 imported from water.csv, 3 passed over')).toBeVisible();
+
+	await sources.getByRole('button', { name: 'Reach well', exact: true }).first().click();
+	const crops = page.getByRole('table', { name: 'Crops with this water' });
+	// 1.2 dS/m makes soil of 1.8: 100 - 19 x 0.3.
+	const first = crops.getByRole('row').nth(1);
+	await expect(first).toContainText('grown with it');
+	await expect(first).toContainText('94.3 %');
+	await expect(crops.getByRole('row', { name: /^Corn / }).first()).toContainText('98.8 %');
+	await expect(crops.getByRole('row', { name: /^Avocado/ })).toContainText('no firm pair of threshold and slope');
 });

@@ -27,6 +27,13 @@ describe('a meq/L in an acre-foot from products of the trade', () => {
 		expect(of('citric-acid').gallons).toBeUndefined();
 		expect(valueIfKnown(of('sulfuric-acid').gallons!)).toBeCloseTo(valueIfKnown(of('sulfuric-acid').pounds)! / 15.3, 9);
 	});
+	it('costs what its pounds do; without a price it has none', () => {
+		const priced = acidProducts(acid, library.products, (id) => (id === 'sulfuric-acid' ? 260 : undefined));
+		const cost = (id: string) => priced.find(({ product }) => product.id === id)!.cost;
+		// 133.4 lb pure in 93 %, at $260 for 2,000 lb.
+		expect(Math.abs(valueIfKnown(cost('sulfuric-acid'))! - ((133.4 / 0.93) * 260) / 2000)).toBeLessThan(0.1);
+		expect(cost('nitric-acid')).toMatchObject({ applies: false, remedy: 'Enter its price under Prices.' });
+	});
 	it('does not apply where the acid is not known', () => {
 		const none = { applies: false as const, label: 'acid', reason: 'no pH', remedy: 'Measure it.' };
 		expect(acidProducts(none, library.products).every(({ pounds }) => !pounds.applies)).toBe(true);

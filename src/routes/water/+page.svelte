@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Checkbox, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
 	import { answerWater } from '$core/water/answer-water';
 	import { ASKED, readWater, REPORT, typedOf, type TypedWater } from '$lib/ui/water/typed-water';
 	import { call } from '$lib/ui/forms/call';
@@ -91,6 +91,12 @@
 				</Select>
 				{#each ASKED as { key, name, unit: own } (key)}{@render field(key, labelOf(name, own))}{/each}
 			</div>
+			<TextArea
+				labelText="Bench titration: acid in meq/L and the pH it gave, one point to a line"
+				placeholder={'0 7.8\n1 6.9\n2 6.1'}
+				rows={3}
+				bind:value={() => typed.titration ?? '', (text) => (typed.titration = String(text ?? ''))}
+			/>
 			<Checkbox labelText="Sprinkled over the leaves" bind:checked={sprinkled} />
 			<SaveReport
 				sources={data.sources}

@@ -245,6 +245,20 @@ describe('the page of the season', () => {
 		expect(seasonPage(desk, at('Crow Acre'), null).season!.ground.kind).toBe('normal');
 	});
 
+	it('tells what the water of its irrigation brings: 36 in of 5 ppm nitrate-N, 2.72 lb to the ppm and foot', () => {
+		expect(value(seasonPage(desk, at('Almond Reach, old'), null).season!.byWater.N)).toBeCloseTo(40.8, 1);
+		expect(seasonPage(desk, at('Crow Acre'), null).season!.byWater).toEqual({});
+	});
+
+	it('the sheet and the rates tell what a leaf test of this or last year found, not one of before', () => {
+		const titles = (year: string) => ratesPage(desk, at('Brick Kiln', year)).leafTests.map(({ title }) => title);
+		expect(titles('2026')).toEqual(['9 Jul 2025, soybean at R1, bad spot']);
+		expect(titles('2027')).toEqual([]);
+		const [test] = sheetPage(desk, at('Brick Kiln', '2026')).draft!.leafTests!;
+		expect(test!.findings.map(({ severity }) => severity)).toEqual(['note', 'note', 'mind']);
+		expect(sheetPage(desk, at('Crow Acre')).draft).not.toHaveProperty('leafTests');
+	});
+
 	it('tells the forms of nitrogen for corn only', () => {
 		expect(seasonPage(desk, at('Crow Acre'), null).season!.forms).toBeDefined();
 		expect(seasonPage(desk, at('Coulee North'), null).season!.forms).toBeUndefined();

@@ -77,12 +77,12 @@
 		sortable={false}
 		columns={[
 			{ name: 'For an acre-foot', of: ({ product }) => product.name },
-			{ name: 'Product', answer: ({ pounds }) => pounds },
-			{ name: 'Liquid', answer: ({ gallons }) => gallons },
-			{ name: 'Cost', answer: ({ cost }) => (cost.applies ? cost : undefined) },
-			{ name: 'N', answer: ({ brings }) => brings.N },
-			{ name: 'P2O5', answer: ({ brings }) => brings.P2O5 },
-			{ name: 'S', answer: ({ brings }) => brings.S }
+			{ name: 'Product, lb', answer: ({ pounds }) => pounds, bare: true },
+			{ name: 'Liquid, gal', answer: ({ gallons }) => gallons, bare: true },
+			{ name: 'Cost, $', answer: ({ cost }) => (cost.applies ? cost : undefined), bare: true, number: true },
+			{ name: 'N, lb', answer: ({ brings }) => brings.N, bare: true },
+			{ name: 'P2O5, lb', answer: ({ brings }) => brings.P2O5, bare: true },
+			{ name: 'S, lb', answer: ({ brings }) => brings.S, bare: true }
 		]}
 	/>
 	<p class="soft small">

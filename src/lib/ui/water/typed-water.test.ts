@@ -13,12 +13,23 @@ it('a typed report becomes the request of the command line', () => {
 			inchesPerSeason: 36
 		}
 	);
+	expect(readWater({ titration: '0 7.8\n\n1, 6.9\n2;6.1\n' }, about)).toEqual({
+		water: { unit: 'meq/L' },
+		crop: 'almond',
+		titration: [
+			{ meqPerL: 0, ph: 7.8 },
+			{ meqPerL: 1, ph: 6.9 },
+			{ meqPerL: 2, ph: 6.1 }
+		]
+	});
 	expect(readWater({}, about)).toEqual({ water: { unit: 'meq/L' }, crop: 'almond' });
 });
 
 it.each([
 	[{ na: 'much' }, 'Na “much” must be a number from 0 to 100000.'],
 	[{ ph: '2' }, 'pH “2” must be a number from 3 to 11.'],
+	[{ titration: '0 7.8\n1.5' }, 'The titration “1.5” must be acid in meq/L and the pH it gave, such as “1.5 6.6”.'],
+	[{ titration: '0 7.8' }, 'A titration needs at least two points.'],
 	[{ acidTo: '4' }, 'pH to bring it to “4” must be a number from 5 to 8.5.']
 ])('%o is refused in words', (typed, words) => {
 	expect(readWater(typed, about)).toBe(words);

@@ -56,10 +56,28 @@ export function readWater(
 		}
 		values[key] = value;
 	}
+	const titration = readTitration(typed.titration ?? '');
+	if (typeof titration === 'string') return titration;
 	const asked: readonly string[] = ASKED.map(({ key }) => key);
 	const only = (wanted: boolean) =>
 		Object.fromEntries(Object.entries(values).filter(([key]) => asked.includes(key) === wanted));
-	return { water: { unit, ...only(false) }, ...rest, ...only(true) };
+	return { water: { unit, ...only(false) }, ...rest, ...only(true), ...(titration ? { titration } : {}) };
+}
+
+/** The points of a bench titration, meq/L of acid and the pH it gave, one to a line. */
+function readTitration(text: string): WaterRequest['titration'] | string {
+	const lines = text.split('\n').filter((line) => line.trim() !== '');
+	if (lines.length === 0) return undefined;
+	const points: NonNullable<WaterRequest['titration']> = [];
+	for (const line of lines) {
+		const [acid, ph, more] = line.trim().split(/[\s,;]+/);
+		const [meqPerL, found] = [numberOrUndefined(acid), numberOrUndefined(ph)];
+		if (meqPerL === undefined || meqPerL < 0 || found === undefined || found < 1 || found > 12 || more !== undefined) {
+			return `The titration “${line.trim()}” must be acid in meq/L and the pH it gave, such as “1.5 6.6”.`;
+		}
+		points.push({ meqPerL, ph: found });
+	}
+	return points.length < 2 ? 'A titration needs at least two points.' : points;
 }
 
 /** A report of the book as it would be typed. */
