@@ -1,5 +1,5 @@
 // The architecture's rooms and their one-way arrows.
-const ROOMS = ['ground', 'water', 'reading', 'rates', 'season', 'supply', 'zones', 'sheet', 'book'];
+const ROOMS = ['ground', 'water', 'reading', 'rates', 'season', 'supply', 'zones', 'trials', 'sheet', 'book'];
 /** Tests and their help may look across the rooms. */
 const NOT_TESTS = '\\.test(-help)?\\.ts$';
 const COMMON = ['schema-types', 'check', 'figure', 'units', 'packs'];

@@ -15,6 +15,7 @@ const MOST_SEASON_MS = 2;
 const MOST_SEASONS_MS = 2000;
 const MOST_BLEND_MS = 100;
 const MOST_ORDERS_MS = 1000;
+const MOST_TRIAL_MS = 200;
 const MOST_CELLS_MS = 1500;
 const MOST_KRIGE_MS = 2000;
 const MOST_PAGE_MS = 300;
@@ -205,6 +206,7 @@ function benchFirstLoad(): boolean[] {
 }
 
 const advise = measure('npx', '--no-install', 'tsx', 'bench/advise.ts');
+const trial = measure('npx', '--no-install', 'tsx', 'bench/trials.ts');
 const met = [
 	report('one advise with all methods', advise.ms, 'ms median', MOST_ADVISE_MS),
 	benchRaster(),
@@ -214,6 +216,7 @@ const met = [
 	...benchBoard(),
 	...benchSeason(),
 	...benchSupply(),
+	report('a split plot of 2,520 plots', trial.ms, 'ms median', MOST_TRIAL_MS),
 	...benchGround(),
 	...benchBigBook(),
 	...benchFirstLoad()

@@ -5,9 +5,12 @@ import { buildCommandLine } from '../scripts/build-cli.js';
 import type {
 	AdviseAnswer,
 	BlendAnswer,
+	CalibrateAnswer,
 	FitAnswer,
 	LeafAnswer,
 	SeasonAnswer,
+	TrialAnswer,
+	TrialRequest,
 	WaterAnswer
 } from '../src/core/schema-types';
 
@@ -111,7 +114,7 @@ describe('cosecha advise', () => {
 
 	it('says how it is used', () => {
 		expect(cosecha('', 'divine')).toMatchObject({ status: 2 });
-		expect(cosecha('', '--help').stderr).toContain('verbs: advise, blend, fit, leaf, season, water');
+		expect(cosecha('', '--help').stderr).toContain('verbs: advise, blend, calibrate, fit, leaf, season, trial, water');
 	});
 });
 
@@ -253,5 +256,39 @@ describe('cosecha leaf', () => {
 		const { status, stdout } = cosecha(leaf.replace('"N": 4.6', '"Xx": 4.6'), 'leaf');
 		expect(status).toBe(2);
 		expect(JSON.parse(stdout)).toMatchObject({ problems: [{ path: '/results' }] });
+	});
+});
+
+describe('cosecha trial and calibrate', () => {
+	it('reads the shipped trial of placement and timing, in words', () => {
+		const { status, stdout } = cosecha(readFileSync('demo/requests/placement-trial.json', 'utf8'), 'trial');
+		expect(status).toBe(0);
+		const { anova, verdict, means } = JSON.parse(stdout) as TrialAnswer;
+		expect(anova.find(({ source }) => source === 'programme')).toMatchObject({ df: 5 });
+		expect(means).toHaveLength(6);
+		expect(verdict).toMatch(/^programme makes a difference .*row base at V7/);
+	});
+	it('names the plot that lacks a factor', () => {
+		const trial = JSON.parse(readFileSync('demo/requests/placement-trial.json', 'utf8')) as TrialRequest;
+		trial.observations[3]!.levels = { other: 1 };
+		const { status, stdout } = cosecha(JSON.stringify(trial), 'trial');
+		expect(status).toBe(2);
+		expect(stdout).toContain('/observations/3/levels');
+	});
+	it('gives critical values of twenty sites by five ways, with intervals', () => {
+		const { status, stdout } = cosecha(readFileSync('demo/requests/potassium-sites.json', 'utf8'), 'calibrate');
+		expect(status).toBe(0);
+		const { fits } = JSON.parse(stdout) as CalibrateAnswer;
+		for (const { critical, interval } of fits) {
+			expect(interval![0]).toBeLessThanOrEqual(critical!);
+			expect(interval![1]).toBeGreaterThanOrEqual(critical!);
+		}
+		expect(fits.map(({ model }) => model)).toEqual([
+			'cate-nelson',
+			'linear-plateau',
+			'quadratic-plateau',
+			'mitscherlich',
+			'arcsine-log'
+		]);
 	});
 });

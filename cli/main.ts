@@ -8,13 +8,17 @@ import { answerLeaf } from '../src/core/reading/leaf/answer-leaf';
 import { answerSeason } from '../src/core/season/answer-season';
 import { solveBlend } from '../src/core/supply/blend/solve-blend';
 import { loadSolver } from '../src/core/supply/blend/solver';
+import { answerCalibrate } from '../src/core/trials/calibration/answer-calibrate';
+import { answerTrial } from '../src/core/trials/answer-trial';
 import { answerWater } from '../src/core/water/answer-water';
 import type {
 	AdviseRequest,
 	BlendRequest,
+	CalibrateRequest,
 	FitRequest,
 	LeafRequest,
 	SeasonRequest,
+	TrialRequest,
 	WaterRequest
 } from '../src/core/schema-types';
 import { theLibrary } from '../src/lib/server/knowledge';
@@ -23,6 +27,8 @@ import { today } from '../src/lib/server/today';
 const asAdviseRequest = validator<AdviseRequest>('advise-request');
 const asSeasonRequest = validator<SeasonRequest>('season-request');
 const asBlendRequest = validator<BlendRequest>('blend-request');
+const asCalibrateRequest = validator<CalibrateRequest>('calibrate-request');
+const asTrialRequest = validator<TrialRequest>('trial-request');
 const asFitRequest = validator<FitRequest>('fit-request');
 const asLeafRequest = validator<LeafRequest>('leaf-request');
 const asWaterRequest = validator<WaterRequest>('water-request');
@@ -34,9 +40,11 @@ const VERBS: Record<string, (request: unknown) => unknown> = {
 		const problem = asBlendRequest(request);
 		return solveBlend(problem, await loadSolver());
 	},
+	calibrate: (request) => answerCalibrate(asCalibrateRequest(request)),
 	fit: (request) => fitTrial(asFitRequest(request)),
 	leaf: (request) => answerLeaf(asLeafRequest(request), theLibrary()),
 	season: (request) => answerSeason(asSeasonRequest(request), theLibrary()),
+	trial: (request) => answerTrial(asTrialRequest(request)),
 	water: (request) => answerWater(asWaterRequest(request), theLibrary())
 };
 

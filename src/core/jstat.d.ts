@@ -2,6 +2,11 @@
 declare module 'jstat' {
 	const jstat: {
 		centralF: { cdf(x: number, df1: number, df2: number): number };
+		studentt: { cdf(x: number, df: number): number; inv(p: number, df: number): number };
+		/** The studentized range of so many means. */
+		tukey: { cdf(q: number, means: number, df: number): number; inv(p: number, means: number, df: number): number };
+		/** The regularised incomplete beta function. */
+		ibeta(x: number, a: number, b: number): number;
 		/** R's quantile types by alphap and betap; 1, 1 is type 7. */
 		quantiles(values: number[], shares: number[], alphap: number, betap: number): number[];
 	};

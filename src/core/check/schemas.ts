@@ -1,5 +1,9 @@
 import adviseAnswer from '../../../schemas/advise-answer.schema.json';
 import adviseRequest from '../../../schemas/advise-request.schema.json';
+import calibrateAnswer from '../../../schemas/calibrate-answer.schema.json';
+import calibrateRequest from '../../../schemas/calibrate-request.schema.json';
+import trialAnswer from '../../../schemas/trial-answer.schema.json';
+import trialRequest from '../../../schemas/trial-request.schema.json';
 import actions from '../../../schemas/actions.schema.json';
 import answers from '../../../schemas/answers.schema.json';
 import block from '../../../schemas/block.schema.json';
@@ -71,6 +75,10 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	cautions,
 	response,
 	fitRequest,
+	trialRequest,
+	trialAnswer,
+	calibrateRequest,
+	calibrateAnswer,
 	fertigation,
 	fitAnswer,
 	adviseAnswer,

@@ -93,7 +93,7 @@
 			</div>
 			<TextArea
 				labelText="Bench titration: acid in meq/L and the pH it gave, one point to a line"
-				placeholder={'0 7.8\n1 6.9\n2 6.1'}
+				placeholder="0 7.8"
 				rows={3}
 				bind:value={() => typed.titration ?? '', (text) => (typed.titration = String(text ?? ''))}
 			/>

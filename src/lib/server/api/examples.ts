@@ -1,5 +1,7 @@
 import adviseRequest from '../../../../demo/requests/corn-after-soybean.json';
 import blendRequest from '../../../../demo/requests/corn-blend.json';
+import calibrateRequest from '../../../../demo/requests/potassium-sites.json';
+import trialRequest from '../../../../demo/requests/placement-trial.json';
 import fitRequest from '../../../../demo/requests/corn-fit.json';
 import seasonRequest from '../../../../demo/requests/corn-season.json';
 import leafRequest from '../../../../demo/requests/soybean-leaf.json';
@@ -8,7 +10,9 @@ import guide from '../../../../demo/packs/central-plains-2003.json';
 import type {
 	AdviseRequest,
 	BlendRequest,
+	CalibrateRequest,
 	FitRequest,
+	TrialRequest,
 	GroundShape,
 	LabDraft,
 	LeafRequest,
@@ -30,6 +34,8 @@ export const ADVISE_EXAMPLE = exampleOf<AdviseRequest>(adviseRequest);
 export const SEASON_EXAMPLE = exampleOf<SeasonRequest>(seasonRequest);
 export const BLEND_EXAMPLE = exampleOf<BlendRequest>(blendRequest);
 export const FIT_EXAMPLE = exampleOf<FitRequest>(fitRequest);
+export const CALIBRATE_EXAMPLE = exampleOf<CalibrateRequest>(calibrateRequest);
+export const TRIAL_EXAMPLE = exampleOf<TrialRequest>(trialRequest);
 export const LEAF_EXAMPLE = exampleOf<LeafRequest>(leafRequest);
 export const WATER_EXAMPLE = exampleOf<WaterRequest>(waterRequest);
 

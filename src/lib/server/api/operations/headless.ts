@@ -1,6 +1,8 @@
 import { advise } from '../../../../core/rates/advise';
 import { fitTrial } from '../../../../core/rates/nitrogen/response/answer-fit';
 import { answerLeaf } from '../../../../core/reading/leaf/answer-leaf';
+import { answerTrial } from '../../../../core/trials/answer-trial';
+import { answerCalibrate } from '../../../../core/trials/calibration/answer-calibrate';
 import { answerWater } from '../../../../core/water/answer-water';
 import { answerSeason } from '../../../../core/season/answer-season';
 import { solveBlend } from '../../../../core/supply/blend/solve-blend';
@@ -10,16 +12,29 @@ import type {
 	AdviseRequest,
 	BlendAnswer,
 	BlendRequest,
+	CalibrateAnswer,
+	CalibrateRequest,
 	FitAnswer,
 	FitRequest,
 	LeafAnswer,
 	LeafRequest,
 	SeasonAnswer,
 	SeasonRequest,
+	TrialAnswer,
+	TrialRequest,
 	WaterAnswer,
 	WaterRequest
 } from '../../../../core/schema-types';
-import { ADVISE_EXAMPLE, BLEND_EXAMPLE, FIT_EXAMPLE, LEAF_EXAMPLE, SEASON_EXAMPLE, WATER_EXAMPLE } from '../examples';
+import {
+	ADVISE_EXAMPLE,
+	BLEND_EXAMPLE,
+	CALIBRATE_EXAMPLE,
+	FIT_EXAMPLE,
+	LEAF_EXAMPLE,
+	SEASON_EXAMPLE,
+	TRIAL_EXAMPLE,
+	WATER_EXAMPLE
+} from '../examples';
 import { json, operation } from '../operation';
 
 /** What works without a book: the same bodies as on the command line. */
@@ -51,6 +66,20 @@ export const headlessOperations = [
 		answer: json<FitAnswer>('fit-answer'),
 		example: FIT_EXAMPLE,
 		run: (_, body) => fitTrial(body)
+	}),
+	operation('POST /api/trial', {
+		summary: 'Reads a trial by its design: variance, means, least differences, and what it says in words',
+		body: json<TrialRequest>('trial-request'),
+		answer: json<TrialAnswer>('trial-answer'),
+		example: TRIAL_EXAMPLE,
+		run: (_, body) => answerTrial(body)
+	}),
+	operation('POST /api/calibrate', {
+		summary: 'Reads critical values of a soil or leaf test from sites, by each way of reading them',
+		body: json<CalibrateRequest>('calibrate-request'),
+		answer: json<CalibrateAnswer>('calibrate-answer'),
+		example: CALIBRATE_EXAMPLE,
+		run: (_, body) => answerCalibrate(body)
 	}),
 	operation('POST /api/leaf', {
 		summary: 'Reads a leaf test against the ranges of its crop, part and stage',

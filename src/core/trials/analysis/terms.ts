@@ -1,0 +1,51 @@
+import { codesOf, productCodes, type Term } from './linear-model';
+import type { Cell, ReadTrial } from './plots';
+
+/** The blocks as a term. */
+export const BLOCK = 'block';
+
+/** The blocks, and every factor and combination of factors, the single ones first. */
+export function trialTerms({ cells, levels }: ReadTrial): { block: Term; treatments: Term[] } {
+	const factors = Object.keys(levels);
+	return {
+		block: blockTerm(cells),
+		treatments: subsets(factors).map((some) => ({
+			name: some.join(':'),
+			factors: some,
+			columns: columnsBy(cells, ({ levels: own }) =>
+				productCodes(some.map((factor) => codesOf(own[factor]!, levels[factor]!)))
+			)
+		}))
+	};
+}
+
+function blockTerm(cells: readonly Cell[]): Term {
+	const blocks = blocksOf(cells);
+	return { name: BLOCK, factors: [], columns: columnsBy(cells, ({ block }) => codesOf(block, blocks)) };
+}
+
+/** The whole plots of a split plot: each level of its factor in each block. */
+export function wholePlotTerm({ cells, levels }: ReadTrial, factor: string): Term {
+	const blocks = blocksOf(cells);
+	return {
+		name: `${BLOCK}:${factor}`,
+		factors: [],
+		columns: columnsBy(cells, ({ block, levels: own }) =>
+			productCodes([codesOf(block, blocks), codesOf(own[factor]!, levels[factor]!)])
+		)
+	};
+}
+
+export function blocksOf(cells: readonly Pick<Cell, 'block'>[]): string[] {
+	return [...new Set(cells.map(({ block }) => block))];
+}
+
+function columnsBy(cells: readonly Cell[], codes: (cell: Cell) => number[]): number[][] {
+	const rows = cells.map(codes);
+	return (rows[0] ?? []).map((_, column) => rows.map((row) => row[column]!));
+}
+
+function subsets(factors: readonly string[]): string[][] {
+	const all = factors.reduce<string[][]>((some, factor) => [...some, ...some.map((one) => [...one, factor])], [[]]);
+	return all.filter(({ length }) => length > 0).sort((a, b) => a.length - b.length);
+}

@@ -1,0 +1,142 @@
+import type { TrialAnswer, TrialRequest } from '../schema-types';
+import { anovaOfBlocks, anovaOfSplitPlot, type Anova } from './analysis/anova';
+import { tAt } from './analysis/distributions';
+import { LinearModel, type Term } from './analysis/linear-model';
+import { cellKey, readPlots, treatmentOf, type ReadTrial } from './analysis/plots';
+import { trialTerms, wholePlotTerm } from './analysis/terms';
+import { meanFamilies } from './analysis/trial-means';
+import { verdictOf } from './analysis/verdict';
+
+const USUAL_LEVEL = 0.95;
+/** By what strips of one treatment differ in a field of corn, percent: common practice says 6 to 8. */
+const USUAL_CV = 7;
+/** Two strips of one treatment differ by so many times the CV: the root of two. */
+const PAIR = Math.SQRT2;
+/** A plot this many standard deviations off is looked at again; common practice. */
+const FAR_OFF = 3;
+
+/**
+ * Reads a trial by its design: variance, means, least differences, and what it says in words. Without replication there is no verdict.
+ * @param request checked by schemas/trial-request.schema.json
+ * @throws InputError for plots that do not fit the design
+ */
+export function answerTrial(request: TrialRequest): TrialAnswer {
+	const trial = readPlots(request);
+	const level = request.level ?? USUAL_LEVEL;
+	const { block, treatments } = trialTerms(trial);
+	const wholeFactor = request.design === 'split-plot' ? request.wholePlot! : undefined;
+	const wholePlots = wholeFactor === undefined ? undefined : wholePlotTerm(trial, wholeFactor);
+	const terms = wholePlots ? [block, wholePlots, ...treatments] : [block, ...treatments];
+	const model = new LinearModel(trial, terms);
+	const free = trial.plots.length - model.fit(terms).rank;
+	if (request.design === 'unreplicated' || free <= 0) return noVerdict(trial, request, model.mean);
+	const anova =
+		wholeFactor === undefined || !wholePlots
+			? anovaOfBlocks(model, trial.plots.length, block, treatments)
+			: anovaOfSplitPlot(model, trial.plots.length, { block, treatments, wholeFactor, wholePlots });
+	const families = meanFamilies(model, trial, terms, anova, wholeFactor, level);
+	const { lsd, hsd } = (
+		wholeFactor ? families.find(({ comparison }) => comparison.of !== wholeFactor) : families.at(-1)
+	)!.comparison;
+	return {
+		anova: anova.rows,
+		means: families.flatMap(({ means }) => means),
+		comparisons: families.map(({ comparison }) => comparison),
+		lsd,
+		hsd,
+		cv: (100 * Math.sqrt(anova.error.ms)) / model.mean,
+		...(request.design === 'paired' ? { difference: pairedDifference(trial, level) } : {}),
+		verdict: verdictOf(anova.rows, families, level),
+		notes: notesOf(trial, anova, model, terms, request)
+	};
+}
+
+/** Two strips, or one of each: what they are, and that it proves nothing. */
+function noVerdict(trial: ReadTrial, { cvPercent = USUAL_CV }: TrialRequest, mean: number): TrialAnswer {
+	const groups = new Map<string, { levels: Record<string, string>; yields: number[] }>();
+	for (const plot of trial.plots) {
+		const group = groups.get(treatmentOf(plot)) ?? { levels: plot.levels, yields: [] };
+		group.yields.push(plot.yield);
+		groups.set(treatmentOf(plot), group);
+	}
+	const means = [...groups.values()].map(({ levels, yields }) => ({
+		levels,
+		mean: yields.reduce((sum, one) => sum + one, 0) / yields.length,
+		se: null,
+		n: yields.length,
+		group: null
+	}));
+	const values = means.map((one) => one.mean);
+	const apart = Math.max(...values) - Math.min(...values);
+	const byChance = (PAIR * cvPercent * mean) / 100;
+	const text = (value: number) => String(Number(value.toPrecision(3)));
+	return {
+		anova: [],
+		means,
+		comparisons: [],
+		lsd: null,
+		hsd: null,
+		cv: null,
+		verdict: `No verdict: nothing was repeated. The strips are ${text(apart)} apart; two strips of one treatment already differ by about ${text(byChance)} (CV of ${cvPercent} % x 1.41), so the difference ${apart <= byChance ? 'is no more than chance makes' : 'may be real, and one pair cannot show it'}. Lay it out in blocks.`,
+		notes: trial.aside.map((reason) => `Set aside: ${reason}.`)
+	};
+}
+
+function notesOf(
+	trial: ReadTrial,
+	{ confounded, error }: Anova,
+	model: LinearModel,
+	terms: readonly Term[],
+	{ observations, factors }: TrialRequest
+): string[] {
+	const { plots, levels, aside } = trial;
+	const blocks = new Set(plots.map((plot) => plot.block)).size;
+	const treatments = new Set(plots.map(treatmentOf)).size;
+	const sites = new Set(observations.map(({ site }) => site)).size;
+	// A confounded design leaves treatments out of a block on purpose.
+	const missing = confounded.length > 0 ? 0 : blocks * treatments - plots.length;
+	const expected = new Map(model.expected(terms).map((mean, at) => [cellKey(trial.cells[at]!), mean]));
+	// What the model takes draws its own plots nearer by the share of freedom that it took.
+	const sd = Math.sqrt((error.ms * error.df) / plots.length);
+	const far = plots.filter((plot) => Math.abs(plot.yield - expected.get(cellKey(plot))!) > FAR_OFF * sd);
+	return [
+		...confounded.map(
+			(name) => `${name.split(':').join(' x ')} cannot be told from the blocks (confounded): nothing is said of it.`
+		),
+		...(missing > 0
+			? [`${missing} ${missing === 1 ? 'plot is' : 'plots are'} missing; means are adjusted for it.`]
+			: []),
+		...(sites > 1
+			? [
+					`${sites} sites stand side by side as they are; what holds on other ground takes more of them and a pooled reading.`
+				]
+			: []),
+		...far.map(
+			(plot) =>
+				`Look again at ${plot.yield} in block ${plot.block} (${treatmentOf(plot)}): it lies more than ${FAR_OFF} standard deviations off.`
+		),
+		...aside.map((reason) => `Set aside: ${reason}.`),
+		...(factors.length > 1 && Object.values(levels).every((own) => own.length === 2)
+			? ['Each factor has two levels: a difference, not a rate.']
+			: [])
+	];
+}
+
+/** The mean difference of pairs, the second level less the first, with its t interval. */
+function pairedDifference({ plots, levels }: ReadTrial, level: number): NonNullable<TrialAnswer['difference']> {
+	const [factor] = Object.keys(levels) as [string];
+	const [first, second] = levels[factor] as [string, string];
+	const yieldOf = (block: string, of: string) => {
+		const own = plots.filter((plot) => plot.block === block && plot.levels[factor] === of);
+		return own.length === 0 ? undefined : own.reduce((sum, plot) => sum + plot.yield, 0) / own.length;
+	};
+	const pairs = [...new Set(plots.map((plot) => plot.block))].flatMap((block) => {
+		const [one, other] = [yieldOf(block, first), yieldOf(block, second)];
+		return one === undefined || other === undefined ? [] : [other - one];
+	});
+	const n = pairs.length;
+	const mean = pairs.reduce((sum, one) => sum + one, 0) / n;
+	const sd = Math.sqrt(pairs.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (n - 1));
+	const half = (tAt(level, n - 1) * sd) / Math.sqrt(n);
+	return { of: `${second} less ${first}`, mean, low: mean - half, high: mean + half, pairs: n };
+}

@@ -1,0 +1,64 @@
+// Twenty invented sites; Cate-Nelson and both plateaus by R's brute force over every split or knee (0.001 apart), Mitscherlich by nls, the
+// arcsine-log line by R's own sums: ../fixtures/trials.R makes ../fixtures/trials.json anew.
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import type { CalibrateRequest, CalibrationFit } from '../../schema-types';
+import { answerCalibrate } from './answer-calibrate';
+
+const R = JSON.parse(readFileSync(new URL('../fixtures/trials.json', import.meta.url), 'utf8')) as {
+	sites: CalibrateRequest['observations'];
+	cateNelson: [number, number];
+	linearPlateau: [number, number];
+	quadraticPlateau: [number, number];
+	mitscherlich: [number, number, number, number, number];
+	alcc: number;
+};
+const { fits } = answerCalibrate({ observations: R.sites });
+const of = (model: CalibrationFit['model']) => fits.find((fit) => fit.model === model)!;
+
+describe('critical values of twenty sites', () => {
+	it.each([
+		['cate-nelson', R.cateNelson],
+		['linear-plateau', R.linearPlateau],
+		['quadratic-plateau', R.quadraticPlateau]
+	] as const)('%s: knee to 0.001, and no more left over than by brute force', (model, [critical, rss]) => {
+		expect(Math.abs(of(model).critical! - critical)).toBeLessThan(0.001);
+		expect(of(model).rss! / rss).toBeLessThan(1 + 1e-9);
+		expect(of(model).rss! / rss).toBeGreaterThan(1 - 1e-6);
+	});
+	it('Mitscherlich as nls has it, at 95 % of the most', () => {
+		const [a, b, c, rss, at95] = R.mitscherlich;
+		const fit = of('mitscherlich');
+		expect(fit.coefficients.a! / a).toBeCloseTo(1, 4);
+		expect(fit.coefficients.b! / b).toBeCloseTo(1, 4);
+		expect(fit.coefficients.c! / c).toBeCloseTo(1, 4);
+		expect(fit.rss! / rss).toBeCloseTo(1, 6);
+		expect(fit.critical! / at95).toBeCloseTo(1, 4);
+		expect(fit.coefficients.at90!).toBeLessThan(fit.critical!);
+		expect(fit.coefficients.at99!).toBeGreaterThan(fit.critical!);
+	});
+	it('the arcsine-log line at 95 %', () => expect(of('arcsine-log').critical! / R.alcc).toBeCloseTo(1, 9));
+	it('each has an interval around it, the same for the same seed', () => {
+		for (const { critical, interval } of fits) {
+			expect(interval![0]!).toBeLessThanOrEqual(critical!);
+			expect(interval![1]!).toBeGreaterThanOrEqual(critical!);
+		}
+		expect(answerCalibrate({ observations: R.sites, seed: 1 }).fits).toEqual(fits);
+		const wider = answerCalibrate({ observations: R.sites, level: 0.99 }).fits[1]!.interval!;
+		expect(wider[0]!).toBeLessThan(of('linear-plateau').interval![0]!);
+	});
+});
+
+describe('sites that say little', () => {
+	it('without a rise every way says so, and gives no number', () => {
+		const level = R.sites.map((site, at) => ({ ...site, relativeYield: 90 - at }));
+		for (const { critical, interval, reason } of answerCalibrate({ observations: level, replicates: 0 }).fits) {
+			expect([critical, interval, reason]).toEqual([null, null, 'the sites do not rise to a level in this shape']);
+		}
+	});
+	it('seven are too few for intervals', () => {
+		const { fits: few, notes } = answerCalibrate({ observations: R.sites.slice(6, 13) });
+		expect(few.every(({ interval }) => interval === null)).toBe(true);
+		expect(notes[0]).toBe('7 sites are too few for intervals; it takes 8.');
+	});
+});
