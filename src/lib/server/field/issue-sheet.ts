@@ -5,7 +5,7 @@ import { sheetDifferences } from '../../../core/sheet/sheet-differences';
 import { ActionError } from '../book/action-error';
 import { draftSheet } from './draft-sheet';
 import type { FieldYear } from './field-year';
-import { leafFindings, readLeafTests } from './leaf-readings';
+import { leafFindings } from './leaf-readings';
 import type { Desk } from '../desk';
 import { newestPrescriptions } from '../stores/prescriptions';
 import { issueSheet, listSheets, type Sheet } from '../stores/sheets';
@@ -32,8 +32,7 @@ export function issueNow(
 	if (!advice) throw new ActionError(`${field.name} has no sample, crop and goal for this year yet.`);
 	if (advice.passes.length === 0) throw new ActionError('The plan has no passes yet; there is nothing to issue.');
 	const prescriptions = newestPrescriptions(book, advice.goal.id);
-	const readings = readLeafTests(book, library, field, fieldYear.year);
-	const leafTests = leafFindings(readings, fieldYear.year);
+	const leafTests = leafFindings(book, library, field, fieldYear.year);
 	const content = draftSheet(fieldYear, advice, settings, prescriptions, leafTests);
 	if (seen !== undefined && seen !== draftMark(content)) {
 		throw new ActionError(

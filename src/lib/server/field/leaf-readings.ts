@@ -54,8 +54,13 @@ export function readLeafTests(
 }
 
 /** What the leaf tests of a year and the one before it found, for sheet and rates; without those that found nothing. */
-export function leafFindings(readings: readonly LeafReading[], year: number): SheetLeafTest[] {
-	return readings
+export function leafFindings(
+	book: Database,
+	library: Pick<Library, 'crops' | 'leafRanges'>,
+	field: FieldRow,
+	year: number
+): SheetLeafTest[] {
+	return readLeafTests(book, library, field, year)
 		.filter(({ test, answer }) => yearIn(test.takenOn) >= year - 1 && answer.findings.length > 0)
 		.map(({ title, answer }) => ({
 			title,

@@ -13,7 +13,7 @@ import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import { limeGap } from '../../../core/rates/lime/lime-gap';
 import { REFERENCE_LIME } from '../field/field-request';
 import type { Advice, FieldYear } from '../field/field-year';
-import { leafFindings, readLeafTests } from '../field/leaf-readings';
+import { leafFindings } from '../field/leaf-readings';
 import { costOfRates, rateRow, type RateRow, type RowHead } from './rate-row';
 import { goalPage } from './goal-page';
 import { nitrogenPage } from './nitrogen-page';
@@ -50,7 +50,7 @@ export function ratesPage(desk: Desk, address: FieldAddress) {
 		guides: [...new Set(guides)],
 		notForCrop: silentGuides(rows),
 		removal: advice && removalSentence(library.packs, library.crops, advice.crop.id),
-		leafTests: leafFindings(readLeafTests(desk.book, library, fieldYear.field, fieldYear.year), fieldYear.year),
+		leafTests: leafFindings(desk.book, library, fieldYear.field, fieldYear.year),
 		tenure: tenureAdvice(fieldYear.field.tenure ?? undefined),
 		outlooks: advice ? outlooks(desk, advice, units) : [],
 		nextCrop: advice?.request.nextCrop,

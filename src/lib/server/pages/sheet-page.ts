@@ -1,6 +1,6 @@
 import { draftSheet } from '../field/draft-sheet';
 import { draftMark } from '../field/issue-sheet';
-import { leafFindings, readLeafTests } from '../field/leaf-readings';
+import { leafFindings } from '../field/leaf-readings';
 import { listSheets } from '../stores/sheets';
 import { listPrescriptions, newestPrescriptions } from '../stores/prescriptions';
 import { sheetDifferences } from '../../../core/sheet/sheet-differences';
@@ -13,8 +13,8 @@ export function sheetPage(desk: Desk, address: FieldAddress) {
 	const { field, year, advice, goal } = fieldYear;
 	const settings = desk.settings;
 	const prescriptions = newestPrescriptions(desk.book, goal?.id ?? '');
-	const readings = readLeafTests(desk.book, desk.library, field, year);
-	const draft = advice && draftSheet(fieldYear, advice, settings, prescriptions, leafFindings(readings, year));
+	const leafTests = leafFindings(desk.book, desk.library, field, year);
+	const draft = advice && draftSheet(fieldYear, advice, settings, prescriptions, leafTests);
 	const sheets = goal ? listSheets(desk.book, goal.id) : [];
 	return {
 		fieldId: field.id,

@@ -8,6 +8,8 @@ import {
 	addWaterSource,
 	bookedIrrigation,
 	bookWaterReport,
+	cropsGrownWith,
+	enterWaterReports,
 	irrigationOf,
 	listWaterSources,
 	removeWaterReport,
@@ -26,6 +28,35 @@ describe('sources of irrigation water', () => {
 		field = addField(db, { name: 'North', grower: 'Tarrow', areaAcres: 40 });
 		setGoal(db, field, 2027, goalColumns({ crop: 'corn-grain', yieldGoal: 160 }));
 		well = addWaterSource(db, { name: 'North well', kind: 'well' }).id;
+	});
+
+	it('of a file come in one action: new sources with their reports, known ones passed over, undone together', () => {
+		bookWaterReport(db, well, report('2026-05-01', 6));
+		const line = (source: string, takenOn: string, no3n: number) => ({
+			source,
+			kind: 'pond' as const,
+			report: report(takenOn, no3n)
+		});
+		const all = [
+			line('NORTH well', '2026-05-01', 6),
+			line('North well', '2026-07-01', 7),
+			line('Mill pond', '2026-05-01', 1),
+			line('mill pond', '2026-06-01', 2),
+			line('Mill Pond', '2026-06-01', 2)
+		];
+		expect(enterWaterReports(db, all)).toEqual({ entered: 3, known: 2, sources: 1 });
+		expect(listWaterSources(db).map(({ name, kind, reports }) => [name, kind, reports.length])).toEqual([
+			['Mill pond', 'pond', 2],
+			['North well', 'well', 2]
+		]);
+		undo(db, undoable(db)!.id);
+		expect(listWaterSources(db).map(({ name, reports }) => [name, reports.length])).toEqual([['North well', 1]]);
+	});
+
+	it('say what is grown with them from a year on', () => {
+		setIrrigation(db, year(), { source: well, inchesByMonth: { 6: 4 } });
+		expect(cropsGrownWith(db, 2027)).toEqual(new Map([[well, ['corn-grain']]]));
+		expect(cropsGrownWith(db, 2028)).toEqual(new Map());
 	});
 
 	it('are told apart by name, with their reports the newest first', () => {
