@@ -75,6 +75,7 @@ test('a leaf spray as a pass: too strong a spray is stopped, more water puts it 
 		/Potassium nitrate 13-0-46 is 3(.00)? % of a spray in 20 gal\/ac of water: above 2 % it burns/
 	);
 	await expect(strong.first()).toBeVisible();
+	await expect(page.getByText('Strength of the spray')).toBeVisible();
 	await expect(page.getByText(/In Jul it usually warms to/).first()).toBeVisible();
 	await page.getByRole('button', { name: 'Spray it in 30 gal/ac of water' }).first().click();
 	await expect(strong).toHaveCount(0);

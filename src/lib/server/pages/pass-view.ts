@@ -20,10 +20,9 @@ export function passView(
 		doneOn,
 		productName: product.name,
 		rate: inSystem(passRate(plan, product), units),
-		bases: [
-			...passBases(plan, product, block, areaAc),
-			...(crop && plan.placement === 'leaf' ? [sprayStrength(plan, product, crop)] : [])
-		].map((one) => inSystem(one, units)),
+		bases: passBases(plan, product, block, areaAc).map((one) => inSystem(one, units)),
+		/** How strong a leaf spray is. */
+		spray: crop && plan.placement === 'leaf' ? sprayStrength(plan, product, crop) : undefined,
 		nutrients: passNutrients(plan, product).map(({ nutrient, pounds }) => ({
 			nutrient,
 			amount: inSystem(pounds, units)

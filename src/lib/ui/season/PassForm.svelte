@@ -38,6 +38,9 @@
 	const GROUNDS: NonNullable<Pass['ground']>[] = ['moist', 'dry and cloddy', 'too wet'];
 	const ADDITIVES: Additive[] = ['urease inhibitor', 'nitrification inhibitor', 'both inhibitors'];
 
+	/** As the schema of a pass has it. */
+	const MOST_WATER_GAL_AC = 2000;
+
 	let problem = $state('');
 	let open = $state(true);
 	/** As the pickers and the text fields hold it. */
@@ -88,12 +91,13 @@
 		if (!/^\d{4}-\d\d-\d\d$/.test(form.date))
 			return void (problem = `The date “${form.date}” must be written as 2027-05-01.`);
 		if (rate === undefined || rate <= 0) return void (problem = `The rate “${form.rate}” must be a number above 0.`);
-		const depthIn = inches(form.depth, 'depth', 0, 24);
-		const offsetIn = inches(form.offset, 'distance from the row', 0, 60);
+		const onLeaves = form.placement === 'leaf';
+		const depthIn = onLeaves ? undefined : inches(form.depth, 'depth', 0, 24);
+		const offsetIn = onLeaves ? undefined : inches(form.offset, 'distance from the row', 0, 60);
 		const openerWidthIn =
 			form.placement === 'seed row' ? inches(form.opener, 'width of the opener', 0.1, 12) : undefined;
-		const water =
-			form.placement === 'leaf' ? amount(form.water, 'water of the spray', 0.1, 2000, waterUnit) : undefined;
+		const mostWater = Math.round(valueInSystem(MOST_WATER_GAL_AC, 'gal/ac', units));
+		const water = onLeaves ? amount(form.water, 'water of the spray', 0.1, mostWater, waterUnit) : undefined;
 		const wrong = [depthIn, offsetIn, openerWidthIn, water].find((value) => typeof value === 'string');
 		if (wrong !== undefined) return void (problem = String(wrong));
 		problem =
@@ -179,14 +183,16 @@
 						text={placementName(placement)}
 					/>{/each}
 			</Select>
-			<TextInput size="sm" labelText="Depth, in" placeholder="as usual" inputmode="decimal" bind:value={form.depth} />
-			<TextInput
-				size="sm"
-				labelText="From the row, in"
-				placeholder="as usual"
-				inputmode="decimal"
-				bind:value={form.offset}
-			/>
+			{#if form.placement !== 'leaf'}
+				<TextInput size="sm" labelText="Depth, in" placeholder="as usual" inputmode="decimal" bind:value={form.depth} />
+				<TextInput
+					size="sm"
+					labelText="From the row, in"
+					placeholder="as usual"
+					inputmode="decimal"
+					bind:value={form.offset}
+				/>
+			{/if}
 			{#if form.placement === 'seed row'}
 				<TextInput
 					size="sm"

@@ -17,6 +17,8 @@
 		rate: Answer;
 		/** The same by the plant, the row and the treated strip of a block. */
 		bases: readonly Answer[];
+		/** The strength of a leaf spray. */
+		spray: Answer | undefined;
 		nutrients: readonly { nutrient: string; amount: Answer }[];
 		cost: Answer;
 		/** What the ground takes on that day. */
@@ -39,6 +41,7 @@
 		productName,
 		rate,
 		bases,
+		spray,
 		nutrients,
 		cost,
 		room,
@@ -68,6 +71,10 @@
 			<dt>For {answer.label}</dt>
 			<dd><Quantity {answer} /></dd>
 		{/each}
+		{#if spray}
+			<dt>Strength of the spray</dt>
+			<dd><Quantity answer={spray} /></dd>
+		{/if}
 		<dt>Placement</dt>
 		<dd>{placementText(pass)}</dd>
 		{#if pass.machine}

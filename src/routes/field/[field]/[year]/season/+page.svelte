@@ -177,6 +177,7 @@
 						productName={chosen.productName}
 						rate={chosen.rate}
 						bases={chosen.bases}
+						spray={chosen.spray}
 						nutrients={chosen.nutrients}
 						cost={chosen.cost}
 						{room}
