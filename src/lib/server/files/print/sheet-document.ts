@@ -109,7 +109,7 @@ function heading({ field, crop, year, grower, issuedOn, units }: SheetContent, n
 }
 
 function passesTable({ passes, units }: SheetContent): Content {
-	const carried = `Supplies, ${unitInSystem('lb/ac', units)}`;
+	const carried = `Supplies,\n${unitInSystem('lb/ac', units)}`;
 	const heads = ['When', 'What', units === 'us' ? 'Per acre' : 'Per hectare', 'Where', carried, 'Whole field'];
 	const rows = passes.map((line): TableCell[] => {
 		const { pass, productName, rate, carries, wholeField, gallons } = line;
