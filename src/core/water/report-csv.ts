@@ -36,7 +36,8 @@ const ABOUT = {
 	source: ['source', 'name', 'well', 'sampleid', 'sample'],
 	kind: ['kind', 'type'],
 	date: ['date', 'takenon', 'sampled', 'sampledate'],
-	lab: ['lab', 'laboratory']
+	lab: ['lab', 'laboratory'],
+	unit: ['unit', 'units']
 } as const;
 const KINDS: readonly WaterKind[] = ['well', 'river', 'pond', 'canal', 'other'];
 const TRACES: readonly Measured[] = ['b', 'fe', 'mn'];
@@ -66,7 +67,7 @@ export function readReportCsv(text: string, today: string): ReportOfFile[] {
 	if (columns.length === 0) {
 		throw new InputError([{ path: 'line 1', message: 'has no column that was measured, such as EC, pH, Ca or HCO3' }]);
 	}
-	const unit = unitOf(columns);
+	const usual = unitOf(columns);
 	const problems: Problem[] = [];
 	const reports = rows.map((cells, index): ReportOfFile => {
 		const told = (message: string) => problems.push({ path: `line ${index + 2}`, message });
@@ -75,6 +76,7 @@ export function readReportCsv(text: string, today: string): ReportOfFile[] {
 		if (source === '') told('names no source');
 		const kind = KINDS.find((one) => one === cell('kind').toLowerCase());
 		if (cell('kind') !== '' && !kind) told(`“${cell('kind')}” must be ${KINDS.join(', ')}`);
+		const unit = unitOfRow(cell('unit'), usual, told);
 		const water: WaterReport = { unit, ...valuesOf(cells, columns, told) };
 		const takenOn = dayOf(cell('date'), today, told);
 		const lab = cell('lab');
@@ -85,24 +87,26 @@ export function readReportCsv(text: string, today: string): ReportOfFile[] {
 	return reports;
 }
 
-/** The sources with their reports as rows of text, header first; each column says its unit. */
-export function reportRows(sources: readonly WaterSource[], inUnit: WaterReport['unit']): string[][] {
+/** All reports as rows of text, header first; calcium to nitrate are in the unit that each row names. */
+export function reportRows(sources: readonly WaterSource[]): string[][] {
 	const keys = Object.keys(HEADS) as Measured[];
-	const unitOfKey = (key: Measured) =>
-		key === 'ec' ? ', dS/m' : key === 'ph' ? '' : `, ${TRACES.includes(key) ? 'ppm' : inUnit}`;
-	const names = keys.map((key) => `${key === 'no3n' ? 'NO3-N' : key === 'ph' ? 'pH' : capital(key)}${unitOfKey(key)}`);
+	const names = keys.map((key) => {
+		if (key === 'ph') return 'pH';
+		if (key === 'ec') return 'EC, dS/m';
+		if (TRACES.includes(key)) return `${capital(key)}, ppm`;
+		return key === 'no3n' ? 'NO3-N' : capital(key);
+	});
 	return [
-		['source', 'kind', 'date', 'lab', ...names],
+		['source', 'kind', 'date', 'lab', 'unit', ...names],
 		...sources.flatMap(({ name, kind, reports }) =>
-			reports
-				.filter(({ report }) => report.water.unit === inUnit)
-				.map(({ report: { takenOn, lab = '', water } }) => [
-					name,
-					kind,
-					takenOn,
-					lab,
-					...keys.map((key) => water[key]?.toString() ?? '')
-				])
+			reports.map(({ report: { takenOn, lab = '', water } }) => [
+				name,
+				kind,
+				takenOn,
+				lab,
+				water.unit,
+				...keys.map((key) => water[key]?.toString() ?? '')
+			])
 		)
 	];
 }
@@ -129,16 +133,32 @@ function columnOf(head: string, at: number): Column[] {
 	return key ? [{ key, at, unit: unit.toLowerCase() }] : [];
 }
 
-/** The one unit of calcium to nitrate; ppm where no head says it. */
-function unitOf(columns: readonly Column[]): WaterReport['unit'] {
+/** The one unit of calcium to nitrate that the heads say; undefined where they say none. */
+function unitOf(columns: readonly Column[]): WaterReport['unit'] | undefined {
 	const ions = columns.filter(({ key }) => !['ec', 'ph', ...TRACES].includes(key));
-	const units = new Set(ions.flatMap(({ unit }) => (unit === '' ? [] : [unit === 'meq/l' ? 'meq/L' : 'ppm'])));
+	const units = new Set(
+		ions.flatMap(({ unit }) => (unit === '' ? [] : ([unit === 'meq/l' ? 'meq/L' : 'ppm'] as const)))
+	);
 	if (units.size > 1) {
 		throw new InputError([
 			{ path: 'line 1', message: 'gives some of calcium to nitrate in ppm and some in meq/L; give all in one unit' }
 		]);
 	}
-	return units.has('meq/L') ? 'meq/L' : 'ppm';
+	return [...units][0];
+}
+
+/** The unit that a row names, else that of the heads, else ppm. */
+function unitOfRow(
+	text: string,
+	usual: WaterReport['unit'] | undefined,
+	told: (message: string) => void
+): WaterReport['unit'] {
+	const named = ({ ppm: 'ppm', 'mg/l': 'ppm', 'meq/l': 'meq/L' } as const)[text.toLowerCase()];
+	if (text !== '' && named === undefined) told(`the unit “${text}” must be ppm or meq/L`);
+	if (named !== undefined && usual !== undefined && named !== usual) {
+		told(`the unit ${named} is not that of the columns, ${usual}`);
+	}
+	return named ?? usual ?? 'ppm';
 }
 
 function valuesOf(

@@ -1,6 +1,5 @@
 import { passNutrients, passRate } from '../../../core/season/plan/pass/pass-figures';
 import { passBases } from '../../../core/season/plan/pass/pass-bases';
-import { sprayStrength } from '../../../core/season/checks/leaf-spray/spray-strength';
 import type { Site } from '../../../core/reading/site';
 import { productOf } from '../../../core/season/plan/plan-context';
 import type { Product } from '../../../core/schema-types';
@@ -12,7 +11,7 @@ export function passView(
 	{ plan, doneOn }: PassRecord,
 	products: readonly Product[],
 	units: UnitSystem,
-	{ block, areaAc, crop }: Partial<Pick<Site, 'block' | 'areaAc' | 'crop'>> = {}
+	{ block, areaAc }: Partial<Pick<Site, 'block' | 'areaAc'>> = {}
 ) {
 	const product = productOf(plan, products);
 	return {
@@ -21,8 +20,6 @@ export function passView(
 		productName: product.name,
 		rate: inSystem(passRate(plan, product), units),
 		bases: passBases(plan, product, block, areaAc).map((one) => inSystem(one, units)),
-		/** How strong a leaf spray is. */
-		spray: crop && plan.placement === 'leaf' ? sprayStrength(plan, product, crop) : undefined,
 		nutrients: passNutrients(plan, product).map(({ nutrient, pounds }) => ({
 			nutrient,
 			amount: inSystem(pounds, units)

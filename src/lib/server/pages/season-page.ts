@@ -1,5 +1,8 @@
 import { cautionsFor } from '../../../core/season/plan/hazards';
 import { hasTrait } from '../../../core/season/plan/crop-traits';
+import { tripOf } from '../../../core/season/plan/trips';
+import { sprayStrength } from '../../../core/season/checks/leaf-spray/spray-strength';
+import type { Pass } from '../../../core/schema-types';
 import { formShares } from '../../../core/season/plan/nitrogen-forms';
 import { productOf } from '../../../core/season/plan/plan-context';
 import type { YearKind } from '../../../core/season/weather/generate-weather';
@@ -35,6 +38,9 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 	if (!advice) return { ...base, season: undefined };
 	const { context, passes, costs, chosen, totals, crop, debt, site } = advice;
 	const { holdingLimit, holdingRoom, station } = context;
+	/** How strong a leaf spray is, with what goes on in its trip. */
+	const sprayOf = (plan: Pass) =>
+		plan.placement === 'leaf' ? sprayStrength(plan, productOf(plan, products), crop, tripOf(plan, plans)) : undefined;
 	const kind = KINDS.find((one) => one === weather) ?? 'normal';
 	return {
 		...base,
@@ -58,6 +64,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 			byWater: site.irrigation ? inEachSystem(broughtInYear(site.irrigation), units) : {},
 			passes: passes.map((record) => ({
 				...passView(record, products, units, site),
+				spray: sprayOf(record.plan),
 				cost: inSystem(costs.get(record.plan.id)!, units),
 				cautions: cautionsFor(productOf(record.plan, products), record.plan, cautions)
 			}))

@@ -86,6 +86,12 @@ describe('a leaf spray', () => {
 		expect(strengthOf(undefined)).toBeCloseTo(2, 3);
 		expect(strengthOf(40)).toBeCloseTo(1, 3);
 	});
+	it('shares the water of its trip: the most that one of them says', () => {
+		const alone = spray('urea', 3.338);
+		const beside = spray('potassium-nitrate', 1, { id: 'two', waterGalAc: 40 });
+		const urea = library.products.find(({ id }) => id === 'urea')!;
+		expect(sprayStrength(alone, urea, { perennial: false }, [alone, beside]).value).toBeCloseTo(1, 3);
+	});
 	it('is offered more water while the sprayer can put it on, else less of the product', () => {
 		const remediesOf = (rate: number) =>
 			checkSeason([spray('potassium-nitrate', rate)], context())

@@ -2,6 +2,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import type { LeafRanges } from '$core/schema-types';
+	import { basisText } from '../../figure/basis-text';
 	import { LEAF_DRAWINGS } from './leaf-drawings';
 
 	interface Props {
@@ -26,7 +27,9 @@
 		<p><strong>{ranges.part}</strong>, {ranges.when}</p>
 		{#if ranges.sampling}
 			<p>{ranges.sampling.how}</p>
-			{#if ranges.sampling.leaves}<p class="soft small">About {ranges.sampling.leaves} make a sample.</p>{/if}
+			{#if ranges.sampling.leaves}<p class="soft small">
+					About {ranges.sampling.leaves} make a sample. {basisText(ranges.sampling)}
+				</p>{/if}
 		{/if}
 		{@render children?.()}
 	</div>

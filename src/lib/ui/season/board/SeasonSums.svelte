@@ -27,7 +27,7 @@
 				wanted: chosen.find((one) => one.nutrient === nutrient),
 				carried: totals.find(({ label }) => label === nutrient)
 			}))
-			.filter(({ wanted, carried }) => wanted || carried)
+			.filter(({ nutrient, wanted, carried }) => wanted || carried || byWater[nutrient]?.applies)
 	);
 	const irrigated = $derived(Object.values(byWater).some(({ applies }) => applies));
 	const percent = (share: number) => Math.round(share * 100);
