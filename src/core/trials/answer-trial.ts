@@ -44,7 +44,7 @@ export function answerTrial(request: TrialRequest): TrialAnswer {
 		comparisons: families.map(({ comparison }) => comparison),
 		lsd,
 		hsd,
-		cv: (100 * Math.sqrt(anova.error.ms)) / model.mean,
+		cv: model.mean > 0 ? (100 * Math.sqrt(anova.error.ms)) / model.mean : null,
 		...(request.design === 'paired' ? { difference: pairedDifference(trial, level) } : {}),
 		verdict: verdictOf(anova.rows, families, level),
 		notes: notesOf(trial, anova, model, terms, request)
@@ -94,7 +94,7 @@ function notesOf(
 	const treatments = new Set(plots.map(treatmentOf)).size;
 	const sites = new Set(observations.map(({ site }) => site)).size;
 	// A confounded design leaves treatments out of a block on purpose.
-	const missing = confounded.length > 0 ? 0 : blocks * treatments - plots.length;
+	const missing = confounded.length > 0 ? 0 : blocks * treatments - trial.cells.length;
 	const expected = new Map(model.expected(terms).map((mean, at) => [cellKey(trial.cells[at]!), mean]));
 	// What the model takes draws its own plots nearer by the share of freedom that it took.
 	const sd = Math.sqrt((error.ms * error.df) / plots.length);
@@ -104,7 +104,9 @@ function notesOf(
 			(name) => `${name.split(':').join(' x ')} cannot be told from the blocks (confounded): nothing is said of it.`
 		),
 		...(missing > 0
-			? [`${missing} ${missing === 1 ? 'plot is' : 'plots are'} missing; means are adjusted for it.`]
+			? [
+					`${missing} ${missing === 1 ? 'plot is' : 'plots are'} missing; means are adjusted for ${missing === 1 ? 'it' : 'them'}.`
+				]
 			: []),
 		...(sites > 1
 			? [

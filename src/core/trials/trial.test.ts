@@ -57,6 +57,19 @@ describe('what is told of a trial', () => {
 		expect(means[0]).toMatchObject({ n: 3 });
 		expect(means[0]!.mean).toBeCloseTo(102.5, 0);
 	});
+	it('a treatment that a block lacks is missing, however often the others were weighed', () => {
+		const twice = [...good, ...good].filter(({ block, levels }) => block !== 2 || levels.N !== 100);
+		expect(told(twice).notes).toEqual(['1 plot is missing; means are adjusted for it.']);
+	});
+	it('what has no error of its own has none: changes about nought have no CV, one block no error of whole plots', () => {
+		expect(told(good.map((one) => ({ ...one, yield: one.yield - 200 }))).cv).toBeNull();
+		const weighed = [0, 1].flatMap((v) =>
+			[0, 1].flatMap((n) => [1, 2].map((more) => ({ block: 1, levels: { V: v, N: n }, yield: 100 + v + n + more })))
+		);
+		const one = answerTrial({ design: 'split-plot', factors: ['V', 'N'], wholePlot: 'V', observations: weighed });
+		expect(one.anova.find(({ source }) => source === 'V')).toMatchObject({ f: null, p: null });
+		expect(one.means.filter(({ levels }) => 'V' in levels).map(({ se }) => se)).toEqual(Array(6).fill(null));
+	});
 	it('a plot that lies far off is to be looked at again', () => {
 		const many = Array.from({ length: 8 }, (_, block) =>
 			[0, 60, 120].map((n) => plot(block, n, 100 + n / 2 + ((block + n) % 3) + (block === 5 && n === 60 ? 40 : 0)))

@@ -21,7 +21,7 @@ interface FamilyOf {
 	/** Undefined where two of them are not held against one variance. */
 	error: ErrorTerm | undefined;
 	/** Standard error of a mean of so many plots, where it does not follow from the error. */
-	standardError?: (plots: number) => number;
+	standardError?: (plots: number) => number | null;
 }
 
 /**
@@ -108,7 +108,8 @@ export function meanFamilies(
 		? {
 				error: undefined,
 				// What whole plots and what subplots differ by, both: (MSa + (k - 1) MSb) / (k r).
-				standardError: (plots: number) => Math.sqrt((wholeError.ms + (lower - 1) * error.ms) / (lower * plots))
+				standardError: (plots: number) =>
+					wholeError.df > 0 ? Math.sqrt((wholeError.ms + (lower - 1) * error.ms) / (lower * plots)) : null
 			}
 		: { error };
 	return [...singles, meanFamily(model, trial, { factors, terms: told, ...combined }, level)];
