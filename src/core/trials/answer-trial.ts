@@ -24,16 +24,15 @@ export function answerTrial(request: TrialRequest): TrialAnswer {
 	const trial = readPlots(request);
 	const level = request.level ?? USUAL_LEVEL;
 	const { block, treatments } = trialTerms(trial);
-	const wholeFactor = request.design === 'split-plot' ? request.wholePlot! : undefined;
-	const wholePlots = wholeFactor === undefined ? undefined : wholePlotTerm(trial, wholeFactor);
-	const terms = wholePlots ? [block, wholePlots, ...treatments] : [block, ...treatments];
+	const wholeFactor = request.design === 'split-plot' ? request.wholePlot : undefined;
+	const split = wholeFactor === undefined ? undefined : { wholeFactor, wholePlots: wholePlotTerm(trial, wholeFactor) };
+	const terms = split ? [block, split.wholePlots, ...treatments] : [block, ...treatments];
 	const model = new LinearModel(trial, terms);
 	const free = trial.plots.length - model.fit(terms).rank;
 	if (request.design === 'unreplicated' || free <= 0) return noVerdict(trial, request, model.mean);
-	const anova =
-		wholeFactor === undefined || !wholePlots
-			? anovaOfBlocks(model, trial.plots.length, block, treatments)
-			: anovaOfSplitPlot(model, trial.plots.length, { block, treatments, wholeFactor, wholePlots });
+	const anova = split
+		? anovaOfSplitPlot(model, trial.plots.length, { block, treatments, ...split })
+		: anovaOfBlocks(model, trial.plots.length, block, treatments);
 	const families = meanFamilies(model, trial, terms, anova, wholeFactor, level);
 	const { lsd, hsd } = (
 		wholeFactor ? families.find(({ comparison }) => comparison.of !== wholeFactor) : families.at(-1)
