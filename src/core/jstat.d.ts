@@ -3,6 +3,8 @@ declare module 'jstat' {
 	const jstat: {
 		centralF: { cdf(x: number, df1: number, df2: number): number };
 		studentt: { cdf(x: number, df: number): number; inv(p: number, df: number): number };
+		noncentralt: { cdf(x: number, df: number, center: number): number };
+		chisquare: { cdf(x: number, df: number): number };
 		/** The studentized range of so many means. */
 		tukey: { cdf(q: number, means: number, df: number): number; inv(p: number, means: number, df: number): number };
 		/** The regularised incomplete beta function. */

@@ -14,3 +14,18 @@ export function tAt(level: number, df: number): number {
 export function rangeAt(level: number, means: number, df: number): number {
 	return jstat.tukey.inv(level, means, df);
 }
+
+/** Chance of a t at least so far from zero, on both sides. */
+export function tChance(t: number, df: number): number {
+	return jstat.ibeta(df / (df + t * t), df / 2, 1 / 2);
+}
+
+/** Chance of a noncentral t up to so large. */
+export function noncentralTChance(t: number, df: number, center: number): number {
+	return jstat.noncentralt.cdf(t, df, center);
+}
+
+/** Chance of a chi-squared at least so large. */
+export function chiSquareChance(x: number, df: number): number {
+	return 1 - jstat.chisquare.cdf(x, df);
+}

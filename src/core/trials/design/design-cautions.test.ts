@@ -1,0 +1,57 @@
+import { expect, it } from 'vitest';
+import { fieldOf, QUARTER, RATES } from '../trial.test-help';
+import { designCautions } from './design-cautions';
+import { layOut } from './lay-out';
+
+const plots = layOut(RATES, QUARTER);
+const NOTHING = { zones: [], earlier: [] };
+const said = (change: Partial<typeof RATES>, ground: Partial<Parameters<typeof designCautions>[2]> = {}) =>
+	designCautions({ ...RATES, ...change }, plots, { ...NOTHING, ...ground });
+
+it('a design that holds has nothing said of it', () => {
+	expect(said({})).toEqual([]);
+});
+it('widths that are no whole passes', () => {
+	expect(said({ passFt: 40 })[0]).toMatch(/^60 ft is no whole number of the spreader’s 40 ft passes/);
+	expect(said({ headerFt: 25 })[0]).toMatch(/harvest whole passes from the middle/);
+});
+it('no zero rate, no plenty rate, one beyond all that is advised', () => {
+	const factor = { ...RATES.factors[0]!, levels: ['60', '120', '180'] };
+	expect(said({ factors: [factor] })).toEqual([expect.stringMatching(/^No plot goes without N rate/)]);
+	expect(said({}, { advised: { least: 120, most: 190 } })).toEqual([
+		expect.stringMatching(/^240 lb N\/ac is above all that is advised here \(up to 190 lb N\/ac\)/)
+	]);
+	expect(said({}, { advised: { least: 120, most: 240 } })[0]).toMatch(/the plateau may not be reached/);
+});
+it('blocks across zones, and plots on those of an earlier trial', () => {
+	const half = (from: number, to: number) => fieldOf([from, 0], [to, 0], [to, 2640], [from, 2640]);
+	const zones = [
+		{ name: 'West', shape: half(0, 200) },
+		{ name: 'East', shape: half(200, 2640) }
+	];
+	expect(said({}, { zones })).toContainEqual(expect.stringMatching(/^Block 1 lies across West and East/));
+	expect(
+		said(
+			{},
+			{
+				zones: [
+					{ name: 'All', shape: QUARTER },
+					{ name: 'Far', shape: fieldOf([3000, 0], [3100, 0], [3100, 90]) }
+				]
+			}
+		)
+	).toEqual([]);
+	const old = [{ name: 'Lime strips', year: 2024, plots: plots.slice(0, 2) }];
+	expect(said({}, { earlier: old })).toEqual([
+		expect.stringMatching(/^2 of 24 plots lie on those of “Lime strips” \(2024\)/)
+	]);
+});
+it('what it can see, and how many blocks a smaller difference takes', () => {
+	expect(said({ cvPercent: 4, blocks: 4 }, { yieldGoal: 200 })).toEqual([
+		expect.stringMatching(/must really differ by 19 to be told apart in 8 of 10 trials\.$/)
+	]);
+	expect(said({ cvPercent: 4, worthKnowing: 8 }, { yieldGoal: 200 })[0]).toMatch(
+		/A difference of 8 would take 17 blocks/
+	);
+	expect(said({ blocks: 1 })).toEqual([expect.stringMatching(/cannot prove/)]);
+});

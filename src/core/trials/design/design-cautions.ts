@@ -1,0 +1,140 @@
+import type { Problem } from '../../check/problem';
+import { areaM2 } from '../../ground/shapes/geodesic-area';
+import type { Shape } from '../../ground/shapes/shape';
+import type { TrialPlan, TrialPlot } from '../../schema-types';
+import { formatNumber } from '../../units/display';
+import { cutByField } from '../../zones/shapes/cut-by-field';
+import { MOST_REPLICATES, replicatesNeeded, seenDifference } from './replicates';
+import { rateFactor, treatmentNames } from './treatments';
+
+/** A width in whole passes up to this share of a pass: what rounding of feet makes. */
+const WHOLE = 0.01;
+/** Ground that two shapes share below this share of a plot is a common edge. */
+const EDGE = 0.02;
+/** Corn strips, percent: common practice says 6 to 8. */
+export const USUAL_CV = 7;
+
+/** What forbids a design: its plots could be neither spread nor harvested on their own. */
+export function designStops({ widthFt, headerFt, passFt }: TrialPlan): Problem[] {
+	const problems: Problem[] = [];
+	if (widthFt < headerFt) {
+		problems.push({
+			path: '/plan/widthFt',
+			message: `must be at least the header’s ${headerFt} ft; at ${widthFt} ft a pass of the combine would take two treatments at once`
+		});
+	}
+	if (widthFt < passFt) {
+		problems.push({
+			path: '/plan/widthFt',
+			message: `must be at least the spreader’s ${passFt} ft; at ${widthFt} ft a pass would reach into the next plot`
+		});
+	}
+	return problems;
+}
+
+/** What else is known where a trial lies. */
+export interface TrialGround {
+	zones: readonly { name: string; shape: Shape }[];
+	/** Trials that lay on the field before. */
+	earlier: readonly { name: string; year: number; plots: readonly TrialPlot[] }[];
+	/** What the approaches advise for the rate that is tried, where they do. */
+	advised?: { least: number; most: number } | undefined;
+	/** Mean yield that is expected, for the coefficient of variation. */
+	yieldGoal?: number | undefined;
+}
+
+/** What an adviser should know of a design before anything is spread, in whole sentences. */
+export function designCautions(plan: TrialPlan, plots: readonly TrialPlot[], ground: TrialGround): string[] {
+	return [
+		...widthCautions(plan),
+		...rateCautions(plan, ground.advised),
+		...(plan.blocks === 1
+			? ['Nothing is repeated: the trial can show, and cannot prove. No verdict will be given.']
+			: []),
+		...acrossZones(plots, ground.zones),
+		...onOldPlots(plots, ground.earlier),
+		...powerCautions(plan, ground.yieldGoal)
+	];
+}
+
+function widthCautions({ widthFt, passFt, headerFt }: TrialPlan): string[] {
+	const isWhole = (width: number) => Math.abs(widthFt / width - Math.round(widthFt / width)) < WHOLE;
+	return [
+		...(isWhole(passFt)
+			? []
+			: [
+					`${widthFt} ft is no whole number of the spreader’s ${passFt} ft passes: the last one overlaps or leaves a gap.`
+				]),
+		...(isWhole(headerFt)
+			? []
+			: [
+					`${widthFt} ft is no whole number of the header’s ${headerFt} ft: harvest whole passes from the middle of each plot.`
+				])
+	];
+}
+
+function rateCautions(plan: TrialPlan, advised: TrialGround['advised']): string[] {
+	const factor = rateFactor(plan);
+	if (!factor) return [];
+	const rates = factor.levels.map(Number);
+	const most = Math.max(...rates);
+	const text = (rate: number) => `${formatNumber(rate, 'ratio')} ${factor.unit}`;
+	return [
+		...(rates.includes(0)
+			? []
+			: [`No plot goes without ${factor.name}: what the soil gives by itself stays unknown. Add a zero rate.`]),
+		...(advised && most > advised.most
+			? [
+					`${text(most)} is above all that is advised here (up to ${text(advised.most)}): it is the plenty rate. Sample residual nitrate on it, and see that no nutrient plan or permit is exceeded.`
+				]
+			: []),
+		...(advised && most <= advised.most
+			? [
+					`No rate is above what is advised here (up to ${text(advised.most)}): the plateau may not be reached. Add one.`
+				]
+			: [])
+	];
+}
+
+function acrossZones(plots: readonly TrialPlot[], zones: TrialGround['zones']): string[] {
+	if (zones.length < 2) return [];
+	const blocks = [...new Set(plots.map(({ block }) => block))];
+	return blocks.flatMap((block) => {
+		const own = plots.filter((plot) => plot.block === block);
+		const in_ = zones.filter(({ shape }) => own.some((plot) => shares(plot.shape, shape))).map(({ name }) => name);
+		return in_.length > 1
+			? [`Block ${block} lies across ${in_.join(' and ')}: its plots differ by their ground as well as by treatment.`]
+			: [];
+	});
+}
+
+function onOldPlots(plots: readonly TrialPlot[], earlier: TrialGround['earlier']): string[] {
+	return earlier.flatMap(({ name, year, plots: old }) => {
+		const hit = plots.filter(({ shape }) => old.some((one) => shares(shape, one.shape)));
+		return hit.length > 0
+			? [
+					`${hit.length} of ${plots.length} plots lie on those of “${name}” (${year}): what it left in the ground works on. Move the trial or turn it.`
+				]
+			: [];
+	});
+}
+
+/** Whether shapes share more than an edge. */
+function shares(one: Shape, other: Shape): boolean {
+	const common = cutByField(one, other);
+	return common !== undefined && areaM2(common) > EDGE * areaM2(one);
+}
+
+function powerCautions(plan: TrialPlan, yieldGoal: number | undefined): string[] {
+	const { blocks, worthKnowing, cvPercent = USUAL_CV } = plan;
+	if (yieldGoal === undefined || blocks < 2) return [];
+	const sd = (cvPercent / 100) * yieldGoal;
+	const seen = seenDifference(blocks, sd);
+	const base = `With ${blocks} blocks and a CV of ${cvPercent} % two of the ${treatmentNames(plan).length} treatments must really differ by ${formatNumber(Math.round(seen * 10) / 10, 'yield')} to be told apart in 8 of 10 trials.`;
+	if (worthKnowing === undefined || worthKnowing >= seen) return [base];
+	const needed = replicatesNeeded(worthKnowing, sd);
+	const remedy = needed === undefined ? `more than ${MOST_REPLICATES} blocks` : `${needed} blocks`;
+	return [
+		`${base} A difference of ${formatNumber(worthKnowing, 'yield')} would take ${remedy}, or the same trial on several fields read together.`
+	];
+}

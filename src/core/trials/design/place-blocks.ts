@@ -1,0 +1,113 @@
+import { partsOf, type Shape } from '../../ground/shapes/shape';
+import type { DriveFrame } from './drive-frame';
+
+/** Where a block lies in the frame of driving, metres. */
+export interface BlockPlace {
+	across: number;
+	along: number;
+	lengthM: number;
+}
+
+interface Wanted {
+	/** Of a whole block. */
+	widthM: number;
+	/** As long as the field lets it where left out. */
+	lengthM?: number | undefined;
+	headlandM: number;
+	blocks: number;
+}
+
+/** Shorter strips are no strips that a combine can be weighed on: 200 ft, common practice. */
+const LEAST_STRIP_M = 61;
+/** The first column is tried at so many places, and one that does not fit is moved on by such a share of its width. */
+const STARTS = 24;
+const STEP_SHARE = 1 / 8;
+
+type Line = [from: [number, number], to: [number, number]];
+
+/**
+ * Blocks side by side and behind each other, each wholly inside the field and its ends off the headland. Full strips take the
+ * longest blocks.
+ * @returns fewer than wanted where no more fit
+ */
+export function placeBlocks(field: Shape, frame: DriveFrame, wanted: Wanted): BlockPlace[] {
+	const lines = linesOf(field, frame);
+	const acrosses = lines.flatMap(([a, b]) => [a[0], b[0]]);
+	const [from, to] = [Math.min(...acrosses), Math.max(...acrosses)];
+	let best: BlockPlace[] = [];
+	for (let start = 0; start < STARTS; start++) {
+		const found = columnsFrom(from + (start / STARTS) * wanted.widthM, to, lines, wanted);
+		if (gain(found, wanted.blocks) > gain(best, wanted.blocks) + 1e-6) best = found;
+	}
+	if (wanted.lengthM !== undefined) return best.slice(0, wanted.blocks);
+	return longest(best, wanted.blocks).sort((a, b) => a.across - b.across || a.along - b.along);
+}
+
+/** More blocks before longer ones. */
+function gain(places: readonly BlockPlace[], most: number): number {
+	const used = longest(places, most);
+	return used.length * 1e6 + used.reduce((sum, { lengthM }) => sum + lengthM, 0);
+}
+
+function longest(places: readonly BlockPlace[], most: number): BlockPlace[] {
+	return [...places].sort((a, b) => b.lengthM - a.lengthM).slice(0, most);
+}
+
+function columnsFrom(
+	start: number,
+	to: number,
+	lines: readonly Line[],
+	{ widthM, lengthM, headlandM }: Wanted
+): BlockPlace[] {
+	const found: BlockPlace[] = [];
+	for (let across = start; across + widthM <= to;) {
+		const own = freeRuns(lines, across, across + widthM).flatMap(([from, end]) => {
+			const [first, last] = [from + headlandM, end - headlandM];
+			if (lengthM === undefined) {
+				return last - first >= LEAST_STRIP_M ? [{ across, along: first, lengthM: last - first }] : [];
+			}
+			const count = Math.max(0, Math.floor((last - first) / lengthM + 1e-9));
+			return Array.from({ length: count }, (_, at) => ({ across, along: first + at * lengthM, lengthM }));
+		});
+		found.push(...own);
+		across += own.length > 0 ? widthM : widthM * STEP_SHARE;
+	}
+	return found;
+}
+
+/** The stretches along which a column lies wholly inside: between the edges that it meets. */
+function freeRuns(lines: readonly Line[], left: number, right: number): [number, number][] {
+	const met = lines.flatMap((line) => spanIn(line, left, right) ?? []).sort((a, b) => a[0] - b[0]);
+	const runs: [number, number][] = [];
+	let end = met[0]?.[1] ?? 0;
+	for (const [from, to] of met) {
+		if (from > end && isInside(lines, (left + right) / 2, (end + from) / 2)) runs.push([end, from]);
+		end = Math.max(end, to);
+	}
+	return runs;
+}
+
+/** What an edge takes up of a column, along it; undefined where it does not meet it. */
+function spanIn([[ax, ay], [bx, by]]: Line, left: number, right: number): [[number, number]] | undefined {
+	if (Math.max(ax, bx) <= left || Math.min(ax, bx) >= right) return undefined;
+	const along = (across: number) => (ax === bx ? ay : ay + ((by - ay) * (across - ax)) / (bx - ax));
+	const inside = (across: number) => Math.min(right, Math.max(left, across));
+	const ends = ax === bx ? [ay, by] : [along(inside(ax)), along(inside(bx))];
+	return [[Math.min(...ends), Math.max(...ends)]];
+}
+
+function isInside(lines: readonly Line[], across: number, along: number): boolean {
+	const crossed = lines.filter(
+		([[ax, ay], [bx, by]]) => ay > along !== by > along && across < ax + ((bx - ax) * (along - ay)) / (by - ay)
+	);
+	return crossed.length % 2 === 1;
+}
+
+function linesOf(field: Shape, frame: DriveFrame): Line[] {
+	return partsOf(field)
+		.flat()
+		.flatMap((ring) => {
+			const corners = ring.map((corner) => frame.toFrame(corner));
+			return corners.slice(1).map((corner, at): Line => [corners[at]!, corner]);
+		});
+}

@@ -1,0 +1,28 @@
+import type { TrialPlan, TrialPlot } from '../../schema-types';
+import { treatmentOf } from '../analysis/plots';
+
+export type Levels = Record<string, string>;
+
+/** Every treatment of a plan: all combinations of the levels of its factors. */
+export function treatmentsOf({ factors }: Pick<TrialPlan, 'factors'>): Levels[] {
+	return factors.reduce<Levels[]>(
+		(some, { name, levels }) => some.flatMap((one) => levels.map((level) => ({ ...one, [name]: level }))),
+		[{}]
+	);
+}
+
+/** Treatments by their names, in the plan's order. */
+export function treatmentNames(plan: Pick<TrialPlan, 'factors'>): string[] {
+	return treatmentsOf(plan).map((levels) => treatmentOf({ levels }));
+}
+
+/** The factor whose levels are rates, all numbers of zero or more with a unit; undefined where there is none. */
+export function rateFactor({ factors }: Pick<TrialPlan, 'factors'>): TrialPlan['factors'][number] | undefined {
+	return factors.find(({ unit, levels }) => unit && levels.every((level) => Number(level) >= 0));
+}
+
+/** The rate on a plot by the factor that has rates. */
+export function rateOf(plan: Pick<TrialPlan, 'factors'>, { levels }: Pick<TrialPlot, 'levels'>): number | undefined {
+	const factor = rateFactor(plan);
+	return factor && Number(levels[factor.name]);
+}

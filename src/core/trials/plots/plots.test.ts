@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import { areaM2 } from '../../ground/shapes/geodesic-area';
+import { boundsOf } from '../../ground/shapes/shape';
+import type { PlacedPoint } from '../../schema-types';
+import { layOut } from '../design/lay-out';
+import { rateOf } from '../design/treatments';
+import { QUARTER, RATES } from '../trial.test-help';
+import { innerPlot } from './inner-plot';
+import { recordsAsCsv, recordsFromCsv } from './records-csv';
+import { atStandardMoisture } from './standard-moisture';
+import { yieldOfPlots } from './yield-of-plots';
+
+const plots = layOut(RATES, QUARTER);
+const PER_ACRE = 4046.8564224;
+
+it('a plot without 15 ft at each side and 50 at each end is 30 by 500 ft', () => {
+	for (const plot of layOut({ ...RATES, headingDegrees: 33 }, QUARTER)) {
+		expect(areaM2(innerPlot(plot, 15, 50)!) / PER_ACRE).toBeCloseTo((30 * 500) / 43560, 3);
+	}
+	expect(innerPlot(plots[0]!, 30, 50)).toBeUndefined();
+	expect(innerPlot(plots[0]!, 15, 300)).toBeUndefined();
+});
+
+describe('a yield layer cut by the plots', () => {
+	const truth = (rate: number) => 120 + 90 * (1 - Math.exp(-rate / 70));
+	/** Points every 2 m over the trial; the edges of plots have what the neighbours give. */
+	const layer = () => {
+		const points: PlacedPoint[] = [];
+		plots.forEach((plot, at) => {
+			const [west, south, east, north] = boundsOf([plot.shape])!;
+			const beside = plots[at + 1]?.block === plot.block ? plots[at + 1]! : plots[at - 1]!;
+			for (let x = 0; x < 9; x++) {
+				for (let y = 0; y < 90; y++) {
+					const edge = x === 0 || x === 8 || y < 7 || y > 82;
+					const noise = 6 * Math.sin(12.9898 * (x + 1) * (y + 3) + at);
+					const value = truth(rateOf(RATES, edge ? beside : plot)!) + noise;
+					points.push([west + ((x + 0.5) / 9) * (east - west), south + ((y + 0.5) / 90) * (north - south), value]);
+				}
+			}
+		});
+		return points;
+	};
+	it('gives each rate its true yield within 2 %, edges left out', () => {
+		const { records, missing } = yieldOfPlots(RATES, plots, layer(), {}, []);
+		expect(missing).toEqual([]);
+		for (const plot of plots) {
+			const own = records.find((one) => one.plot === plot.plot)!;
+			expect(Math.abs(own.values!.yield! / truth(rateOf(RATES, plot)!) - 1)).toBeLessThan(0.02);
+			expect(own.points).toBeGreaterThan(200);
+		}
+		const whole = yieldOfPlots(RATES, plots, layer(), { sideFt: 0, endFt: 0 }, []);
+		expect(whole.records[0]!.points).toBeGreaterThan(700);
+	});
+	it('a plot without three points is missing, and what else was recorded stays', () => {
+		const known = [
+			{ plot: 101, values: { yield: 5, stand: 31000 }, note: 'hail', setAside: 'hail', moisturePercent: 20 }
+		];
+		const { records, missing } = yieldOfPlots(RATES, plots, layer().slice(0, 2), { moisturePercent: 17 }, known);
+		expect(missing).toHaveLength(24);
+		expect(records[0]).toEqual({ plot: 101, values: { stand: 31000 }, note: 'hail', setAside: 'hail' });
+		const full = yieldOfPlots(RATES, plots, layer(), { moisturePercent: 17 }, known).records[0]!;
+		expect(full).toMatchObject({ note: 'hail', moisturePercent: 17, values: { stand: 31000 } });
+	});
+});
+
+it('grain at 20 % moisture, sold at 15.5: 200 bu are 189.3; what is not known changes nothing', () => {
+	expect(atStandardMoisture(200, 20, 15.5)).toBeCloseTo(189.349, 3);
+	expect(atStandardMoisture(200, undefined, 15.5)).toBe(200);
+	expect(atStandardMoisture(200, 20, undefined)).toBe(200);
+});
+
+describe('the data sheet as CSV', () => {
+	const records = [
+		{ plot: 101, values: { yield: 181.5, protein: 8.1 }, moisturePercent: 17, note: 'edge, wet' },
+		{ plot: 102, values: { yield: 0 }, setAside: 'deer' }
+	];
+	it('comes back as it went out, a row to a plot', () => {
+		const text = recordsAsCsv(plots, records);
+		expect(text.split('\r\n')).toHaveLength(25);
+		const back = recordsFromCsv(`\uFEFF${text}`, plots, []);
+		expect(back.slice(0, 2)).toEqual(records);
+		expect(back[2]).toEqual({ plot: 103 });
+	});
+	it('a column that the file lacks stays, an empty cell is missing', () => {
+		expect(recordsFromCsv('Plot,Yield\n101,\n102,90\n', plots, records)).toEqual([
+			{ plot: 101, values: { protein: 8.1 }, moisturePercent: 17, note: 'edge, wet' },
+			{ plot: 102, values: { yield: 90 }, setAside: 'deer' }
+		]);
+	});
+	it.each([
+		['block,yield\n1,2', 'row 1 must have a column "plot"; got block, yield'],
+		['plot,corn\n101,2', 'row 1 must have a column of something measured: yield'],
+		['plot,yield\n999,2', 'row 2, plot "999" is no plot of this trial'],
+		['plot,yield\n101,2\n101,3', 'row 3, plot plot 101 stands twice'],
+		['plot,yield\n101,many', 'row 2, yield must be a number from 0 to 100000; got "many"'],
+		['plot,yield\n101,-3', 'got "-3"'],
+		['plot,yield,set aside because\n101,3,x', 'row 2, set aside because must say why']
+	])('%j is refused', (text, said) => {
+		expect(() => recordsFromCsv(text, plots, [])).toThrow(said);
+	});
+});

@@ -1,0 +1,81 @@
+import { formatNumber, formatQuantity } from '../../units/display';
+import type { AnovaRow, TrialAnswer, TrialObservation, TrialPlan } from '../../schema-types';
+import { treatmentOf } from '../analysis/plots';
+import type { TreatmentMoney } from './money';
+import type { ReadingTerms } from './read-trial';
+
+interface Said {
+	answer: TrialAnswer;
+	grounds: readonly { ground: string; answer: TrialAnswer }[];
+	byGround: AnovaRow | undefined;
+	money: readonly TreatmentMoney[];
+	used: readonly TrialObservation[];
+}
+
+/** A trial in one paragraph of an adviser's words: what is beyond chance, what it returned, and on what ground. */
+export function paragraphOf(plan: TrialPlan, said: Said, terms: ReadingTerms): string {
+	return [said.answer.verdict, moneySentence(plan, said, terms), groundSentence(said, terms)].filter(Boolean).join(' ');
+}
+
+function moneySentence(plan: TrialPlan, { money, used }: Said, { yieldUnit }: ReadingTerms): string {
+	const [best, next] = [...money].sort((a, b) => b.net.value - a.net.value);
+	if (!best || !next) return '';
+	const base = money.find(({ treatment }) => treatment === plan.usual);
+	const perYield = formatQuantity(plan.price!, `$/${yieldUnit.split('/')[0]}`);
+	const opening = `At ${perYield}`;
+	if (base && best.treatment === base.treatment) {
+		return `${opening} usual practice (${base.treatment}) returned most; nothing that was tried beat it.`;
+	}
+	const other = base ?? next;
+	const dollars = (value: number) => formatQuantity(value, '$/ac');
+	const blocks = aheadIn(used, best.treatment, other.treatment);
+	const range =
+		best.gain?.low === undefined || best.gain.high === undefined
+			? ''
+			: ` (${dollars(best.gain.low)} to ${dollars(best.gain.high)}${best.gain.low > 0 ? '' : ': not told from none'})`;
+	const lead = `${opening} ${best.treatment} returned most, ${dollars(best.net.value - other.net.value)} over ${base ? 'usual practice, ' : ''}${other.treatment}${range}`;
+	if (blocks.of === 0) return `${lead}.`;
+	const span = blocks.least === blocks.most ? blocks.most : `${blocks.least} to ${blocks.most}`;
+	return `${lead}; it was ahead in ${blocks.ahead} of ${blocks.of} blocks, its yield ${span} ${yieldUnit} apart from it.`;
+}
+
+/** In how many of the blocks that have both a treatment yielded more than another, and by how much. */
+function aheadIn(used: readonly TrialObservation[], one: string, other: string) {
+	const yieldIn = (block: TrialObservation['block'], treatment: string) =>
+		used.find((plot) => plot.block === block && treatmentName(plot) === treatment)?.yield;
+	const apart = [...new Set(used.map(({ block }) => block))].flatMap((block) => {
+		const [mine, theirs] = [yieldIn(block, one), yieldIn(block, other)];
+		return mine === undefined || theirs === undefined ? [] : [mine - theirs];
+	});
+	return {
+		of: apart.length,
+		ahead: apart.filter((by) => by > 0).length,
+		least: formatNumber(Math.round(Math.min(...apart)), 'yield'),
+		most: formatNumber(Math.round(Math.max(...apart)), 'yield')
+	};
+}
+
+function treatmentName({ levels }: TrialObservation): string {
+	return treatmentOf({
+		levels: Object.fromEntries(Object.entries(levels).map(([name, level]) => [name, String(level)]))
+	});
+}
+
+function groundSentence({ grounds, byGround }: Said, { level = 0.95, yieldUnit }: ReadingTerms): string {
+	if (grounds.length < 2) return '';
+	const each = grounds.map(({ ground, answer }) => {
+		const most = Math.max(...answer.means.map(({ levels }) => Object.keys(levels).length));
+		const [best] = answer.means
+			.filter(({ levels }) => Object.keys(levels).length === most)
+			.sort((a, b) => b.mean - a.mean);
+		return `on the ${ground} ${treatmentOf(best!)} had most, ${formatQuantity(Math.round(best!.mean * 10) / 10, yieldUnit)}`;
+	});
+	const differ =
+		byGround?.p === undefined || byGround.p === null
+			? ''
+			: byGround.p < 1 - level
+				? ' The grounds answer differently, beyond chance: go by each.'
+				: ' That the grounds answer differently is not proven.';
+	const text = each.join('; ');
+	return `${text.charAt(0).toUpperCase()}${text.slice(1)}.${differ}`;
+}
