@@ -9,6 +9,7 @@ import { answerSeason } from '../src/core/season/answer-season';
 import { solveBlend } from '../src/core/supply/blend/solve-blend';
 import { loadSolver } from '../src/core/supply/blend/solver';
 import { answerCalibrate } from '../src/core/trials/calibration/answer-calibrate';
+import { poolSites } from '../src/core/trials/sites/pool-sites';
 import { answerTrial } from '../src/core/trials/answer-trial';
 import { answerWater } from '../src/core/water/answer-water';
 import type {
@@ -17,6 +18,7 @@ import type {
 	CalibrateRequest,
 	FitRequest,
 	LeafRequest,
+	PoolRequest,
 	SeasonRequest,
 	TrialRequest,
 	WaterRequest
@@ -28,6 +30,7 @@ const asAdviseRequest = validator<AdviseRequest>('advise-request');
 const asSeasonRequest = validator<SeasonRequest>('season-request');
 const asBlendRequest = validator<BlendRequest>('blend-request');
 const asCalibrateRequest = validator<CalibrateRequest>('calibrate-request');
+const asPoolRequest = validator<PoolRequest>('trial#/definitions/PoolRequest');
 const asTrialRequest = validator<TrialRequest>('trial-request');
 const asFitRequest = validator<FitRequest>('fit-request');
 const asLeafRequest = validator<LeafRequest>('leaf-request');
@@ -43,6 +46,7 @@ const VERBS: Record<string, (request: unknown) => unknown> = {
 	calibrate: (request) => answerCalibrate(asCalibrateRequest(request)),
 	fit: (request) => fitTrial(asFitRequest(request)),
 	leaf: (request) => answerLeaf(asLeafRequest(request), theLibrary()),
+	pool: (request) => poolSites(asPoolRequest(request)),
 	season: (request) => answerSeason(asSeasonRequest(request), theLibrary()),
 	trial: (request) => answerTrial(asTrialRequest(request)),
 	water: (request) => answerWater(asWaterRequest(request), theLibrary())

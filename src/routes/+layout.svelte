@@ -38,6 +38,7 @@
 		{ href: '/products', name: 'Products' },
 		{ href: '/calibration', name: 'Calibration' },
 		{ href: '/palm-nursery', name: 'Palm nursery' },
+		{ href: '/trials', name: 'Trials' },
 		{ href: '/water', name: 'Irrigation water' },
 		{ href: '/leaf-ranges', name: 'Leaf ranges' },
 		{ href: '/weather', name: 'Weather' },

@@ -2,6 +2,7 @@ import adviseAnswer from '../../../schemas/advise-answer.schema.json';
 import adviseRequest from '../../../schemas/advise-request.schema.json';
 import calibrateAnswer from '../../../schemas/calibrate-answer.schema.json';
 import calibrateRequest from '../../../schemas/calibrate-request.schema.json';
+import trialPresets from '../../../schemas/trial-presets.schema.json';
 import trial from '../../../schemas/trial.schema.json';
 import trialAnswer from '../../../schemas/trial-answer.schema.json';
 import trialRequest from '../../../schemas/trial-request.schema.json';
@@ -77,6 +78,7 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	response,
 	fitRequest,
 	trial,
+	trialPresets,
 	trialRequest,
 	trialAnswer,
 	calibrateRequest,

@@ -114,7 +114,7 @@ function notesOf(
 			: []),
 		...far.map(
 			(plot) =>
-				`Look again at ${plot.yield} in block ${plot.block} (${treatmentOf(plot)}): it lies more than ${FAR_OFF} standard deviations off.`
+				`Look again at ${Math.round(10 * plot.yield) / 10} in block ${plot.block} (${treatmentOf(plot)}): it lies more than ${FAR_OFF} standard deviations off.`
 		),
 		...aside.map((reason) => `Set aside: ${reason}.`),
 		...(factors.length > 1 && Object.values(levels).every((own) => own.length === 2)

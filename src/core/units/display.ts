@@ -79,7 +79,7 @@ export function plainNumber(value: number, unit: string): string {
 export function formatQuantity(value: number, unit: string): string {
 	const number = formatNumber(value, unit);
 	if (unit === '' || unit === 'pH') return number;
-	if (isMoney(unit)) return `$${number}${unit.slice(1)}`;
+	if (isMoney(unit)) return `${value < 0 ? '-' : ''}$${number.replace('-', '')}${unit.slice(1)}`;
 	return unit === '%' ? `${number} %` : `${number} ${unit}`;
 }
 

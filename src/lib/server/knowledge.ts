@@ -29,6 +29,8 @@ import type {
 	StageList,
 	Station,
 	StationList,
+	TrialPreset,
+	TrialPresetList,
 	WaterLimits,
 	WeatherDay
 } from '../../core/schema-types';
@@ -47,6 +49,7 @@ export interface Library extends Knowledge {
 	palmEstate: PalmEstate;
 	waterLimits: WaterLimits;
 	leafRanges: readonly LeafRanges[];
+	trialPresets: readonly TrialPreset[];
 	stages: readonly CropStages[];
 	stations: readonly Station[];
 	/** Whose weather stands for the district, what it measured, and what is expected of the next days. */
@@ -92,6 +95,7 @@ export function readLibrary(folder: string): Library {
 		palmEstate: reference<PalmEstate>('palm-estate'),
 		waterLimits: reference<WaterLimits>('water-limits'),
 		leafRanges,
+		trialPresets: reference<TrialPresetList>('trial-presets').presets,
 		seasonLimits: reference<SeasonLimits>('season-limits'),
 		stages,
 		stations,

@@ -40,6 +40,7 @@ function chance(p: number | null): string {
 	return p === null ? 'not tested' : p < LEAST_CHANCE ? 'p below 0.001' : `p ${p.toFixed(3)}`;
 }
 
+/** To a tenth, or to three figures where it is below one. */
 function amount(value: number): string {
-	return String(Number(value.toPrecision(4)));
+	return String(Math.abs(value) < 1 ? Number(value.toPrecision(3)) : Math.round(10 * value) / 10);
 }

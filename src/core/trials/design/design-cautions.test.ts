@@ -1,3 +1,4 @@
+import type { Polygon } from 'geojson';
 import { expect, it } from 'vitest';
 import { fieldOf, QUARTER, RATES } from '../trial.test-help';
 import { designCautions } from './design-cautions';
@@ -24,10 +25,22 @@ it('no zero rate, no plenty rate, one beyond all that is advised', () => {
 	expect(said({}, { advised: { least: 120, most: 240 } })[0]).toMatch(/the plateau may not be reached/);
 });
 it('blocks across zones, and plots on those of an earlier trial', () => {
-	const half = (from: number, to: number) => fieldOf([from, 0], [to, 0], [to, 2640], [from, 2640]);
+	const [border] = (plots[3]!.shape as Polygon).coordinates[0]![0]!;
+	const between = (west: number, east: number): Polygon => ({
+		type: 'Polygon',
+		coordinates: [
+			[
+				[west, 40.99],
+				[east, 40.99],
+				[east, 41.01],
+				[west, 41.01],
+				[west, 40.99]
+			]
+		]
+	});
 	const zones = [
-		{ name: 'West', shape: half(0, 200) },
-		{ name: 'East', shape: half(200, 2640) }
+		{ name: 'West', shape: between(-35.01, border!) },
+		{ name: 'East', shape: between(border!, -34.97) }
 	];
 	expect(said({}, { zones })).toContainEqual(expect.stringMatching(/^Block 1 lies across West and East/));
 	expect(

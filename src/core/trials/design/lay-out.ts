@@ -32,7 +32,8 @@ export function layOut(plan: TrialPlan, field: Shape): TrialPlot[] {
 			widthM: perBlock * widthM,
 			lengthM: lengthFt === undefined ? undefined : lengthFt / FT_PER_M,
 			headlandM: plan.headlandFt / FT_PER_M,
-			blocks: plan.blocks
+			blocks: plan.blocks,
+			near: plan.near && frame.toFrame(plan.near)
 		});
 	const found = places(plan.lengthFt);
 	if (found.length < plan.blocks) {

@@ -15,6 +15,8 @@ interface Wanted {
 	lengthM?: number | undefined;
 	headlandM: number;
 	blocks: number;
+	/** In the frame: about which blocks of a set length are laid. */
+	near?: Spot | undefined;
 }
 
 /** Shorter strips are no strips that a combine can be weighed on: 200 ft, common practice. */
@@ -22,6 +24,8 @@ const LEAST_STRIP_M = 61;
 /** The first column is tried at so many places, and one that does not fit is moved on by such a share of its width. */
 const STARTS = 24;
 const STEP_SHARE = 1 / 8;
+/** What rounding makes of a place. */
+const NUDGE_M = 0.01;
 
 type Line = [from: [number, number], to: [number, number]];
 
@@ -39,8 +43,11 @@ export function placeBlocks(field: Shape, frame: DriveFrame, wanted: Wanted): Bl
 		const found = columnsFrom(from + (start / STARTS) * wanted.widthM, to, lines, wanted);
 		if (gain(found, wanted.blocks) > gain(best, wanted.blocks) + 1e-6) best = found;
 	}
-	if (wanted.lengthM !== undefined) return best.slice(0, wanted.blocks);
-	return longest(best, wanted.blocks).sort((a, b) => a.across - b.across || a.along - b.along);
+	const used =
+		wanted.lengthM === undefined
+			? longest(best, wanted.blocks)
+			: closest(best, wanted.blocks, wanted.widthM, wanted.near);
+	return used.sort((a, b) => a.across - b.across || a.along - b.along);
 }
 
 /** More blocks before longer ones. */
@@ -51,6 +58,45 @@ function gain(places: readonly BlockPlace[], most: number): number {
 
 function longest(places: readonly BlockPlace[], most: number): BlockPlace[] {
 	return [...places].sort((a, b) => b.lengthM - a.lengthM).slice(0, most);
+}
+
+type Spot = readonly [across: number, along: number];
+
+/**
+ * So many blocks of a set length that lie close together, as far as they go about a spot: ground differs less over a short
+ * way, and machines turn less. From each block as the first corner, columns beside and rows behind it are filled.
+ */
+function closest(places: readonly BlockPlace[], most: number, widthM: number, near: Spot | undefined): BlockPlace[] {
+	let best: { found: BlockPlace[]; worth: number } | undefined;
+	for (const corner of places) {
+		for (let columns = 1; columns <= most; columns++) {
+			const found = places
+				.filter(
+					({ across, along }) =>
+						across >= corner.across - NUDGE_M &&
+						across < corner.across + (columns - 0.5) * widthM &&
+						along >= corner.along - corner.lengthM / 2
+				)
+				.sort((a, b) => a.along - b.along || a.across - b.across)
+				.slice(0, most);
+			if (found.length < Math.min(most, places.length)) continue;
+			const worth = spreadOf(found, widthM, near);
+			if (!best || worth < best.worth - NUDGE_M) best = { found, worth };
+		}
+	}
+	return best?.found ?? places.slice(0, most);
+}
+
+/** Half the way around some blocks, and how far their middle lies from a spot, metres. */
+function spreadOf(found: readonly BlockPlace[], widthM: number, near: Spot | undefined): number {
+	const [left, right] = ends(found.flatMap(({ across }) => [across, across + widthM]));
+	const [from, to] = ends(found.flatMap(({ along, lengthM }) => [along, along + lengthM]));
+	const away = near ? Math.hypot((left + right) / 2 - near[0], (from + to) / 2 - near[1]) : 0;
+	return right - left + to - from + away;
+}
+
+function ends(values: readonly number[]): [least: number, most: number] {
+	return [Math.min(...values), Math.max(...values)];
 }
 
 function columnsFrom(

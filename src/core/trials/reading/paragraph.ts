@@ -1,6 +1,7 @@
 import { formatNumber, formatQuantity } from '../../units/display';
 import type { AnovaRow, TrialAnswer, TrialObservation, TrialPlan } from '../../schema-types';
 import { treatmentOf } from '../analysis/plots';
+import { rateFactor } from '../design/treatments';
 import type { TreatmentMoney } from './money';
 import type { ReadingTerms } from './read-trial';
 
@@ -17,26 +18,38 @@ export function paragraphOf(plan: TrialPlan, said: Said, terms: ReadingTerms): s
 	return [said.answer.verdict, moneySentence(plan, said, terms), groundSentence(said, terms)].filter(Boolean).join(' ');
 }
 
-function moneySentence(plan: TrialPlan, { money, used }: Said, { yieldUnit }: ReadingTerms): string {
+/** What was earned over usual practice; empty without prices. */
+export function moneySentence(plan: TrialPlan, { money, used }: Said, { yieldUnit }: ReadingTerms): string {
 	const [best, next] = [...money].sort((a, b) => b.net.value - a.net.value);
 	if (!best || !next) return '';
 	const base = money.find(({ treatment }) => treatment === plan.usual);
 	const perYield = formatQuantity(plan.price!, `$/${yieldUnit.split('/')[0]}`);
-	const opening = `At ${perYield}`;
+	const named = (treatment: string) => {
+		const unit = plan.factors.length === 1 && rateFactor(plan)?.unit;
+		return unit ? `${treatment} ${unit}` : `“${treatment}”`;
+	};
 	if (base && best.treatment === base.treatment) {
-		return `${opening} usual practice (${base.treatment}) returned most; nothing that was tried beat it.`;
+		return `At ${perYield} usual practice, ${named(base.treatment)}, returned most; nothing that was tried beat it.`;
 	}
 	const other = base ?? next;
 	const dollars = (value: number) => formatQuantity(value, '$/ac');
+	const over = `${dollars(best.net.value - other.net.value)} over ${base ? 'usual practice, ' : ''}${named(other.treatment)}`;
 	const blocks = aheadIn(used, best.treatment, other.treatment);
-	const range =
-		best.gain?.low === undefined || best.gain.high === undefined
-			? ''
-			: ` (${dollars(best.gain.low)} to ${dollars(best.gain.high)}${best.gain.low > 0 ? '' : ': not told from none'})`;
-	const lead = `${opening} ${best.treatment} returned most, ${dollars(best.net.value - other.net.value)} over ${base ? 'usual practice, ' : ''}${other.treatment}${range}`;
-	if (blocks.of === 0) return `${lead}.`;
-	const span = blocks.least === blocks.most ? blocks.most : `${blocks.least} to ${blocks.most}`;
-	return `${lead}; it was ahead in ${blocks.ahead} of ${blocks.of} blocks, its yield ${span} ${yieldUnit} apart from it.`;
+	return [
+		`At ${perYield} ${named(best.treatment)} returned most, ${over}${rangeText(best.gain)}.`,
+		...(blocks.of === 0
+			? []
+			: [
+					`It yielded more in ${blocks.ahead} of ${blocks.of} blocks (${blocks.least} to ${blocks.most} ${yieldUnit} apart).`
+				])
+	].join(' ');
+}
+
+/** The range of a gain in money, and whether chance alone could make it. */
+function rangeText(gain: TreatmentMoney['gain']): string {
+	if (gain?.low === undefined || gain.high === undefined) return '';
+	const [low, high] = [gain.low, gain.high].map((value) => formatQuantity(value, '$/ac')) as [string, string];
+	return ` (${low} to ${high}${gain.low > 0 ? '' : ', which chance alone could make'})`;
 }
 
 /** In how many of the blocks that have both a treatment yielded more than another, and by how much. */

@@ -72,9 +72,9 @@ describe('placement x timing, eight treatments on a wet and a dry half', () => {
 	it('the verdict is one paragraph: statistics, money, blocks, ground', () => {
 		expect(reading.verdict).toMatch(/^Programme makes a difference \(p below 0\.001\)/);
 		expect(reading.verdict).toMatch(
-			/At \$4\.50\/bu row base V7 returned most, \$\d+\.\d\d\/ac over usual practice, planter \+ mid-row \(/
+			/At \$4\.50\/bu “row base V7” returned most, \$\d+\.\d\d\/ac over usual practice, “planter \+ mid-row” \(/
 		);
-		expect(reading.verdict).toMatch(/ahead in [34] of 4 blocks, its yield -?\d+ to \d+ bu\/ac apart/);
+		expect(reading.verdict).toMatch(/It yielded more in [34] of 4 blocks \(-?\d+ to \d+ bu\/ac apart\)/);
 		expect(reading.verdict).toMatch(
 			/On the wet half row base V7 had most.*The grounds answer differently, beyond chance/
 		);
@@ -95,7 +95,7 @@ describe('placement x timing, eight treatments on a wet and a dry half', () => {
 		const alike = read(recordOf({ ...PLACEMENT, usual: 'row base V7' }, (name, block) => yieldOf(name, block, 2)));
 		expect(alike.verdict).toMatch(/not proven\.$/);
 		const usual = read(recordOf({ ...PLACEMENT, usual: 'row base V7' }, yieldOf));
-		expect(usual.verdict).toMatch(/usual practice \(row base V7\) returned most; nothing that was tried beat it/);
+		expect(usual.verdict).toMatch(/usual practice, “row base V7”, returned most; nothing that was tried beat it/);
 	});
 });
 

@@ -5,7 +5,7 @@ import { treatmentOf } from '../analysis/plots';
 import { measureOf } from '../plots/measures';
 import { atStandardMoisture } from '../plots/standard-moisture';
 import { moneyOfTreatments, type TreatmentMoney } from './money';
-import { paragraphOf } from './paragraph';
+import { moneySentence, paragraphOf } from './paragraph';
 import { trialFigures } from './trial-figures';
 
 /** A name that no factor of a plan can have. */
@@ -26,6 +26,8 @@ export interface TrialReading {
 	figures: Figure[];
 	/** All of it in one paragraph. */
 	verdict: string;
+	/** Its money, else its statistics, for a list. */
+	headline: string;
 	/** What the trial does not show. */
 	limits: string[];
 }
@@ -73,6 +75,7 @@ export function readTrial(
 				});
 	const byGround = grounds.length < 2 ? undefined : groundRow(plan, used, groundOf, terms);
 	const money = measure === 'yield' ? moneyOfTreatments(plan, answer, used, terms) : [];
+	const said = { answer, grounds, byGround, money, used };
 	return {
 		applies: true,
 		measure,
@@ -81,7 +84,8 @@ export function readTrial(
 		byGround,
 		money,
 		figures: trialFigures(plan, answer, terms),
-		verdict: paragraphOf(plan, { answer, grounds, byGround, money, used }, terms),
+		verdict: paragraphOf(plan, said, terms),
+		headline: moneySentence(plan, said, terms) || answer.verdict,
 		limits: limitsOf(plan, measure, grounds.length)
 	};
 }

@@ -126,6 +126,11 @@ export class World {
 		}));
 		ids.layer = listLayers(this.book, field).find(({ name }) => name === 'Walked P')!.id;
 		ids.prescription = (await make('POST /api/fields/{field}/{year}/prescriptions')).id!;
+		await make('POST /api/fields/{field}/layers', () => ({
+			layer: { name: 'Yield 2026', quantity: 'yield', unit: 'bu/ac', points: [[x, y, 181]] }
+		}));
+		ids.yieldLayer = listLayers(this.book, field).find(({ name }) => name === 'Yield 2026')!.id;
+		ids.trial = (await make('POST /api/fields/{field}/{year}/trials')).id!;
 		ids.curve = 'old-trials';
 		if (!listCurves(this.book).some(({ id }) => id === ids.curve))
 			await make('POST /api/curves', () => ({ curve: { ...CURVE_EXAMPLE, id: ids.curve, title: 'Old trials' } }));
@@ -151,6 +156,7 @@ export class World {
 			const text = 'Grower,Field,Date,pH\nTarrow & Daughters,Kingfisher Bend,2026-11-01,6.2\n';
 			return { name: 'lab.csv', text, query: '' };
 		}
+		if (key.includes('records/file')) return { name: 'plots.csv', text: 'plot,yield\n101,150\n', query: '' };
 		const points = (column: string, value: number) =>
 			JSON.stringify({
 				type: 'FeatureCollection',

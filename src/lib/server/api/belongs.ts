@@ -18,6 +18,7 @@ const ROWS: Record<string, { table: string; words: string; ofField?: true; ofYea
 	curve: { table: 'response_curve', words: 'curve in the library' },
 	product: { table: 'own_product', words: 'product of your own' },
 	prescription: { table: 'prescription', words: 'prescription in this book' },
+	trial: { table: 'trial', words: 'trial in this book' },
 	import: { table: 'lab_import', words: 'import' }
 };
 

@@ -2,6 +2,7 @@ import adviseRequest from '../../../../demo/requests/corn-after-soybean.json';
 import blendRequest from '../../../../demo/requests/corn-blend.json';
 import calibrateRequest from '../../../../demo/requests/potassium-sites.json';
 import trialRequest from '../../../../demo/requests/placement-trial.json';
+import poolRequest from '../../../../demo/requests/rate-sites.json';
 import fitRequest from '../../../../demo/requests/corn-fit.json';
 import seasonRequest from '../../../../demo/requests/corn-season.json';
 import leafRequest from '../../../../demo/requests/soybean-leaf.json';
@@ -18,8 +19,10 @@ import type {
 	LeafRequest,
 	Pass,
 	ResponseCurve,
+	PoolRequest,
 	SampleAction,
 	SeasonRequest,
+	TrialPlan,
 	WaterRequest,
 	WeatherFile
 } from '../../../core/schema-types';
@@ -36,8 +39,26 @@ export const BLEND_EXAMPLE = exampleOf<BlendRequest>(blendRequest);
 export const FIT_EXAMPLE = exampleOf<FitRequest>(fitRequest);
 export const CALIBRATE_EXAMPLE = exampleOf<CalibrateRequest>(calibrateRequest);
 export const TRIAL_EXAMPLE = exampleOf<TrialRequest>(trialRequest);
+export const POOL_EXAMPLE = exampleOf<PoolRequest>(poolRequest);
 export const LEAF_EXAMPLE = exampleOf<LeafRequest>(leafRequest);
 export const WATER_EXAMPLE = exampleOf<WaterRequest>(waterRequest);
+
+/** Two rates in two blocks, small enough for any field of the demo. */
+export const TRIAL_PLAN_EXAMPLE: TrialPlan = {
+	name: 'Two rates',
+	question: 'Do the last 60 lb of nitrogen pay here?',
+	design: 'blocks',
+	factors: [{ name: 'N rate', unit: 'lb N/ac', levels: ['120', '180'] }],
+	usual: '180',
+	blocks: 2,
+	passFt: 30,
+	headerFt: 30,
+	widthFt: 30,
+	lengthFt: 200,
+	headlandFt: 20,
+	headingDegrees: 0,
+	seed: 11
+};
 
 /** A pass of the demo's plans. */
 export const PASS_EXAMPLE: Pass = {

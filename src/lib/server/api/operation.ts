@@ -76,5 +76,6 @@ export const EXAMPLE_IDS = {
 	pass: 'pass-1',
 	test: 'test-1',
 	otherField: 'field-2',
-	source: 'source-1'
+	source: 'source-1',
+	yieldLayer: 'layer-1'
 } as const;

@@ -6,6 +6,7 @@ import { headlessOperations } from './operations/headless';
 import { leafRangeOperations } from './operations/leaf-ranges';
 import { planOperations } from './operations/plan';
 import { supplyOperations } from './operations/supply';
+import { trialOperations } from './operations/trials';
 import { waterOperations } from './operations/water';
 import { yearOperations } from './operations/year';
 import { version } from '../../../../package.json';
@@ -21,6 +22,7 @@ const TABLE = [
 	...supplyOperations,
 	...waterOperations,
 	...leafRangeOperations,
+	...trialOperations,
 	...guideOperations,
 	...bookOperations
 ] as const;

@@ -30,7 +30,8 @@ export type BookTable =
 	| 'ground_layer'
 	| 'zone'
 	| 'prescription'
-	| 'as_applied';
+	| 'as_applied'
+	| 'trial';
 
 /** One row as an action found and left it; null where there was or is none, else the columns that changed. */
 interface Change {

@@ -6,6 +6,9 @@ import { InputError } from '../../../core/check/problem';
 import { validator } from '../../../core/check/validator';
 import type { BookDocument, BookField, BookWaterSource, BookYear } from '../../../core/schema-types';
 import { fill, type Writer } from './act';
+import type { Shape } from '../../../core/ground/shapes/shape';
+import { layOut } from '../../../core/trials/design/lay-out';
+import { writeTrial } from '../stores/trials';
 
 const asBook = validator<BookDocument>('book');
 
@@ -72,7 +75,19 @@ function writeField(writer: Writer, growerId: string, field: BookField, sources:
 	}
 	writeZones(writer, id, field.zones ?? []);
 	for (const layer of field.layers ?? []) writeLayer(writer, id, layer);
+	for (const { year, plan, records } of field.trials ?? []) {
+		const plots = layOut(plan, trialGround(field));
+		writeTrial(writer, id, year, { plan, plots, records });
+	}
 	for (const year of field.years) writeYear(writer, id, year, sources);
+}
+
+/**
+ * @throws InputError for a trial on a field without a boundary
+ */
+function trialGround({ name, boundary }: BookField): Shape {
+	if (boundary) return boundary as unknown as Shape;
+	throw new InputError([{ path: '/growers', message: `${name} has a trial and no boundary to lay it out in` }]);
 }
 
 /**

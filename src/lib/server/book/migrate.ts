@@ -13,6 +13,7 @@ import growers from './layouts/010-growers.sql?raw';
 import spreadAndLeaf from './layouts/011-spread-and-leaf.sql?raw';
 import spotsLeafFilesAndWater from './layouts/012-spots-leaf-files-and-water.sql?raw';
 import ownLeafRanges from './layouts/013-own-leaf-ranges.sql?raw';
+import trials from './layouts/014-trials.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -28,7 +29,8 @@ const MIGRATIONS: readonly string[] = [
 	growers,
 	spreadAndLeaf,
 	spotsLeafFilesAndWater,
-	ownLeafRanges
+	ownLeafRanges,
+	trials
 ];
 
 /**

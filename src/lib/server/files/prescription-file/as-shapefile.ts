@@ -1,44 +1,8 @@
-import shpWrite from '@mapbox/shp-write';
-import type { Position } from 'geojson';
-import { partsOf, type Shape } from '../../../../core/ground/shapes/shape';
 import type { Prescription } from '../../../../core/schema-types';
 import { asGeoJson } from './as-geojson';
+import { zipShapefile } from './zip-shapefile';
 
-/** A prescription as a zipped Shapefile in WGS 84: .shp, .shx, .dbf and .prj. */
-export async function asShapefile(prescription: Prescription): Promise<Uint8Array<ArrayBuffer>> {
-	const { features } = asGeoJson(prescription);
-	// One kind of shape in one file: all as areas of several parts, each ring turned as the format wants it.
-	const collection = {
-		type: 'FeatureCollection' as const,
-		features: features.map((feature) => ({
-			...feature,
-			geometry: { type: 'MultiPolygon' as const, coordinates: clockwise(feature.geometry) }
-		}))
-	};
-	const zip = (await shpWrite.zip(collection, {
-		outputType: 'uint8array',
-		compression: 'DEFLATE',
-		types: { polygon: 'prescription' }
-	})) as Uint8Array;
-	return new Uint8Array(zip);
-}
-
-/** Outer rings clockwise, holes the other way, as a Shapefile has them. */
-function clockwise(shape: Shape): Position[][][] {
-	return partsOf(shape).map((rings) =>
-		rings.map((ring, at) => {
-			const turnsRight = signedArea(ring) < 0;
-			return turnsRight === (at === 0) ? ring : [...ring].reverse();
-		})
-	);
-}
-
-function signedArea(ring: readonly number[][]): number {
-	let sum = 0;
-	for (let at = 0; at + 1 < ring.length; at++) {
-		const [ax = 0, ay = 0] = ring[at]!;
-		const [bx = 0, by = 0] = ring[at + 1]!;
-		sum += ax * by - bx * ay;
-	}
-	return sum;
+/** A prescription as a zipped Shapefile in WGS 84. */
+export function asShapefile(prescription: Prescription): Promise<Uint8Array<ArrayBuffer>> {
+	return zipShapefile(asGeoJson(prescription), 'prescription');
 }

@@ -14,6 +14,8 @@
 	export type MapMode = 'look' | 'draw' | 'mend' | 'cut' | 'mend zone' | 'point' | 'measure' | 'measure area';
 	interface Area {
 		name: string;
+		/** Written on it; its name where left out. */
+		text?: string;
 		shape: Shape;
 		/** Share of the ramp from 0 to 1. */
 		share: number;
@@ -35,6 +37,8 @@
 		/** A place was clicked: longitude and latitude. */
 		placed?: (longitude: number, latitude: number) => void;
 		pick?: (name: string) => void;
+		/** What the view is about; the boundary where left out. */
+		about?: Shape | undefined;
 	}
 	const {
 		name,
@@ -48,7 +52,8 @@
 		drawn,
 		measured,
 		placed,
-		pick
+		pick,
+		about: viewed
 	}: Props = $props();
 
 	let element = $state<HTMLDivElement>();
@@ -128,7 +133,7 @@
 						return new style.Style({
 							fill: new style.Fill({ color: cssColor(Number(feature.get('share')), 0.75) }),
 							stroke: new style.Stroke({ color: color('--ink'), width: strong ? 3.5 : 1 }),
-							text: label(String(feature.get('area')), 13)
+							text: label(String(feature.get('text')), 13)
 						});
 					}
 				}),
@@ -158,7 +163,7 @@
 		if (!map || !sources || !parts) return;
 		sources.boundary.clear();
 		sources.sketch.clear();
-		const about = boundary ?? areas[0]?.shape;
+		const about = viewed ?? boundary ?? areas[0]?.shape;
 		if (boundary) {
 			const [feature] = featuresOf(boundary);
 			feature!.set('label', areas.length === 0 && !surface && points.length === 0 ? name : '');
@@ -178,9 +183,9 @@
 	$effect(() => {
 		if (!sources || !parts) return;
 		sources.areas.clear();
-		for (const { name: area, shape, share } of areas) {
+		for (const { name: area, text = area, shape, share } of areas) {
 			const [feature] = featuresOf(shape);
-			feature!.setProperties({ area, share, chosen });
+			feature!.setProperties({ area, text, share, chosen });
 			sources.areas.addFeature(feature!);
 		}
 	});

@@ -1,0 +1,168 @@
+import { InputError } from '../../../../core/check/problem';
+import type {
+	CreatedAnswer,
+	PlotRecordsAction,
+	PoolAnswer,
+	PoolRequest,
+	RecordsRead,
+	TrialAction,
+	TrialBook,
+	TrialShown,
+	YieldLayerAction,
+	YieldsTaken
+} from '../../../../core/schema-types';
+import { designCautions } from '../../../../core/trials/design/design-cautions';
+import { layOut } from '../../../../core/trials/design/lay-out';
+import { samePlots } from '../../../../core/trials/design/same-plots';
+import { recordsFromCsv } from '../../../../core/trials/plots/records-csv';
+import { yieldOfPlots } from '../../../../core/trials/plots/yield-of-plots';
+import { readTrial } from '../../../../core/trials/reading/read-trial';
+import { poolSites } from '../../../../core/trials/sites/pool-sites';
+import { ActionError } from '../../book/action-error';
+import { groundOfTrial, trialBoundary } from '../../field/trials/trial-ground';
+import { termsOfTrial } from '../../field/trials/trial-terms';
+import { yearOf } from '../../field/year-of';
+import { listLayers } from '../../stores/ground-maps';
+import {
+	addTrial,
+	findTrial,
+	listTrials,
+	removeTrial,
+	setPlotRecords,
+	setTrialPlan,
+	type BookTrial
+} from '../../stores/trials';
+import { POOL_EXAMPLE, TRIAL_PLAN_EXAMPLE } from '../examples';
+import { EXAMPLE_IDS, json, operation, type Call } from '../operation';
+import { NotThere } from '../refusals';
+
+function trialAt({ params, desk }: Pick<Call<'{trial}'>, 'params' | 'desk'>): BookTrial {
+	const trial = findTrial(desk.book, params.trial);
+	if (!trial) throw new NotThere('There is no such trial in this book.');
+	return trial;
+}
+
+function fieldYearOf(desk: Call<''>['desk'], { fieldId, year }: BookTrial) {
+	return desk.fieldYear({ field: fieldId, year: String(year) });
+}
+
+export const trialOperations = [
+	operation('GET /api/trials', {
+		summary: 'Lists the trials of the book',
+		answer: json<TrialBook>('trial#/definitions/TrialBook'),
+		run: ({ desk }) =>
+			listTrials(desk.book).map(({ id, field, grower, year, plan, plots, records }) => ({
+				id,
+				field,
+				grower,
+				year,
+				name: plan.name,
+				plots: plots.length,
+				measured: records.filter(({ values }) => values?.yield !== undefined).length
+			}))
+	}),
+	operation('POST /api/fields/{field}/{year}/trials', {
+		summary: 'Lays out a trial on a field: blocks and plots inside its boundary, treatments drawn by the seed',
+		body: json<TrialAction>('trial#/definitions/TrialAction'),
+		answer: json<CreatedAnswer>('answers#/definitions/CreatedAnswer'),
+		example: { plan: TRIAL_PLAN_EXAMPLE },
+		run: ({ params, desk }, { plan }) => {
+			const plots = layOut(plan, trialBoundary(desk.fieldYear(params)));
+			return { id: addTrial(desk.book, params.field, yearOf(params.year), { plan, plots, records: [] }) };
+		}
+	}),
+	operation('GET /api/trials/{trial}', {
+		summary: 'Gives a trial: plan, plots, what was measured, what to know of its design, and what its yields say',
+		answer: json<TrialShown>('trial#/definitions/TrialShown'),
+		run: (call) => {
+			const trial = trialAt(call);
+			const { id, fieldId, field, grower, year, plan, plots, records } = trial;
+			const reading = readTrial(trial, 'yield', termsOfTrial(call.desk, trial));
+			const ground = groundOfTrial(call.desk, fieldYearOf(call.desk, trial), plan, trial);
+			return {
+				id,
+				fieldId,
+				field,
+				grower,
+				year,
+				record: { plan, plots, records },
+				cautions: designCautions(plan, plots, ground),
+				...(reading.applies ? { analysis: reading.answer, verdict: reading.verdict } : {})
+			};
+		}
+	}),
+	operation('PUT /api/trials/{trial}', {
+		summary: 'Changes the plan of a trial; plots are laid out anew where it asks for others and none is measured yet',
+		body: json<TrialAction>('trial#/definitions/TrialAction'),
+		example: { plan: { ...TRIAL_PLAN_EXAMPLE, name: 'Two rates, again', seed: 12 } },
+		run: (call, { plan }) => {
+			const trial = trialAt(call);
+			const laidOut = layOut(plan, trialBoundary(fieldYearOf(call.desk, trial)));
+			const same = samePlots(plan, trial.plan);
+			if (!same && trial.records.length > 0) {
+				throw new ActionError('Plots of this trial have been measured: lay out another instead of moving them.');
+			}
+			setTrialPlan(call.desk.book, trial, plan, same ? trial.plots : laidOut);
+		}
+	}),
+	operation('PUT /api/trials/{trial}/records', {
+		summary: 'Saves what was measured on the plots, in place of what is there',
+		body: json<PlotRecordsAction>('trial#/definitions/PlotRecordsAction'),
+		example: { records: [{ plot: 101, values: { yield: 182.5 }, moisturePercent: 17.2 }] },
+		stands: (call) => trialAt(call).records,
+		run: (call, { records }) => {
+			const trial = trialAt(call);
+			const known = new Set(trial.plots.map(({ plot }) => plot));
+			records.forEach(({ plot }, at) => {
+				if (!known.has(plot)) {
+					throw new InputError([{ path: `/records/${at}/plot`, message: `${plot} is no plot of this trial` }]);
+				}
+				if (records.findIndex((one) => one.plot === plot) < at) {
+					throw new InputError([{ path: `/records/${at}/plot`, message: `${plot} stands twice` }]);
+				}
+			});
+			setPlotRecords(call.desk.book, trial, records);
+		}
+	}),
+	operation('POST /api/trials/{trial}/records/file', {
+		summary: 'Imports a filled-in data sheet (CSV): all of it, or nothing',
+		file: { megabytes: 2, tooLarge: ': is it the data sheet of the trial?' },
+		answer: json<RecordsRead>('trial#/definitions/RecordsRead'),
+		run: (call, _, { name, bytes }) => {
+			const trial = trialAt(call);
+			const records = recordsFromCsv(new TextDecoder().decode(bytes), trial.plots, trial.records);
+			setPlotRecords(call.desk.book, trial, records, `Imported ${name} into ${trial.plan.name}`);
+			return { plots: records.length };
+		}
+	}),
+	operation('POST /api/trials/{trial}/records/layer', {
+		summary: 'Takes the yields of the plots from a yield layer of the field, edges left out',
+		body: json<YieldLayerAction>('trial#/definitions/YieldLayerAction'),
+		answer: json<YieldsTaken>('trial#/definitions/YieldsTaken'),
+		example: { layer: EXAMPLE_IDS.yieldLayer, sideFt: 0, endFt: 0 },
+		run: (call, action) => {
+			const trial = trialAt(call);
+			const layer = listLayers(call.desk.book, trial.fieldId).find(({ id }) => id === action.layer);
+			if (!layer) throw new ActionError('There is no such layer on this field.');
+			if (layer.quantity !== 'yield') {
+				throw new InputError([
+					{ path: '/layer', message: `must be a yield layer; ${layer.name} holds ${layer.quantity}` }
+				]);
+			}
+			const { records, missing } = yieldOfPlots(trial.plan, trial.plots, layer.points, action, trial.records);
+			setPlotRecords(call.desk.book, trial, records, `Cut a yield layer by the plots of ${trial.plan.name}`);
+			return { missing };
+		}
+	}),
+	operation('DELETE /api/trials/{trial}', {
+		summary: 'Deletes a trial with what was measured on it',
+		run: (call) => removeTrial(call.desk.book, trialAt(call))
+	}),
+	operation('POST /api/pool', {
+		summary: 'Reads effects of several sites as one: variance between them by REML, interval by Knapp and Hartung',
+		body: json<PoolRequest>('trial#/definitions/PoolRequest'),
+		answer: json<PoolAnswer>('trial#/definitions/PoolAnswer'),
+		example: POOL_EXAMPLE,
+		run: (_, body) => poolSites(body)
+	})
+] as const;

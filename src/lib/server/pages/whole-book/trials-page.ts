@@ -1,0 +1,39 @@
+import { treatmentOf } from '../../../../core/trials/analysis/plots';
+import { readTrial } from '../../../../core/trials/reading/read-trial';
+import type { Desk } from '../../desk';
+import { termsOfTrial } from '../../field/trials/trial-terms';
+import { listTrials } from '../../stores/trials';
+
+/** The trials of the book, with what each says, and the means by which several can be read together. */
+export function trialsPage(desk: Desk) {
+	return {
+		title: 'Trials',
+		trials: listTrials(desk.book).map((trial) => {
+			const { id, field, grower, year, plan, plots, records } = trial;
+			const terms = termsOfTrial(desk, trial);
+			const reading = readTrial(trial, 'yield', terms);
+			const measured = records.filter(({ values }) => values?.yield !== undefined).length;
+			return {
+				id,
+				field,
+				grower,
+				year,
+				name: plan.name,
+				design: plan.design,
+				plots: plots.length,
+				measured,
+				says: reading.applies ? reading.headline : measured === 0 ? 'laid out, not measured yet' : reading.reason,
+				yieldUnit: terms.yieldUnit,
+				grounds: [...new Set(plan.grounds ?? [])].filter(Boolean),
+				/** Of whole treatments, with standard errors. */
+				means: reading.applies
+					? reading.answer.means.flatMap((one) =>
+							Object.keys(one.levels).length === plan.factors.length && one.se !== null
+								? [{ treatment: treatmentOf(one), mean: one.mean, se: one.se }]
+								: []
+						)
+					: []
+			};
+		})
+	};
+}

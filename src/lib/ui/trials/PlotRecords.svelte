@@ -1,0 +1,155 @@
+<!-- What was measured on the plots: typed here, imported as the filled-in data sheet, or cut from a yield layer. -->
+<script lang="ts">
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import type { PlotRecord, TrialMeasure, TrialPlot } from '$core/schema-types';
+	import { treatmentOf } from '$core/trials/analysis/plots';
+	import { MEASURES, measureOf } from '$core/trials/plots/measures';
+	import Choice from '../forms/Choice.svelte';
+	import { call, save, sendFile } from '../forms/call';
+	import FileButton from '../forms/FileButton.svelte';
+	import ListTable from '../tables/ListTable.svelte';
+	import { readRow, typedRows, type TypedRow } from './typed-records';
+
+	interface Props {
+		trialId: string;
+		plots: readonly TrialPlot[];
+		records: readonly PlotRecord[];
+		codes: ReadonlyMap<string, string>;
+		/** Yield layers of the field. */
+		layers: readonly { id: string; name: string }[];
+		yieldUnit: string;
+		headerFt: number;
+	}
+	const { trialId, plots, records, codes, layers, yieldUnit, headerFt }: Props = $props();
+
+	let measure = $state<TrialMeasure>('yield');
+	let rows = $state(untrack(() => typedRows(plots, records, measure)));
+	let problem = $state('');
+	let notice = $state('');
+	let layer = $state(untrack(() => layers[0]?.id ?? ''));
+	let moisture = $state('');
+	const measured = $derived(measureOf(measure));
+	const unit = $derived(measure === 'yield' ? yieldUnit : measured.unit);
+	function nameOf(plot: number): string {
+		const treatment = treatmentOf(plots.find((one) => one.plot === plot)!);
+		return `${codes.get(treatment)!}  ${treatment}`;
+	}
+
+	function show(other: TrialMeasure): void {
+		measure = other;
+		rows = typedRows(plots, records, other);
+	}
+
+	function settle(said: string, done: string): void {
+		problem = said;
+		notice = said ? '' : done;
+		if (!said) rows = typedRows(plots, records, measure);
+	}
+
+	async function keep(): Promise<void> {
+		const read = rows.map((row) => readRow(row, measure, records));
+		const wrong = read.find((one) => typeof one === 'string');
+		if (typeof wrong === 'string') return void (problem = wrong);
+		const body = { records: read.filter((one): one is PlotRecord => typeof one !== 'string' && one !== undefined) };
+		settle(
+			await save('PUT /api/trials/{trial}/records', { trial: trialId }, { ...body, seen: [...records] }),
+			'Saved.'
+		);
+	}
+
+	async function take(file: File | undefined): Promise<void> {
+		if (!file) return;
+		const outcome = await sendFile('POST /api/trials/{trial}/records/file', { trial: trialId }, file, { reload: true });
+		settle(outcome.problem ?? '', `${file.name} imported.`);
+	}
+
+	async function cut(): Promise<void> {
+		const body = { layer, ...(moisture.trim() === '' ? {} : { moisturePercent: Number(moisture) }) };
+		const outcome = await call('POST /api/trials/{trial}/records/layer', { trial: trialId }, body);
+		const missing = outcome.answer?.missing ?? [];
+		settle(
+			outcome.problem ?? '',
+			missing.length === 0
+				? 'Every plot has its yield.'
+				: `Too few points in ${missing.length} of ${plots.length} plots: ${missing.join(', ')}.`
+		);
+	}
+</script>
+
+{#snippet valueCell(row: TypedRow)}
+	<TextInput
+		size="sm"
+		hideLabel
+		labelText={`${measured.name} of ${row.plot}`}
+		inputmode="decimal"
+		bind:value={row.value}
+	/>
+{/snippet}
+{#snippet moistureCell(row: TypedRow)}
+	<TextInput size="sm" hideLabel labelText={`Moisture of ${row.plot}`} inputmode="decimal" bind:value={row.moisture} />
+{/snippet}
+{#snippet asideCell(row: TypedRow)}
+	<TextInput size="sm" hideLabel labelText={`Why ${row.plot} is left out`} bind:value={row.setAside} />
+{/snippet}
+{#snippet noteCell(row: TypedRow)}
+	<TextInput size="sm" hideLabel labelText={`Note on ${row.plot}`} bind:value={row.note} />
+{/snippet}
+
+<section class="section" aria-label="Plots">
+	<h2>Plots</h2>
+	<div class="row tools">
+		<Select size="sm" labelText="Measured" selected={measure} on:update={({ detail }) => show(detail as TrialMeasure)}>
+			{#each MEASURES as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+		</Select>
+		<Button size="small" onclick={() => void keep()}>Save the plots</Button>
+		<FileButton label="Import the data sheet (CSV)" accept={['.csv', 'text/csv']} take={(file) => void take(file)} />
+		{#if layers.length > 0}
+			<Choice
+				label="Yield layer"
+				value={layer}
+				options={layers.map(({ id, name }) => ({ value: id, text: name }))}
+				choose={(id) => (layer = id)}
+			/>
+			<TextInput
+				size="sm"
+				labelText="Its moisture, %"
+				placeholder="as sold"
+				inputmode="decimal"
+				bind:value={moisture}
+			/>
+			<Button size="small" kind="tertiary" onclick={() => void cut()}>Cut it by the plots</Button>
+		{/if}
+	</div>
+	{#if layers.length > 0}<p class="soft small">
+			{headerFt / 2} ft are left out along each side of a plot, and 50 ft at each end.
+		</p>{/if}
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	{#if notice}<p role="status">{notice}</p>{/if}
+	<ListTable
+		label="Plots"
+		{rows}
+		key={({ plot }) => String(plot)}
+		sortable={false}
+		rowClass={({ setAside }) => (setAside === '' ? '' : 'aside')}
+		columns={[
+			{ name: 'Plot', of: ({ plot }) => plot },
+			{ name: 'Treatment', of: ({ plot }) => nameOf(plot) },
+			{ name: unit ? `${measured.name}, ${unit}` : measured.name, cell: valueCell },
+			...(measure === 'yield' ? [{ name: 'Moisture, %', cell: moistureCell }] : []),
+			{ name: 'Left out, because', cell: asideCell },
+			{ name: 'Note', cell: noteCell }
+		]}
+	/>
+</section>
+
+<style>
+	.tools > :global(.bx--form-item) {
+		flex: 0 0 14rem;
+	}
+	.tools {
+		justify-content: start;
+		align-items: end;
+		flex-wrap: wrap;
+	}
+</style>

@@ -1,0 +1,68 @@
+<!-- Two treatments that several trials share, read together: a forest plot, and what holds on one more site. -->
+<script lang="ts">
+	import { Select, SelectItem } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import { poolSites } from '$core/trials/sites/pool-sites';
+	import { siteEffects } from '$core/trials/sites/site-effects';
+	import Chart from '../charts/Chart.svelte';
+	import { forestChart } from '../charts/forest';
+
+	interface Props {
+		sites: readonly {
+			site: string;
+			yieldUnit: string;
+			means: readonly { treatment: string; mean: number; se: number }[];
+		}[];
+		/** Treatments that two sites or more have tried. */
+		common: readonly string[];
+	}
+	const { sites, common }: Props = $props();
+
+	let tried = $state(untrack(() => common[0]!));
+	let against = $state(untrack(() => common[1]!));
+	const effects = $derived(siteEffects(sites, tried, against));
+	const pooled = $derived(effects.length > 1 ? poolSites({ effects }) : undefined);
+	const unit = $derived(sites.find(({ site }) => site === effects[0]?.site)?.yieldUnit ?? 'bu/ac');
+	const ROW_PX = 34;
+	const AXIS_PX = 60;
+</script>
+
+<section class="section" aria-label="Several sites together">
+	<h2>Several sites together</h2>
+	<p class="soft">
+		One field in one year is one answer. What two treatments differ by on several, and on one more like them.
+	</p>
+	<div class="fields">
+		<Select size="sm" labelText="Treatment" bind:selected={tried}>
+			{#each common as name (name)}<SelectItem value={name} text={name} />{/each}
+		</Select>
+		<Select size="sm" labelText="Against" bind:selected={against}>
+			{#each common as name (name)}<SelectItem value={name} text={name} />{/each}
+		</Select>
+	</div>
+	{#if pooled}
+		<p class="verdict">{pooled.verdict}</p>
+		<Chart
+			option={forestChart(effects, pooled, unit)}
+			label={`${tried} against ${against} at ${effects.length} sites. ${pooled.verdict}`}
+			height={`${AXIS_PX + ROW_PX * (effects.length + 1)}px`}
+		/>
+		<details class="small">
+			<summary>Details</summary>
+			<p>
+				Random sites: variance between them {pooled.tau2.toPrecision(3)} (REML), {pooled.i2Percent.toFixed(0)} % of the spread;
+				Q {pooled.q.toFixed(2)}, p {pooled.qP.toFixed(3)}. Standard error {pooled.se.toPrecision(3)} and interval by Knapp
+				and Hartung, t with {effects.length - 1} df, p {pooled.p.toFixed(3)}.
+			</p>
+		</details>
+	{:else}
+		<p class="soft">Take two treatments that at least two trials have both tried.</p>
+	{/if}
+</section>
+
+<style>
+	.verdict {
+		max-width: 60rem;
+		font-size: 1.05rem;
+	}
+</style>

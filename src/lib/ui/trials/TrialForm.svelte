@@ -1,0 +1,160 @@
+<!-- The plan of a trial: what is tried, how it is repeated, and with what machines. -->
+<script lang="ts">
+	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import type { Snippet } from 'svelte';
+	import type { TrialPlan } from '$core/schema-types';
+	import { DESIGN_NAMES } from '$lib/design-names';
+	import type { UnitSystem } from '$core/units/rate-units';
+	import { LEVEL_UNITS, lengthUnit, type TypedTrial } from './typed-trial';
+
+	interface Props {
+		typed: TypedTrial;
+		units: UnitSystem;
+		problem: string;
+		/** Of the button that saves. */
+		action: string;
+		save: () => void;
+		cancel: () => void;
+		/** Fields that stand before the others. */
+		before?: Snippet;
+	}
+	let { typed = $bindable(), units, problem, action, save, cancel, before }: Props = $props();
+
+	const MOST_FACTORS = 3;
+	const designs = Object.entries(DESIGN_NAMES) as [TrialPlan['design'], string][];
+	const unit = $derived(lengthUnit(units));
+
+	function submit(event: SubmitEvent): void {
+		event.preventDefault();
+		save();
+	}
+
+	function draw(): void {
+		typed.seed = String(1 + Math.floor(Math.random() * 99_999));
+	}
+</script>
+
+<form onsubmit={submit} aria-label="Plan of the trial">
+	<div class="fields wide">
+		{@render before?.()}
+		<TextInput size="sm" labelText="Name" maxlength={80} bind:value={typed.name} />
+	</div>
+	<TextInput size="sm" labelText="Question" maxlength={300} bind:value={typed.question} />
+	<section aria-label="What is tried">
+		<h2>What is tried</h2>
+		{#each typed.factors as factor, at (at)}
+			<div class="fields factor">
+				<TextInput size="sm" labelText={`Factor ${at + 1}`} bind:value={factor.name} />
+				<Select size="sm" labelText="Unit of its levels" bind:selected={factor.unit}>
+					{#each LEVEL_UNITS as one (one)}<SelectItem value={one} text={one || 'none: kinds, not rates'} />{/each}
+				</Select>
+				<TextInput size="sm" labelText="Levels, parted by commas" bind:value={factor.levels} />
+				{#if typed.factors.length > 1}
+					<Button
+						size="small"
+						kind="ghost"
+						onclick={() => (typed.factors = typed.factors.filter((_, other) => other !== at))}>Remove</Button
+					>
+				{/if}
+			</div>
+		{/each}
+		{#if typed.factors.length < MOST_FACTORS}
+			<Button
+				size="small"
+				kind="ghost"
+				onclick={() => (typed.factors = [...typed.factors, { name: '', unit: '', levels: '' }])}>Add a factor</Button
+			>
+		{/if}
+	</section>
+	<section aria-label="How it is repeated">
+		<h2>How it is repeated</h2>
+		<div class="fields top">
+			<Select size="sm" labelText="Design" bind:selected={typed.design}>
+				{#each designs as [id, name] (id)}<SelectItem value={id} text={name} />{/each}
+			</Select>
+			<TextInput size="sm" labelText="Blocks" inputmode="numeric" bind:value={typed.blocks} />
+			{#if typed.design === 'split-plot'}
+				<Select size="sm" labelText="Factor on the whole plots" bind:selected={typed.wholePlot}>
+					<SelectItem value="" text="say which" />
+					{#each typed.factors as { name } (name)}<SelectItem value={name} text={name} />{/each}
+				</Select>
+			{/if}
+			<TextInput
+				size="sm"
+				labelText="Usual practice"
+				helperText="A treatment, its levels parted by commas; the others are held against it."
+				bind:value={typed.usual}
+			/>
+			<TextInput
+				size="sm"
+				labelText="Ground of each block"
+				placeholder="wet half, wet half, dry half, dry half"
+				bind:value={typed.grounds}
+			/>
+			<TextInput size="sm" labelText="CV expected, %" inputmode="decimal" bind:value={typed.cv} />
+			<TextInput
+				size="sm"
+				labelText="Difference worth knowing"
+				helperText="In yield: cost over price."
+				inputmode="decimal"
+				bind:value={typed.worthKnowing}
+			/>
+			<div class="seed">
+				<TextInput size="sm" labelText="Seed" inputmode="numeric" bind:value={typed.seed} />
+				<Button size="small" kind="ghost" onclick={draw}>Draw anew</Button>
+			</div>
+		</div>
+	</section>
+	<section aria-label="Machines and plots">
+		<h2>Machines and plots</h2>
+		<div class="fields narrow">
+			<TextInput size="sm" labelText={`Spreader, ${unit}`} inputmode="decimal" bind:value={typed.pass} />
+			<TextInput size="sm" labelText={`Header, ${unit}`} inputmode="decimal" bind:value={typed.header} />
+			<TextInput size="sm" labelText={`Width of a plot, ${unit}`} inputmode="decimal" bind:value={typed.width} />
+			<TextInput
+				size="sm"
+				labelText={`Length of a plot, ${unit}`}
+				placeholder="as long as the field"
+				inputmode="decimal"
+				bind:value={typed.length}
+			/>
+			<TextInput size="sm" labelText={`Headland, ${unit}`} inputmode="decimal" bind:value={typed.headland} />
+			<TextInput size="sm" labelText="Driven at, °" inputmode="decimal" bind:value={typed.heading} />
+		</div>
+	</section>
+	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+	<div class="row">
+		<Button size="small" type="submit">{action}</Button>
+		<Button size="small" kind="ghost" onclick={cancel}>Cancel</Button>
+	</div>
+</form>
+
+<style>
+	form {
+		display: grid;
+		gap: 1.2rem;
+		max-width: 76rem;
+	}
+	.wide {
+		grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr));
+	}
+	.factor {
+		grid-template-columns: minmax(10rem, 1fr) 12rem minmax(16rem, 2fr) auto;
+		align-items: end;
+		margin-bottom: 0.6rem;
+	}
+	.top {
+		grid-template-columns: repeat(auto-fill, minmax(12.5rem, 1fr));
+		align-items: start;
+	}
+	.seed {
+		display: flex;
+		align-items: end;
+		gap: 0.3rem;
+	}
+	@media (max-width: 700px) {
+		.factor {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>

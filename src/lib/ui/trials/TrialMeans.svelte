@@ -1,0 +1,109 @@
+<!-- What a measure says: means with letters, money, the numbers that two means are held against, and the analysis behind it. -->
+<script lang="ts">
+	import { Disclosure } from 'carbon-components-svelte';
+	import type { TrialMean, TrialPlan } from '$core/schema-types';
+	import { treatmentOf } from '$core/trials/analysis/plots';
+	import type { TrialReading } from '$core/trials/reading/read-trial';
+	import { formatNumber, formatQuantity } from '$core/units/display';
+	import Quantity from '../figure/Quantity.svelte';
+	import ListTable from '../tables/ListTable.svelte';
+
+	interface Props {
+		plan: TrialPlan;
+		reading: TrialReading;
+		codes: ReadonlyMap<string, string>;
+		unit: string;
+	}
+	const { plan, reading, codes, unit }: Props = $props();
+
+	const whole = $derived(
+		reading.answer.means
+			.filter(({ levels }) => Object.keys(levels).length === plan.factors.length)
+			.toSorted((a, b) => b.mean - a.mean)
+	);
+	/** Means of the levels of one factor, where there are several. */
+	const single = $derived(
+		plan.factors.length === 1 ? [] : reading.answer.means.filter(({ levels }) => Object.keys(levels).length === 1)
+	);
+	const moneyOf = (mean: TrialMean) => reading.money.find(({ treatment }) => treatment === treatmentOf(mean));
+	const name = (mean: TrialMean) => `${treatmentOf(mean)}${treatmentOf(mean) === plan.usual ? ' (usual)' : ''}`;
+	const text = (value: number) => formatNumber(Math.round(value * 10) / 10, unit);
+	const range = (mean: TrialMean) => {
+		const gain = moneyOf(mean)?.gain;
+		if (gain?.low === undefined || gain.high === undefined) return '';
+		return `${formatQuantity(gain.low, '$')} to ${formatQuantity(gain.high, '$')}`;
+	};
+	const shown = (value: number | null, digits: number) => (value === null ? '' : value.toFixed(digits));
+</script>
+
+<ListTable
+	label="Means of the treatments"
+	rows={whole}
+	key={treatmentOf}
+	columns={[
+		{ name: '', of: (mean) => codes.get(treatmentOf(mean)) ?? '' },
+		{ name: 'Treatment', of: name },
+		{ name: `Mean, ${unit}`, of: ({ mean }) => text(mean), number: true },
+		{ name: 'Error', of: ({ se }) => (se === null ? '' : text(se)), number: true },
+		{ name: 'Plots', of: ({ n }) => n, number: true },
+		{ name: 'Group', of: ({ group }) => group },
+		...(reading.money.length > 0
+			? [
+					{ name: 'Net, $/ac', answer: (mean: TrialMean) => moneyOf(mean)?.net, bare: true },
+					{ name: 'Over usual, $/ac', answer: (mean: TrialMean) => moneyOf(mean)?.gain?.figure, bare: true },
+					{ name: 'Range, 95 %', of: range, number: true },
+					{
+						name: '$ per $ more',
+						of: (mean: TrialMean) => moneyOf(mean)?.gain?.perDollar?.toFixed(2) ?? '',
+						number: true
+					}
+				]
+			: [])
+	]}
+/>
+<p class="small">
+	{#if reading.answer.hsd !== null}Treatments that share a letter are not told apart.{/if}
+	{#each reading.figures as one (one.label)}<span class="figure">{one.label}: <Quantity answer={one} />.</span>{/each}
+</p>
+{#if single.length > 0}
+	<ListTable
+		label="Means of each factor"
+		rows={single}
+		key={(mean) => JSON.stringify(mean.levels)}
+		columns={[
+			{ name: 'Factor', of: ({ levels }) => Object.keys(levels)[0] },
+			{ name: 'Level', of: treatmentOf },
+			{ name: `Mean, ${unit}`, of: ({ mean }) => text(mean), number: true },
+			{ name: 'Error', of: ({ se }) => (se === null ? '' : text(se)), number: true },
+			{ name: 'Group', of: ({ group }) => group }
+		]}
+	/>
+{/if}
+{#each reading.answer.notes as note (note)}<p class="small">{note}</p>{/each}
+{#if reading.answer.anova.length > 0}
+	<Disclosure align="start" summary="Details: analysis of variance">
+		<ListTable
+			label="Analysis of variance"
+			rows={reading.answer.anova}
+			sortable={false}
+			columns={[
+				{ name: 'Stratum', of: ({ stratum }) => stratum },
+				{ name: 'Source', of: ({ source }) => source.split(':').join(' x ') },
+				{ name: 'df', of: ({ df }) => df, number: true },
+				{ name: 'Sum of squares', of: ({ ss }) => shown(ss, 2), number: true },
+				{ name: 'Mean square', of: ({ ms }) => shown(ms, 2), number: true },
+				{ name: 'F', of: ({ f }) => shown(f, 3), number: true },
+				{ name: 'p', of: ({ p }) => shown(p, 4), number: true }
+			]}
+		/>
+		<p class="small soft">
+			Least squares by the design; each term is tested after all that do not contain it (type II). Letters by Tukey.
+		</p>
+	</Disclosure>
+{/if}
+
+<style>
+	.figure {
+		margin-right: 0.6em;
+	}
+</style>

@@ -1,0 +1,141 @@
+import type { TrialPlan, TrialPreset } from '$core/schema-types';
+import { FT_PER_M } from '$core/units/factors';
+import type { UnitSystem } from '$core/units/rate-units';
+
+/** A plan as it is typed: lengths in the reader's unit, levels parted by commas. */
+export interface TypedTrial {
+	name: string;
+	question: string;
+	design: TrialPlan['design'];
+	factors: { name: string; unit: string; levels: string }[];
+	wholePlot: string;
+	usual: string;
+	blocks: string;
+	grounds: string;
+	pass: string;
+	header: string;
+	width: string;
+	/** Empty: as long as the field lets it. */
+	length: string;
+	headland: string;
+	heading: string;
+	seed: string;
+	cv: string;
+	worthKnowing: string;
+}
+
+/** Units that a level may have; a factor of kinds has none. */
+export const LEVEL_UNITS = ['', 'lb N/ac', 'lb P2O5/ac', 'lb K2O/ac', 'lb S/ac', 'lb/ac', 'gal/ac', 'short ton/ac'];
+
+/** Usual machines on broad acres, feet; common practice. */
+const USUAL = { passFt: 60, headerFt: 30, widthFt: 60, lengthFt: 500, headlandFt: 60 };
+
+/** Of each unit of length in a foot. */
+function perFoot(units: UnitSystem): number {
+	return units === 'metric' ? 1 / FT_PER_M : 1;
+}
+
+/** A length as it is typed, to a hundredth. */
+function lengthText(feet: number, units: UnitSystem): string {
+	return String(Math.round(feet * perFoot(units) * 100) / 100);
+}
+
+export function lengthUnit(units: UnitSystem): 'ft' | 'm' {
+	return units === 'metric' ? 'm' : 'ft';
+}
+
+/** What a form starts from for a question that is asked often. */
+export function typedFromPreset(
+	preset: TrialPreset,
+	headingDegrees: number,
+	seed: number,
+	units: UnitSystem
+): TypedTrial {
+	const { name, question, design, blocks, factors, usual, wholePlot, cvPercent, fullLength } = preset;
+	const lengthFt = fullLength ? {} : { lengthFt: USUAL.lengthFt };
+	const plan = { name, question, design, blocks, factors, usual, cvPercent, headingDegrees, seed, ...USUAL };
+	return typedFromPlan({ ...plan, ...(wholePlot === undefined ? {} : { wholePlot }), ...lengthFt }, units, fullLength);
+}
+
+export function typedFromPlan(
+	plan: TrialPlan,
+	units: UnitSystem,
+	fullLength = plan.lengthFt === undefined
+): TypedTrial {
+	const length = (feet: number) => lengthText(feet, units);
+	const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+	return {
+		name: plan.name,
+		question: plan.question ?? '',
+		design: plan.design,
+		factors: plan.factors.map(({ name, unit = '', levels }) => ({ name, unit, levels: levels.join(', ') })),
+		wholePlot: plan.wholePlot ?? '',
+		usual: plan.usual ?? '',
+		blocks: String(plan.blocks),
+		grounds: (plan.grounds ?? []).join(', '),
+		pass: length(plan.passFt),
+		header: length(plan.headerFt),
+		width: length(plan.widthFt),
+		length: fullLength || plan.lengthFt === undefined ? '' : length(plan.lengthFt),
+		headland: length(plan.headlandFt),
+		heading: String(plan.headingDegrees),
+		seed: String(plan.seed),
+		cv: text(plan.cvPercent),
+		worthKnowing: text(plan.worthKnowing)
+	};
+}
+
+/**
+ * The plan that was typed; what the form does not ask (prices, weather, notes) stays as it was.
+ * @returns what is wrong, in words, where a number is none
+ */
+export function readTyped(typed: TypedTrial, units: UnitSystem, before?: TrialPlan): TrialPlan | string {
+	const problems: string[] = [];
+	const number = (label: string, text: string): number => {
+		const value = text.trim() === '' ? NaN : Number(text);
+		if (!Number.isFinite(value)) problems.push(`${label} must be a number; got “${text}”.`);
+		return value;
+	};
+	// A length that was not touched stays what it was, however it reads in metres.
+	const feet = (label: string, text: string, was: number | undefined) =>
+		was !== undefined && text === lengthText(was, units)
+			? was
+			: Math.round((number(label, text) / perFoot(units)) * 1000) / 1000;
+	const list = (text: string) =>
+		text
+			.split(',')
+			.map((part) => part.trim())
+			.filter(Boolean);
+	const plan: TrialPlan = {
+		...(before?.note === undefined ? {} : { note: before.note }),
+		...(before?.weather === undefined ? {} : { weather: before.weather }),
+		...(before?.price === undefined ? {} : { price: before.price }),
+		...(before?.near === undefined ? {} : { near: before.near }),
+		name: typed.name.trim(),
+		question: typed.question.trim(),
+		design: typed.design,
+		factors: typed.factors
+			.filter(({ name, levels }) => name.trim() !== '' || levels.trim() !== '')
+			.map(({ name, unit, levels }) => ({ name: name.trim(), ...(unit === '' ? {} : { unit }), levels: list(levels) })),
+		...(typed.design === 'split-plot' ? { wholePlot: typed.wholePlot } : {}),
+		...(typed.usual.trim() === '' ? {} : { usual: typed.usual.trim() }),
+		blocks: number('Blocks', typed.blocks),
+		...(typed.grounds.trim() === '' ? {} : { grounds: list(typed.grounds) }),
+		passFt: feet('Spreader', typed.pass, before?.passFt),
+		headerFt: feet('Header', typed.header, before?.headerFt),
+		widthFt: feet('Width of a plot', typed.width, before?.widthFt),
+		...(typed.length.trim() === '' ? {} : { lengthFt: feet('Length of a plot', typed.length, before?.lengthFt) }),
+		headlandFt: feet('Headland', typed.headland, before?.headlandFt),
+		headingDegrees: number('Direction', typed.heading),
+		seed: number('Seed', typed.seed),
+		...(typed.cv.trim() === '' ? {} : { cvPercent: number('CV', typed.cv) }),
+		...(typed.worthKnowing.trim() === '' ? {} : { worthKnowing: number('Worth knowing', typed.worthKnowing) })
+	};
+	return problems.length > 0 ? problems.join(' ') : withCosts(plan, before);
+}
+
+/** Costs of the treatments that are still tried. */
+function withCosts(plan: TrialPlan, before: TrialPlan | undefined): TrialPlan {
+	const same = JSON.stringify(plan.factors) === JSON.stringify(before?.factors);
+	return same && before?.costs ? { ...plan, costs: before.costs } : plan;
+}

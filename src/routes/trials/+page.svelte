@@ -1,0 +1,47 @@
+<!-- The trials of the book, and several sites of one question read together. -->
+<script lang="ts">
+	import { Button } from 'carbon-components-svelte';
+	import { commonTreatments } from '$core/trials/sites/site-effects';
+	import { DESIGN_NAMES } from '$lib/design-names';
+	import ListTable from '$lib/ui/tables/ListTable.svelte';
+	import SeveralSites from '$lib/ui/trials/SeveralSites.svelte';
+	import type { PageData } from './$types';
+
+	const { data }: { data: PageData } = $props();
+	type Row = PageData['trials'][number];
+
+	const sites = $derived(data.trials.map((trial) => ({ ...trial, site: `${trial.field} ${trial.year}` })));
+	const common = $derived(commonTreatments(sites));
+</script>
+
+{#snippet nameCell({ id, name }: Row)}<a href={`/trials/${id}`}>{name}</a>{/snippet}
+{#snippet saysCell({ says }: Row)}<span class="small">{says}</span>{/snippet}
+
+<div class="page">
+	<h1>Trials</h1>
+	<p class="soft">
+		Lay out a question on a field, spread and harvest it by the map, and read what it says and what it does not.
+	</p>
+	<div class="row bar"><Button size="small" href="/trials/new">Lay out a trial</Button></div>
+	<ListTable
+		label="Trials"
+		rows={data.trials}
+		key={({ id }) => id}
+		empty="No trial yet. Lay one out on a field with a boundary."
+		columns={[
+			{ name: 'Trial', of: ({ name }) => name, cell: nameCell },
+			{ name: 'Field', of: ({ field }) => field },
+			{ name: 'Year', of: ({ year }) => year, number: true },
+			{ name: 'Design', of: ({ design }) => DESIGN_NAMES[design] },
+			{ name: 'Measured', of: ({ measured, plots }) => `${measured} of ${plots}`, number: true },
+			{ name: 'What it says', of: ({ says }) => says, cell: saysCell }
+		]}
+	/>
+	{#if common.length > 1}<SeveralSites {sites} {common} />{/if}
+</div>
+
+<style>
+	.bar {
+		margin-bottom: 0.8rem;
+	}
+</style>
