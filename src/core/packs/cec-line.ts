@@ -6,7 +6,13 @@ export const cecLine = {
 	properties: { constant: { type: 'number' }, perCec: { type: 'number' } }
 } as const;
 
+/** A coefficient by it. */
+export interface CecLine {
+	constant: number;
+	perCec?: number;
+}
+
 /** The coefficient at this CEC, meq/100 g; NaN where it depends on a CEC that is not known. */
-export function atCec(line: { constant: number; perCec?: number }, cec: number): number {
+export function atCec(line: CecLine, cec: number): number {
 	return line.perCec === undefined ? line.constant : line.constant + line.perCec * cec;
 }

@@ -22,7 +22,10 @@
 	<p class="soft">
 		Lay out a question on a field, spread and harvest it by the map, and read what it says and what it does not.
 	</p>
-	<div class="row bar"><Button size="small" href="/trials/new">Lay out a trial</Button></div>
+	<div class="row bar">
+		<Button size="small" href="/trials/new">Lay out a trial</Button>
+		<Button size="small" kind="tertiary" href="/trials/calibrate">Calibrate a test from sites</Button>
+	</div>
 	<ListTable
 		label="Trials"
 		rows={data.trials}

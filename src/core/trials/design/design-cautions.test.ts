@@ -42,7 +42,7 @@ it('blocks across zones, and plots on those of an earlier trial', () => {
 		{ name: 'West', shape: between(-35.01, border!) },
 		{ name: 'East', shape: between(border!, -34.97) }
 	];
-	expect(said({}, { zones })).toContainEqual(expect.stringMatching(/^Block 1 lies across West and East/));
+	expect(said({}, { zones })).toContainEqual(expect.stringMatching(/^Blocks 1, 2 lie across West and East: plots/));
 	expect(
 		said(
 			{},

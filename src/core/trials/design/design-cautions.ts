@@ -98,13 +98,15 @@ function rateCautions(plan: TrialPlan, advised: TrialGround['advised']): string[
 
 function acrossZones(plots: readonly TrialPlot[], zones: TrialGround['zones']): string[] {
 	if (zones.length < 2) return [];
-	const blocks = [...new Set(plots.map(({ block }) => block))];
-	return blocks.flatMap((block) => {
+	const across = new Map<string, number[]>();
+	for (const block of new Set(plots.map((plot) => plot.block))) {
 		const own = plots.filter((plot) => plot.block === block);
-		const in_ = zones.filter(({ shape }) => own.some((plot) => shares(plot.shape, shape))).map(({ name }) => name);
-		return in_.length > 1
-			? [`Block ${block} lies across ${in_.join(' and ')}: its plots differ by their ground as well as by treatment.`]
-			: [];
+		const met = zones.filter(({ shape }) => own.some((plot) => shares(plot.shape, shape))).map(({ name }) => name);
+		if (met.length > 1) across.set(met.join(' and '), [...(across.get(met.join(' and ')) ?? []), block]);
+	}
+	return [...across].map(([names, blocks]) => {
+		const who = blocks.length === 1 ? `Block ${blocks[0]!} lies` : `Blocks ${blocks.join(', ')} lie`;
+		return `${who} across ${names}: plots of a block differ there by their ground as well as by treatment.`;
 	});
 }
 

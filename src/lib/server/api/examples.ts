@@ -12,6 +12,7 @@ import type {
 	AdviseRequest,
 	BlendRequest,
 	CalibrateRequest,
+	CalibratedRuleAction,
 	FitRequest,
 	TrialRequest,
 	GroundShape,
@@ -42,6 +43,17 @@ export const TRIAL_EXAMPLE = exampleOf<TrialRequest>(trialRequest);
 export const POOL_EXAMPLE = exampleOf<PoolRequest>(poolRequest);
 export const LEAF_EXAMPLE = exampleOf<LeafRequest>(leafRequest);
 export const WATER_EXAMPLE = exampleOf<WaterRequest>(waterRequest);
+
+/** Sites whose critical value becomes a rule. */
+export const CALIBRATED_EXAMPLE: CalibratedRuleAction = {
+	crop: 'corn-grain',
+	nutrient: 'K2O',
+	method: 'mehlich-3',
+	samplingDepthIn: 6,
+	model: 'linear-plateau',
+	rateAtZero: 90,
+	observations: CALIBRATE_EXAMPLE.observations
+};
 
 /** Two rates in two blocks, small enough for any field of the demo. */
 export const TRIAL_PLAN_EXAMPLE: TrialPlan = {

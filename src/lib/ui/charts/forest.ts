@@ -30,7 +30,7 @@ export function forestChart(
 			data: rows.map(({ name }) => name),
 			axisTick: { show: false },
 			axisLine: { show: false },
-			axisLabel: { color: look.ink, width: 180, overflow: 'truncate' }
+			axisLabel: { color: look.ink, fontFamily: look.font, fontSize: 13, width: 180, overflow: 'truncate' }
 		},
 		series: [
 			...rows.map(({ low: from, high: to }, at) => ({

@@ -1,6 +1,6 @@
 <!-- Two treatments that several trials share, read together: a forest plot, and what holds on one more site. -->
 <script lang="ts">
-	import { Select, SelectItem } from 'carbon-components-svelte';
+	import { Disclosure, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { poolSites } from '$core/trials/sites/pool-sites';
 	import { siteEffects } from '$core/trials/sites/site-effects';
@@ -47,14 +47,13 @@
 			label={`${tried} against ${against} at ${effects.length} sites. ${pooled.verdict}`}
 			height={`${AXIS_PX + ROW_PX * (effects.length + 1)}px`}
 		/>
-		<details class="small">
-			<summary>Details</summary>
+		<Disclosure align="start" summary="Details">
 			<p>
 				Random sites: variance between them {pooled.tau2.toPrecision(3)} (REML), {pooled.i2Percent.toFixed(0)} % of the spread;
 				Q {pooled.q.toFixed(2)}, p {pooled.qP.toFixed(3)}. Standard error {pooled.se.toPrecision(3)} and interval by Knapp
 				and Hartung, t with {effects.length - 1} df, p {pooled.p.toFixed(3)}.
 			</p>
-		</details>
+		</Disclosure>
 	{:else}
 		<p class="soft">Take two treatments that at least two trials have both tried.</p>
 	{/if}

@@ -192,7 +192,7 @@
 			</section>
 			{#if data.cautions.length > 0}
 				<section aria-label="Cautions">
-					<h2>Before it is spread</h2>
+					<h2>{records.length === 0 ? 'Before it is spread' : 'Of its design'}</h2>
 					{#each data.cautions as caution (caution)}
 						<p class="small"><Severity severity="mind" /> {caution}</p>
 					{/each}

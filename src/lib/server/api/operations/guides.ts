@@ -1,21 +1,29 @@
 import { InputError } from '../../../../core/check/problem';
+import { isMethodOf, methodName } from '../../../../core/ground/lab-file/lab-methods';
 import { readPackText } from '../../../../core/packs/read-pack-text';
 import { ruleKinds } from '../../../../core/rates/kinds';
 import { checkCurve } from '../../../../core/rates/nitrogen/check-curve';
 import type { OpenFields } from '../../../../core/rates/open-fields';
 import type {
+	CalibratedRuleAction,
 	CreatedAnswer,
 	CurveAction,
 	GuideAction,
 	GuideUseAction,
 	PackDocument
 } from '../../../../core/schema-types';
+import { answerCalibrate } from '../../../../core/trials/calibration/answer-calibrate';
+import {
+	CALIBRATED_ANALYTE,
+	CALIBRATED_GUIDE,
+	calibratedGuide
+} from '../../../../core/trials/calibration/calibrated-guide';
 import { ActionError } from '../../book/action-error';
 import { openFields } from '../../field/open-fields';
 import { cropIds, theLibrary } from '../../knowledge';
-import { removeGuide, saveGuide, setGuideOff } from '../../stores/guides';
+import { listGuides, removeGuide, saveGuide, setGuideOff } from '../../stores/guides';
 import { addCurve, listCurves, removeCurve } from '../../stores/response-curves';
-import { CURVE_EXAMPLE, GUIDE_EXAMPLE } from '../examples';
+import { CALIBRATED_EXAMPLE, CURVE_EXAMPLE, GUIDE_EXAMPLE } from '../examples';
 import { json, operation, type Call } from '../operation';
 import { NotThere } from '../refusals';
 
@@ -34,6 +42,31 @@ export const guideOperations = [
 					`“${guide.id}” is the name of a guide that comes with the program; give your copy another id.`
 				);
 			}
+			saveGuide(desk.book, guide, new Date().toISOString());
+			return { id: guide.id };
+		}
+	}),
+	operation('POST /api/guides/calibrated', {
+		summary: 'Makes a rule of the adviser’s own guide from the critical value of sites',
+		body: json<CalibratedRuleAction>('trial#/definitions/CalibratedRuleAction'),
+		answer: json<CreatedAnswer>('answers#/definitions/CreatedAnswer'),
+		example: CALIBRATED_EXAMPLE,
+		run: ({ desk }, action) => {
+			const { nutrient, method, model, observations } = action;
+			if (!isMethodOf(CALIBRATED_ANALYTE[nutrient], method)) {
+				const message = `${methodName(method)} does not measure ${CALIBRATED_ANALYTE[nutrient]}`;
+				throw new InputError([{ path: '/method', message }]);
+			}
+			const fit = answerCalibrate({ observations }).fits.find((one) => one.model === model)!;
+			if (fit.critical === null) throw new InputError([{ path: '/model', message: fit.reason ?? 'does not apply' }]);
+			const before = listGuides(desk.book).find(({ document }) => document.id === CALIBRATED_GUIDE)?.document;
+			if (before && before.samplingDepthIn !== action.samplingDepthIn) {
+				const message = `must be ${before.samplingDepthIn} as in the guide that stands; got ${action.samplingDepthIn}`;
+				throw new InputError([{ path: '/samplingDepthIn', message }]);
+			}
+			const guide = calibratedGuide(action, fit, fit.critical, before, desk.today);
+			const { problems } = readPackText(JSON.stringify(guide, null, '\t'), ruleKinds, cropIds(theLibrary()));
+			if (problems.length > 0) throw new InputError(problems);
 			saveGuide(desk.book, guide, new Date().toISOString());
 			return { id: guide.id };
 		}

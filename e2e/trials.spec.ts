@@ -1,0 +1,158 @@
+import { readFileSync } from 'node:fs';
+import { expect, hydrated, test } from './app';
+import { act } from './row-menu';
+
+test('a trial from its question to its verdict: laid out, stopped where it cannot be harvested, spread, measured, undone', async ({
+	page,
+	app
+}) => {
+	await page.goto(`${app.server.origin}/trials`);
+	await hydrated(page);
+	await page.getByRole('link', { name: 'Lay out a trial' }).click();
+	await hydrated(page);
+	const form = page.getByRole('form', { name: 'Plan of the trial' });
+	await form.getByRole('combobox', { name: 'Field' }).fill('Long Mea');
+	await page.getByRole('option', { name: 'Long Meadow, Quillet Bros' }).click();
+	await form.getByLabel('Name', { exact: true }).fill('Six rates');
+	await form.getByLabel('Header, ft').fill('90');
+	await form.getByRole('button', { name: 'Lay it out' }).click();
+	await expect(form).toContainText(
+		'must be at least the header’s 90 ft; at 60 ft a pass of the combine would take two treatments at once'
+	);
+	await form.getByLabel('Header, ft').fill('30');
+	await form.getByLabel('Seed').fill('7');
+	await form.getByRole('button', { name: 'Lay it out' }).click();
+	await expect(page.getByRole('heading', { name: 'Six rates' })).toBeVisible();
+	await hydrated(page);
+	await expect(page.getByRole('region', { name: 'Design' })).toContainText(
+		'Complete blocks, 4 blocks, 24 plots 60 ft wide and 500 ft long'
+	);
+	await expect(page.getByRole('region', { name: 'What it says' })).toContainText(
+		'Laid out; nothing was measured on the plots yet.'
+	);
+	await expect(page.locator('.paper-map.ready')).toBeVisible();
+
+	const download = page.waitForEvent('download');
+	await page.getByRole('region', { name: 'Files' }).getByRole('link', { name: 'Data sheet (CSV)' }).click();
+	const sheet = readFileSync(await (await download).path(), 'utf8');
+	const [head, ...lines] = sheet.trim().split('\r\n');
+	expect(head).toContain('plot,block,treatment,yield');
+	expect(lines).toHaveLength(24);
+
+	// Each rate yields by its amount, blocks 3 apart; one plot is not measured, one line is a fault.
+	const filled = lines.map((line, at) => {
+		const [plot, block, rate] = line.split(',') as [string, string, string];
+		const measured = 120 + 0.5 * Math.min(160, Number(rate)) + 3 * Number(block) + (at % 3);
+		return `${plot},${plot === '101' ? '' : measured.toFixed(1)}`;
+	});
+	const plots = page.getByRole('region', { name: 'Plots', exact: true });
+	const take = async (rows: string[]) => {
+		const chooser = page.waitForEvent('filechooser');
+		await plots.getByText('Import the data sheet (CSV)').click();
+		const buffer = Buffer.from(['plot,yield', ...rows].join('\n'));
+		await (await chooser).setFiles({ name: 'plots.csv', mimeType: 'text/csv', buffer });
+	};
+	await take([...filled.slice(1), '999,100']);
+	await expect(plots.getByRole('alert')).toContainText('"999" is no plot of this trial');
+	await take(filled);
+	const says = page.getByRole('region', { name: 'What it says' });
+	await expect(says).toContainText('N rate makes a difference (p below 0.001)');
+	await expect(plots.getByLabel('Yield of 102')).not.toHaveValue('');
+	await expect(plots.getByLabel('Yield of 101')).toHaveValue('');
+	await expect(page.getByText('1 plot is missing; means are adjusted for it.')).toBeVisible();
+
+	await plots.getByLabel('Why 102 is left out').fill('deer');
+	await plots.getByRole('button', { name: 'Save the plots' }).click();
+	await expect(page.getByText('Set aside: block 1: plot 102, deer.')).toBeVisible();
+	await page.getByRole('button', { name: /^Undo: Recorded plots/ }).click();
+	await expect(page.getByText('Set aside: block 1: plot 102, deer.')).toHaveCount(0);
+
+	await says.getByRole('button', { name: 'Enter price and costs for returns' }).click();
+	const money = page.getByRole('form', { name: 'Price and costs' });
+	await money.getByLabel('Price, $ per bu').fill('5');
+	for (const rate of ['0', '60', '120', '150', '180', '240']) {
+		await money.getByLabel(`Cost of ${rate}, $/ac`).fill(String(Number(rate) / 2));
+	}
+	await money.getByRole('button', { name: 'Save price and costs' }).click();
+	await expect(says).toContainText('At $5.00/bu usual practice, 180 lb N/ac, returned most');
+	const means = page.getByRole('table', { name: 'Means of the treatments' });
+	await means
+		.getByRole('row', { name: /^E 180/ })
+		.getByRole('button', { name: /net return/ })
+		.click();
+	await expect(page.getByText('mean x price - cost')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await page.getByRole('button', { name: 'Details: analysis of variance' }).click();
+	await expect(
+		page.getByRole('table', { name: 'Analysis of variance' }).getByRole('row', { name: /N rate/ })
+	).toContainText('5');
+
+	await act(page.locator('.head'), 'Delete the trial');
+	await expect(page).toHaveURL(/\/trials$/);
+	await expect(page.getByRole('link', { name: 'Six rates' })).toHaveCount(0);
+});
+
+test('trials of the demo: eight programmes on a wet and a dry half, strips of three fields pooled, curves fitted to rates', async ({
+	page,
+	app
+}) => {
+	await page.goto(`${app.server.origin}/trials`);
+	await hydrated(page);
+	const pooled = page.getByRole('region', { name: 'Several sites together' });
+	await expect(pooled).toContainText('Over 3 sites the effect is');
+	await expect(pooled.getByRole('img', { name: /with against without at 3 sites/ })).toBeVisible();
+
+	await page.getByRole('link', { name: 'Placement and timing of 160 lb N' }).click();
+	await hydrated(page);
+	const says = page.getByRole('region', { name: 'What it says' });
+	await expect(says).toContainText('“row base V7” returned most');
+	await expect(says).toContainText('The grounds answer differently, beyond chance: go by each.');
+	await expect(page.getByText(/^On the wet half:/)).toBeVisible();
+	await expect(page.getByRole('table', { name: 'Means of the treatments' }).getByRole('row')).toHaveCount(9);
+
+	await page.goBack();
+	await page.getByRole('link', { name: 'N rates' }).click();
+	await hydrated(page);
+	await page.getByRole('link', { name: 'Fit response curves to it' }).click();
+	await hydrated(page);
+	await expect(page.getByRole('heading', { name: 'Fit a trial' })).toBeVisible();
+	await expect(
+		page
+			.getByLabel(/rate, yield/i)
+			.or(page.locator('textarea'))
+			.first()
+	).toHaveValue(/^rate, yield, block\n180, 239\.59, 1/);
+});
+
+test('twenty sites give critical values by five ways of reading, and become a rule that speaks under Rates', async ({
+	page,
+	app
+}) => {
+	await page.goto(`${app.server.origin}/trials/calibrate`);
+	await hydrated(page);
+	const sites = readFileSync('demo/trials/phosphorus-sites.csv', 'utf8');
+	const box = page.getByLabel(/^Sites: test/);
+	await box.fill('test,relative yield\n8,lots');
+	await page.getByRole('button', { name: 'Read the critical values' }).click();
+	await expect(page.getByRole('alert')).toContainText(
+		'line 2: the relative yield must be a number from 0 to 200; got “lots”'
+	);
+	await box.fill(sites);
+	await page.getByRole('button', { name: 'Read the critical values' }).click();
+	const values = page.getByRole('table', { name: 'Critical values' });
+	await expect(values.getByRole('row')).toHaveCount(6);
+	await expect(values.getByRole('row', { name: /line and plateau/ })).toContainText(/1\d\.\d1\d\.\d to \d\d\.\d/);
+	await expect(page.getByRole('img', { name: /20 sites with the critical value of 5 ways of reading/ })).toBeVisible();
+
+	const rule = page.getByRole('region', { name: 'A rule of your own' });
+	await rule.getByLabel('Test', { exact: true }).selectOption({ label: 'P, Bray P1' });
+	await expect(rule).toContainText('15 ppm by Bray P1');
+	await rule.getByRole('button', { name: 'Make it a rule' }).click();
+	await expect(page.getByRole('alert')).toContainText('Say the rate where the soil has none');
+	await rule.getByLabel('P2O5 at a test of 0, lb/ac').fill('80');
+	await rule.getByRole('button', { name: 'Make it a rule' }).click();
+	await expect(rule.getByRole('status')).toContainText('The rule speaks under Rates now');
+
+	await app.openField('Heronry', 'rates');
+	await expect(page.getByText(/Own calibration/).first()).toBeVisible();
+});

@@ -1,0 +1,46 @@
+import { methodName, methodsOf } from '../../../../core/ground/lab-file/lab-methods';
+import type { CecLine } from '../../../../core/packs/cec-line';
+import { sharedParameters } from '../../../../core/packs/parameters-of';
+import { CALIBRATED_ANALYTE, CALIBRATED_GUIDE } from '../../../../core/trials/calibration/calibrated-guide';
+import { entriesOf } from '../../../../core/check/typed-object';
+import type { Desk } from '../../desk';
+import { listGuides } from '../../stores/guides';
+
+/** What a critical value of a guide says, by crop and analyte. */
+interface GuideLevel {
+	crop: string;
+	analyte: string;
+	text: string;
+}
+
+/** The page on which a soil or leaf test is calibrated from sites: what may be calibrated, and what guides say beside it. */
+export function calibratePage({ book, library }: Desk) {
+	const crops = library.crops.map(({ id, name }) => ({ id, name }));
+	return {
+		title: 'Calibrate a test',
+		crops,
+		nutrients: entriesOf(CALIBRATED_ANALYTE).map(([nutrient, analyte]) => ({
+			nutrient,
+			analyte,
+			methods: methodsOf(analyte).map((method) => ({ method, name: methodName(method) }))
+		})),
+		levels: levelsOf(library),
+		guide: listGuides(book).find(({ document }) => document.id === CALIBRATED_GUIDE)?.document
+	};
+}
+
+function levelsOf({ packs, crops }: Desk['library']): GuideLevel[] {
+	return packs.rules.flatMap((compiled): GuideLevel[] => {
+		const { rule, pack } = compiled;
+		const { soilTest } = rule;
+		if (!soilTest || rule.gives === 'relative-yield') return [];
+		const methods = soilTest.methods.map(methodName).join(', ');
+		return crops.flatMap(({ id }) => {
+			const { criticalLevelPpm: level } = sharedParameters<{ criticalLevelPpm: CecLine }>(compiled, id);
+			if (!level) return [];
+			const slope = level.perCec ? ` + ${level.perCec} x CEC` : '';
+			const text = `${pack.title}: ${level.constant}${slope} ppm by ${methods}`;
+			return [{ crop: id, analyte: soilTest.analyte, text }];
+		});
+	});
+}
