@@ -48,6 +48,8 @@ export interface SheetSource {
 	passCosts: ReadonlyMap<string, Answer>;
 	findings: Finding[];
 	leafTests: readonly SheetLeafTest[];
+	/** What is decided later, a sentence each. */
+	decisions: readonly string[];
 	checks: PassCheck[];
 	packs: readonly PackDocument[];
 	request: AdviseRequest;
@@ -85,6 +87,7 @@ export function buildSheet(source: SheetSource): SheetContent {
 		totals: seasonTotals(passes, { products }),
 		cost: planCost(passes.map(({ id }) => source.passCosts.get(id)!)),
 		findings: source.findings,
+		...(source.decisions.length > 0 ? { decisions: [...source.decisions] } : {}),
 		...(source.leafTests.length > 0 ? { leafTests: [...source.leafTests] } : {}),
 		checks: source.checks,
 		cautions: planCautions(passes, products, cautionList),

@@ -58,6 +58,7 @@ function source(change: Partial<SheetSource> = {}): SheetSource {
 		passCosts: new Map(passes.map((pass) => [pass.id, passCost(pass, productOf(pass, products), () => 100)])),
 		findings: answer.findings,
 		leafTests: [],
+		decisions: [],
 		checks: [],
 		packs: library.packs.packs.slice(0, 1),
 		request,

@@ -188,6 +188,7 @@ describe('work orders', () => {
 			request: JSON.parse(readFileSync('demo/requests/corn-after-soybean.json', 'utf8')) as SheetContent['request'],
 			products,
 			leafTests: [],
+			decisions: [],
 			cautionList: cautions,
 			loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 },
 			prescriptions: new Map()

@@ -1,4 +1,5 @@
-import type { SeasonAnswer, SeasonRequest, Station } from '../../schema-types';
+import type { DecisionPlan, SeasonAnswer, SeasonRequest, Station } from '../../schema-types';
+import { decideSeason } from '../decisions/decide-season';
 import { runSeason, seasonDates, startOf, type RunAnswer, type SeasonKnowledge } from './run-season';
 import { generateWeather } from '../weather/generate-weather';
 import { shiftDate } from '../weather/season-weather';
@@ -13,6 +14,8 @@ export interface TriedProgramme {
 	nitrogenCost?: number | undefined;
 	/** The same plan as the first one but for its inhibitors, and which of the two has them. */
 	inhibitors?: 'with' | 'without' | undefined;
+	/** What it decides within the season, each with what its pass costs, $/ac. */
+	decisions?: readonly { plan: DecisionPlan; cost: number | undefined }[] | undefined;
 }
 
 /** The price of inhibitors against their chance, over all seasons. */
@@ -30,9 +33,27 @@ export interface InhibitorChance {
 	gain: Spread;
 }
 
+/** A programme that decides within the season against one that does not, season by season. */
+export interface AdaptiveChance {
+	plan: string;
+	against: string;
+	/** $/ac of return over nitrogen, or the crop's unit where a price is missing. */
+	unit: '$/ac' | 'yield';
+	gain: Spread;
+	/** Seasons in which it came out ahead, of all and of the wettest fifth. */
+	better: number;
+	seasons: number;
+	betterWet: number;
+	wetSeasons: number;
+	/** Seasons in which a decision put its pass on. */
+	decided: number;
+	decidedWet: number;
+}
+
 /** What a stress test comes to. */
 export interface StressOutcome {
 	programmes: ProgrammeOutcome[];
+	adaptive: AdaptiveChance[];
 	/** Undefined where no plan stands beside its twin, or a price is missing. */
 	inhibitors: InhibitorChance | undefined;
 }
@@ -93,11 +114,18 @@ export function* stressTest(
 	const [from, to] = [shiftDate(planting, -RANKED.before), shiftDate(planting, RANKED.after)];
 	const rain: number[] = [];
 	const answers: RunAnswer[][] = programmes.map(() => []);
+	const decided: number[][][] = programmes.map(() => []);
 	for (let seed = 1; seed <= seasons; seed++) {
 		const weather = generateWeather(station, start, RUN_DAYS, seed);
-		programmes.forEach(({ request }, at) => {
+		programmes.forEach(({ request, decisions = [] }, at) => {
 			const inThis = { ...request, station: undefined, weather, latitude: station.latitude };
-			answers[at]!.push(runSeason(inThis, knowledge));
+			const { passes, made } = decideSeason(
+				inThis,
+				decisions.map(({ plan }) => plan),
+				knowledge
+			);
+			answers[at]!.push(runSeason({ ...inThis, passes }, knowledge));
+			decided[at]!.push(made);
 		});
 		rain.push(weather.filter(({ date }) => date >= from && date < to).reduce((sum, { rainMm }) => sum + rainMm, 0));
 		yield { done: seed, total: seasons };
@@ -105,7 +133,8 @@ export function* stressTest(
 	const order = [...rain.keys()].sort((a, b) => rain[a]! - rain[b]!);
 	const fifth = Math.max(1, Math.round(seasons * FIFTH));
 	const [dry, wet] = [order.slice(0, fifth), order.slice(-fifth)];
-	const outcomes = programmes.map(({ name, passes, request, nitrogenCost }, at) => {
+	const returns = programmes.map((programme, at) => returnsOf(programme, answers[at]!, decided[at]!, grainPrice));
+	const outcomes = programmes.map(({ name, passes, request }, at) => {
 		const of = (quantity: (balance: SeasonAnswer['balance']) => number) =>
 			spreadOf(
 				answers[at]!.map(({ balance }) => quantity(balance)),
@@ -121,13 +150,75 @@ export function* stressTest(
 			lost: of(({ volatilised, denitrified, leached }) => volatilised + denitrified + leached),
 			left: of(({ leftInGround }) => leftInGround),
 			yield: of(({ yieldShare }) => yieldShare * request.crop.yieldGoal),
-			returnOverN:
-				grainPrice === undefined || nitrogenCost === undefined
-					? undefined
-					: of(({ yieldShare }) => yieldShare * request.crop.yieldGoal * grainPrice - nitrogenCost)
+			returnOverN: returns[at] && spreadOf(returns[at], wet, dry)
 		};
 	});
-	return { programmes: outcomes, inhibitors: inhibitorChance(programmes, answers, wet, dry, grainPrice) };
+	return {
+		programmes: outcomes,
+		adaptive: adaptiveChances(programmes, { answers, decided, returns, wet, dry }),
+		inhibitors: inhibitorChance(programmes, answers, wet, dry, grainPrice)
+	};
+}
+
+/** Grain less what the nitrogen of each season cost, decisions in it; undefined where a price is missing. */
+function returnsOf(
+	{ request, nitrogenCost, decisions = [] }: TriedProgramme,
+	answers: readonly RunAnswer[],
+	decided: readonly number[][],
+	grainPrice: number | undefined
+): number[] | undefined {
+	if (grainPrice === undefined || nitrogenCost === undefined || decisions.some(({ cost }) => cost === undefined)) {
+		return undefined;
+	}
+	return answers.map(({ balance }, season) => {
+		const added = decided[season]!.reduce((sum, made) => sum + decisions[made]!.cost!, 0);
+		return balance.yieldShare * request.crop.yieldGoal * grainPrice - nitrogenCost - added;
+	});
+}
+
+interface Seasons {
+	answers: readonly RunAnswer[][];
+	decided: readonly number[][][];
+	returns: readonly (number[] | undefined)[];
+	wet: readonly number[];
+	dry: readonly number[];
+}
+
+/** Each programme that decides against each that does not: by return, or by yield where a price is missing. */
+function adaptiveChances(
+	programmes: readonly TriedProgramme[],
+	{ answers, decided, returns, wet, dry }: Seasons
+): AdaptiveChance[] {
+	const decides = ({ decisions = [] }: TriedProgramme) => decisions.length > 0;
+	const yields = (at: number) =>
+		answers[at]!.map(({ balance }) => balance.yieldShare * programmes[at]!.request.crop.yieldGoal);
+	return programmes.flatMap((plan, at) =>
+		!decides(plan)
+			? []
+			: programmes.flatMap((against, other): AdaptiveChance[] => {
+					if (decides(against) || against.inhibitors !== undefined) return [];
+					const [mine, theirs] = [returns[at], returns[other]];
+					const inMoney = mine !== undefined && theirs !== undefined;
+					const [own, others] = inMoney ? [mine, theirs] : [yields(at), yields(other)];
+					const gains = own.map((value, season) => value - others[season]!);
+					const ahead = (season: number) => gains[season]! > 0;
+					const added = (season: number) => decided[at]![season]!.length > 0;
+					return [
+						{
+							plan: plan.name,
+							against: against.name,
+							unit: inMoney ? '$/ac' : 'yield',
+							gain: spreadOf(gains, wet, dry),
+							better: [...gains.keys()].filter(ahead).length,
+							seasons: gains.length,
+							betterWet: wet.filter(ahead).length,
+							wetSeasons: wet.length,
+							decided: [...gains.keys()].filter(added).length,
+							decidedWet: wet.filter(added).length
+						}
+					];
+				})
+	);
 }
 
 /** In how simulated seasons inhibitors bring more yield than they cost. */

@@ -106,6 +106,8 @@ export class World {
 		ids.pass = listPasses(this.book, year).find(({ plan }) => plan.label === PASS_EXAMPLE.label)!.plan.id;
 		await make('POST /api/fields/{field}/{year}/crop-tests');
 		ids.test = listCropTests(this.book, year)[0]!.id;
+		ids.decision = (await make('POST /api/fields/{field}/{year}/decisions')).id!;
+		ids.keptPlan = (await make('POST /api/fields/{field}/{year}/kept-plans')).id!;
 		await make('POST /api/fields/{field}/{year}/spread-checks');
 		await make('POST /api/fields/{field}/leaf-tests');
 		ids.leaf = listLeafTests(this.book, field)[0]!.id;

@@ -18,6 +18,8 @@ const ROWS: Record<string, { table: string; words: string; ofField?: true; ofYea
 	curve: { table: 'response_curve', words: 'curve in the library' },
 	product: { table: 'own_product', words: 'product of your own' },
 	prescription: { table: 'prescription', words: 'prescription in this book' },
+	decision: { table: 'decision', words: 'decision in this year', ofYear: true },
+	keptPlan: { table: 'kept_plan', words: 'kept plan in this year', ofYear: true },
 	trial: { table: 'trial', words: 'trial in this book' },
 	import: { table: 'lab_import', words: 'import' }
 };

@@ -12,6 +12,7 @@ import type {
 	AdviseRequest,
 	BlendRequest,
 	CalibrateRequest,
+	DecisionPlan,
 	CalibratedRuleAction,
 	FitRequest,
 	TrialRequest,
@@ -82,6 +83,17 @@ export const PASS_EXAMPLE: Pass = {
 	unit: 'lb/ac',
 	placement: 'broadcast',
 	reason: ''
+};
+
+/** A dose that is held back until the rain of spring is known. */
+export const DECISION_EXAMPLE: DecisionPlan = {
+	name: 'Rain since the base dose',
+	on: '2027-06-12',
+	look: 'rain',
+	since: '2027-04-20',
+	is: 'above',
+	amount: 6,
+	pass: { ...PASS_EXAMPLE, id: 'added', date: '2027-06-15', label: 'Added after a wet spring' }
 };
 
 /** A piece of ground in the demo's first field. */

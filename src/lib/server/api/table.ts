@@ -1,4 +1,5 @@
 import { bookOperations } from './operations/book';
+import { decisionOperations } from './operations/decisions';
 import { fieldOperations } from './operations/fields';
 import { groundOperations } from './operations/ground';
 import { guideOperations } from './operations/guides';
@@ -19,6 +20,7 @@ const TABLE = [
 	...groundOperations,
 	...yearOperations,
 	...planOperations,
+	...decisionOperations,
 	...supplyOperations,
 	...waterOperations,
 	...leafRangeOperations,

@@ -31,7 +31,9 @@ export type BookTable =
 	| 'zone'
 	| 'prescription'
 	| 'as_applied'
-	| 'trial';
+	| 'trial'
+	| 'decision'
+	| 'kept_plan';
 
 /** One row as an action found and left it; null where there was or is none, else the columns that changed. */
 interface Change {

@@ -14,6 +14,7 @@ import spreadAndLeaf from './layouts/011-spread-and-leaf.sql?raw';
 import spotsLeafFilesAndWater from './layouts/012-spots-leaf-files-and-water.sql?raw';
 import ownLeafRanges from './layouts/013-own-leaf-ranges.sql?raw';
 import trials from './layouts/014-trials.sql?raw';
+import decisions from './layouts/015-decisions.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -30,7 +31,8 @@ const MIGRATIONS: readonly string[] = [
 	spreadAndLeaf,
 	spotsLeafFilesAndWater,
 	ownLeafRanges,
-	trials
+	trials,
+	decisions
 ];
 
 /**

@@ -1,6 +1,8 @@
 import { buildSheet } from '../../../core/sheet/build-sheet';
 import { readResult } from '../../../core/reading/soil/read-result';
-import type { Analyte, Prescription, SheetContent, SheetLeafTest } from '../../../core/schema-types';
+import { decisionText } from '../../../core/season/decisions/decision-text';
+import { productOf } from '../../../core/season/plan/plan-context';
+import type { Analyte, Decision, Prescription, SheetContent, SheetLeafTest } from '../../../core/schema-types';
 import type { Advice, FieldYear } from './field-year';
 import { currentLibrary } from '../current-library';
 import type { Settings } from '../stores/settings';
@@ -16,7 +18,7 @@ export function draftSheet(
 	advice: Advice,
 	{ preparedBy, loads }: Settings,
 	prescriptions: ReadonlyMap<string, Prescription>,
-	leafTests: readonly SheetLeafTest[]
+	{ leafTests, decisions }: { leafTests: readonly SheetLeafTest[]; decisions: readonly Decision[] }
 ): SheetContent {
 	const { packs, products, cautions } = currentLibrary();
 	const { cec } = advice.answer.derived.worksheets;
@@ -45,6 +47,9 @@ export function draftSheet(
 		passCosts: advice.costs,
 		findings: advice.answer.findings,
 		leafTests,
+		decisions: decisions.flatMap(({ plan, madeOn }) =>
+			madeOn === undefined ? [decisionText(plan, productOf(plan.pass, products), field.units)] : []
+		),
 		checks: [...advice.checks()],
 		packs: packs.packs.filter(({ id }) => used.has(id)),
 		request: { ...advice.request, units: field.units },

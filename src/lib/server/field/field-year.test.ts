@@ -144,7 +144,7 @@ describe('an issued sheet', () => {
 				loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 }
 			},
 			new Map(),
-			[]
+			{ leafTests: [], decisions: [] }
 		);
 		return issueSheet(db, fieldYear.goal!.id, content);
 	};

@@ -7,6 +7,7 @@ import { draftSheet } from './draft-sheet';
 import type { FieldYear } from './field-year';
 import { leafFindings } from './leaf-readings';
 import type { Desk } from '../desk';
+import { listDecisions } from '../stores/decisions';
 import { newestPrescriptions } from '../stores/prescriptions';
 import { issueSheet, listSheets, type Sheet } from '../stores/sheets';
 
@@ -33,7 +34,8 @@ export function issueNow(
 	if (advice.passes.length === 0) throw new ActionError('The plan has no passes yet; there is nothing to issue.');
 	const prescriptions = newestPrescriptions(book, advice.goal.id);
 	const leafTests = leafFindings(book, library, field, fieldYear.year);
-	const content = draftSheet(fieldYear, advice, settings, prescriptions, leafTests);
+	const decisions = listDecisions(book, advice.goal.id);
+	const content = draftSheet(fieldYear, advice, settings, prescriptions, { leafTests, decisions });
 	if (seen !== undefined && seen !== draftMark(content)) {
 		throw new ActionError(
 			'The field was changed after this draft was shown, so nothing was issued. The draft below shows it as it is now: look at it, then issue it.'

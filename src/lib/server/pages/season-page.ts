@@ -9,6 +9,8 @@ import type { YearKind } from '../../../core/season/weather/generate-weather';
 import { catalogueFor } from '../../../core/supply/catalogue/offered-for';
 import { inEachSystem, inSystem } from '../../../core/units/rate-units';
 import { broughtInYear } from '../../../core/water/irrigation';
+import { decisionViews } from '../field/season/decision-views';
+import { listKeptPlans } from '../stores/decisions';
 import { boardGround } from '../field/season/board-ground';
 import { passView } from './pass-view';
 import type { Desk, FieldAddress } from '../desk';
@@ -59,6 +61,13 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 			prices,
 			station: { name: station.name, simulated: station.simulated },
 			hasStress: context.schedule?.uptake !== undefined,
+			decisions: decisionViews(desk, advice, units),
+			keptPlans: listKeptPlans(desk.book, advice.goal.id).map(({ id, name, passes: kept, decisions }) => ({
+				id,
+				name,
+				passes: kept.length,
+				decisions: decisions.length
+			})),
 			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
 			totals: totals.map((total) => inSystem(total, units)),
 			byWater: site.irrigation ? inEachSystem(broughtInYear(site.irrigation), units) : {},

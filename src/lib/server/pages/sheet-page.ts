@@ -1,6 +1,7 @@
 import { draftSheet } from '../field/draft-sheet';
 import { draftMark } from '../field/issue-sheet';
 import { leafFindings } from '../field/leaf-readings';
+import { listDecisions } from '../stores/decisions';
 import { listSheets } from '../stores/sheets';
 import { listPrescriptions, newestPrescriptions } from '../stores/prescriptions';
 import { sheetDifferences } from '../../../core/sheet/sheet-differences';
@@ -14,7 +15,8 @@ export function sheetPage(desk: Desk, address: FieldAddress) {
 	const settings = desk.settings;
 	const prescriptions = newestPrescriptions(desk.book, goal?.id ?? '');
 	const leafTests = leafFindings(desk.book, desk.library, field, year);
-	const draft = advice && draftSheet(fieldYear, advice, settings, prescriptions, leafTests);
+	const decisions = listDecisions(desk.book, goal?.id ?? '');
+	const draft = advice && draftSheet(fieldYear, advice, settings, prescriptions, { leafTests, decisions });
 	const sheets = goal ? listSheets(desk.book, goal.id) : [];
 	return {
 		fieldId: field.id,

@@ -3,6 +3,7 @@
 	import { Button, ProgressBar } from 'carbon-components-svelte';
 	import { onDestroy } from 'svelte';
 	import type { Spread, StressOutcome } from '$core/season/model/stress-test';
+	import { adaptiveText } from '$core/season/decisions/adaptive-text';
 	import { formatNumber } from '$core/units/display';
 	import StressWorker from '../../../workers/stress.worker?worker';
 	import type { StressRequest, StressReply } from '../../../workers/stress-messages';
@@ -119,6 +120,9 @@
 				{/each}
 			</tbody>
 		</table>
+		{#each outcome?.adaptive ?? [] as chance (chance.plan + chance.against)}<p class="chance">
+				{adaptiveText(chance, yieldUnit)}
+			</p>{/each}
 		{#if chance}
 			<p class="chance">
 				<strong>The inhibitor</strong> costs ${formatNumber(chance.cost, '$')}/ac, which is

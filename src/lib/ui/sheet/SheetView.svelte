@@ -104,6 +104,13 @@
 		</section>
 	</div>
 
+	{#if content.decisions}
+		<h3>To be decided in the season</h3>
+		<ul>
+			{#each content.decisions as decision (decision)}<li>{decision}</li>{/each}
+		</ul>
+	{/if}
+
 	{#if content.leafTests}
 		<h3>From the leaf tests</h3>
 		{#each content.leafTests as { title, findings } (title)}

@@ -13,6 +13,7 @@ import type {
 } from '../../../../core/schema-types';
 import { planLabel } from '../../../../core/season/plan/plan-label';
 import { productOf } from '../../../../core/season/plan/plan-context';
+import { productFault } from '../../../../core/season/plan/product-fault';
 import { dateFault, seasonSpan } from '../../../../core/season/plan/season-span';
 import { proposeProgramme } from '../../../../core/season/propose/propose-programme';
 import type { StressSetup } from '../../../../workers/stress-messages';
@@ -42,13 +43,10 @@ export const planOperations = [
 			const goal = goalAt(call);
 			const plantingDate = plantingDateOf(goal, library);
 			const problems = added.flatMap((pass, index) => {
-				const { product, unit } = pass;
 				const fault = dateFault(pass, plantingDate);
 				if (fault) return [{ path: `/added/${index}/date`, message: fault }];
-				const card = library.products.find(({ id }) => id === product);
-				if (!card) return [{ path: `/added/${index}/product`, message: `"${product}" is not in the catalogue` }];
-				if (unit !== 'gal/ac' || card.densityLbPerGal !== undefined) return [];
-				return [{ path: `/added/${index}/unit`, message: `${card.name} has no density; give its rate in lb/ac` }];
+				const wrong = productFault(pass, library.products);
+				return wrong ? [{ path: `/added/${index}/${wrong.key}`, message: wrong.message }] : [];
 			});
 			if (problems.length > 0) throw new InputError(problems);
 			const label = planLabel(passesNamed(book, goal.id, removed), added, because);

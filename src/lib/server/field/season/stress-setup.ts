@@ -1,36 +1,61 @@
 import { inhibitorTwin } from '../../../../core/season/model/inhibitor-twin';
 import { tripCount } from '../../../../core/season/plan/trips';
-import { alternativesTo } from '../../../../core/season/propose/alternatives';
+import { valueIfKnown } from '../../../../core/figure/figure';
+import type { DecisionPlan, Pass } from '../../../../core/schema-types';
+import { alternativesTo, type Alternative } from '../../../../core/season/propose/alternatives';
 import { nitrogenCost, nitrogenPasses } from '../../../../core/season/propose/compare-programmes';
 import type { StressSetup } from '../../../../workers/stress-messages';
 import type { Desk } from '../../desk';
+import { listDecisions, listKeptPlans } from '../../stores/decisions';
 import { pricesOn } from '../../stores/prices';
 import type { Advice, FieldYear } from '../field-year';
 import { seasonRequestOf } from './season-run';
 
 /** What a worker needs to try a plan and its alternatives over simulated seasons. */
 export function stressSetup({ book, library, today }: Desk, { field }: FieldYear, advice: Advice): StressSetup {
+	const decisions = listDecisions(book, advice.goal.id).flatMap(({ plan, madeOn }) =>
+		madeOn === undefined ? [plan] : []
+	);
 	const prices = pricesOn(book, today);
 	const request = seasonRequestOf(advice, 'normal', field.units);
 	const { crops, products, schedules, seasonModel, stages } = library;
 	const { station } = advice.context;
 	const twin = inhibitorTwin(request.passes, advice.context);
-	const tried = [...alternativesTo(request.passes, advice.context), ...(twin ? [twin] : [])];
-	const programmes = tried.map(({ name, passes }) => {
-		const nitrogen = nitrogenPasses(passes, products);
-		const cost = nitrogenCost(nitrogen, products, (item) => prices.get(item));
-		return {
-			name,
-			passes: tripCount(nitrogen),
-			request: { ...request, passes },
-			nitrogenCost: cost.applies ? cost.value : undefined,
-			inhibitors: twin?.passes === passes ? (twin.guarded ? ('with' as const) : ('without' as const)) : undefined
-		};
-	});
+	const costOf = (passes: readonly Pass[]) =>
+		valueIfKnown(nitrogenCost(nitrogenPasses(passes, products), products, (item) => prices.get(item)));
+	const [plan, ...others] = alternativesTo(request.passes, advice.context);
+	const tried: Tried[] = [
+		{ ...plan!, decisions },
+		...(decisions.length > 0 ? withoutDeciding(request.passes, decisions, advice) : []),
+		...others,
+		...(twin ? [{ ...twin, decisions }] : []),
+		...listKeptPlans(book, advice.goal.id)
+	];
+	const programmes = tried.map(({ name, passes, decisions: own = [] }) => ({
+		name,
+		passes: tripCount(nitrogenPasses(passes, products)),
+		request: { ...request, passes },
+		nitrogenCost: costOf(passes),
+		decisions: own.map((decision) => ({ plan: decision, cost: costOf([decision.pass]) })),
+		inhibitors: twin?.passes === passes ? (twin.guarded ? ('with' as const) : ('without' as const)) : undefined
+	}));
 	return {
 		programmes,
 		knowledge: { crops, products, schedules, seasonModel, stages, stations: [station] },
 		grainPrice: prices.get(`grain:${advice.crop.id}`),
 		yieldUnit: advice.crop.yieldUnit
 	};
+}
+
+interface Tried extends Alternative {
+	decisions?: readonly DecisionPlan[];
+}
+
+/** What a plan that decides stands against: its base alone, and all that it might put on, once before planting. */
+function withoutDeciding(passes: readonly Pass[], decisions: readonly DecisionPlan[], { context }: Advice): Tried[] {
+	const [, early] = alternativesTo([...passes, ...decisions.map(({ pass }) => pass)], context);
+	return [
+		{ name: 'This plan, nothing added', passes: [...passes] },
+		...(early ? [{ ...early, name: `${early.name}, with what may be added` }] : [])
+	];
 }

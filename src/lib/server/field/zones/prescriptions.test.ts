@@ -175,14 +175,17 @@ describe('a prescription', () => {
 			({ product }) => product.id === pass.product
 		)!;
 		expect(after.pounds - before.pounds).toBeCloseTo(total - pass.rate * made.fieldYear.field.area_ac!, 6);
-		const sheet = draftSheet(made.fieldYear, advice, SETTINGS, newestPrescriptions(db, advice.goal.id), []);
+		const sheet = draftSheet(made.fieldYear, advice, SETTINGS, newestPrescriptions(db, advice.goal.id), {
+			leafTests: [],
+			decisions: []
+		});
 		const line = sheet.passes.find((one) => one.pass.id === pass.id)!;
 		expect(line.wholeField).toMatchObject({ value: total });
 		expect(line.prescription!.parts.map(({ zone }) => zone)).toEqual(['West', 'East']);
 		expect(workOrders(sheet).find(({ passes }) => passes.includes(line))!.cautions).toEqual(
 			expect.arrayContaining(content.cautions)
 		);
-		const even = draftSheet(made.fieldYear, advice, SETTINGS, new Map(), []);
+		const even = draftSheet(made.fieldYear, advice, SETTINGS, new Map(), { leafTests: [], decisions: [] });
 		expect(sheetDifferences(even, sheet).join(' ')).toMatch(
 			/by prescription West .* lb\/ac on .* ac; East .*, before at one rate/
 		);

@@ -62,11 +62,17 @@ export function sheetDocument({ number, issuedAt, content }: Sheet): TDocumentDe
 					{ width: 210, stack: [{ text: 'From this soil test', style: 'head' }, ...soilTest(content)] }
 				]
 			},
+			...decisions(content),
 			...leafTests(content),
 			...changes(content),
 			...cautionsOf(content)
 		]
 	};
+}
+
+function decisions({ decisions: all = [] }: SheetContent): Content[] {
+	if (all.length === 0) return [];
+	return [{ text: 'To be decided in the season', style: 'head' }, { ul: [...all] }];
 }
 
 function leafTests({ leafTests: tests = [] }: SheetContent): Content[] {

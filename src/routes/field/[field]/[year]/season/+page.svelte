@@ -22,7 +22,7 @@
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import CropLoss from '$lib/ui/season/CropLoss.svelte';
 	import PassForm from '$lib/ui/season/PassForm.svelte';
-	import StressPanel from '$lib/ui/season/StressPanel.svelte';
+	import PlanOverSeasons from '$lib/ui/season/decisions/PlanOverSeasons.svelte';
 	import { call, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
@@ -226,7 +226,7 @@
 					take={(programme) => change(programmeTaken(programme, kept, done))}
 				/>
 			{/if}
-			{#if season.hasStress}<StressPanel {address} />{/if}
+			<PlanOverSeasons {address} {season} catalogue={data.catalogue} units={data.units} />
 			<PassTable
 				{records}
 				units={data.units}

@@ -1,0 +1,77 @@
+import { InputError } from '../../../../core/check/problem';
+import type { CreatedAnswer, Decision, DecisionPlan, KeepPlanAction } from '../../../../core/schema-types';
+import { productFault } from '../../../../core/season/plan/product-fault';
+import { dateFault } from '../../../../core/season/plan/season-span';
+import { ActionError } from '../../book/action-error';
+import { plantingDateOf } from '../../field/field-request';
+import {
+	addDecision,
+	keepPlan,
+	listDecisions,
+	listKeptPlans,
+	removeDecision,
+	removeKeptPlan,
+	takeDecision
+} from '../../stores/decisions';
+import { goalAt } from '../at';
+import { DECISION_EXAMPLE } from '../examples';
+import { json, operation, type Call } from '../operation';
+
+const ON = '/api/fields/{field}/{year}';
+
+function decisionAt(call: Call<'{field}{year}{decision}'>): Decision {
+	return listDecisions(call.desk.book, goalAt(call).id).find(({ id }) => id === call.params.decision)!;
+}
+
+export const decisionOperations = [
+	operation(`POST ${ON}/decisions`, {
+		summary: 'Plans a decision: on a day something is looked at, and by what it is a pass goes on or not',
+		body: json<DecisionPlan>('plan#/definitions/DecisionPlan'),
+		answer: json<CreatedAnswer>('answers#/definitions/CreatedAnswer'),
+		example: DECISION_EXAMPLE,
+		run: (call, plan) => {
+			const { book, library } = call.desk;
+			const goal = goalAt(call);
+			const { pass, on, look, since } = plan;
+			const wrong = (path: string, message: string) => {
+				throw new InputError([{ path, message }]);
+			};
+			const fault = dateFault(pass, plantingDateOf(goal, library));
+			if (fault) wrong('/pass/date', fault);
+			const product = productFault(pass, library.products);
+			if (product) wrong(`/pass/${product.key}`, product.message);
+			if (pass.date < on) wrong('/pass/date', `must not be before the look on ${on}; got "${pass.date}"`);
+			if (look === 'rain' && (since === undefined || since >= on)) {
+				wrong('/since', `must be a day before the look on ${on}; got "${since ?? 'none'}"`);
+			}
+			return { id: addDecision(book, goal, plan) };
+		}
+	}),
+	operation(`POST ${ON}/decisions/{decision}/pass`, {
+		summary: 'Puts the pass of a decision into the plan',
+		run: (call) => {
+			const decision = decisionAt(call);
+			if (decision.madeOn !== undefined) throw new ActionError('This was decided already; its pass is in the plan.');
+			takeDecision(call.desk.book, goalAt(call), decision, call.desk.today);
+		}
+	}),
+	operation(`DELETE ${ON}/decisions/{decision}`, {
+		summary: 'Deletes a decision; a pass that it put into the plan stays',
+		run: (call) => removeDecision(call.desk.book, goalAt(call), decisionAt(call))
+	}),
+	operation(`POST ${ON}/kept-plans`, {
+		summary: 'Keeps the plan as it stands under a name, to be laid beside others over simulated seasons',
+		body: json<KeepPlanAction>('plan#/definitions/KeepPlanAction'),
+		answer: json<CreatedAnswer>('answers#/definitions/CreatedAnswer'),
+		example: { name: 'All in spring' },
+		run: (call, { name }) => ({ id: keepPlan(call.desk.book, goalAt(call), name.trim()) })
+	}),
+	operation(`DELETE ${ON}/kept-plans/{keptPlan}`, {
+		summary: 'Deletes a plan that was kept',
+		run: (call) => {
+			const goal = goalAt(call);
+			const kept = listKeptPlans(call.desk.book, goal.id).find(({ id }) => id === call.params.keptPlan)!;
+			removeKeptPlan(call.desk.book, goal, kept);
+		}
+	})
+] as const;
