@@ -114,7 +114,9 @@ describe('cosecha advise', () => {
 
 	it('says how it is used', () => {
 		expect(cosecha('', 'divine')).toMatchObject({ status: 2 });
-		expect(cosecha('', '--help').stderr).toContain('verbs: advise, blend, calibrate, fit, leaf, pool, season, trial, water');
+		expect(cosecha('', '--help').stderr).toContain(
+			'verbs: advise, blend, calibrate, fit, leaf, pool, season, trial, water'
+		);
 	});
 });
 

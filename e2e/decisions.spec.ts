@@ -6,9 +6,9 @@ test('a base dose with a decision: written, on the sheet, played over simulated 
 }) => {
 	await app.openField('Heronry', 'season');
 	await hydrated(page);
-	const kept = page.getByRole('region', { name: 'Plans kept beside this one' });
-	await kept.getByLabel('Keep this plan as').fill('Once and done');
-	await kept.getByRole('button', { name: 'Keep it' }).click();
+	const kept = page.getByRole('region', { name: 'Plans saved beside this one' });
+	await kept.getByLabel('Save this plan as').fill('Once and done');
+	await kept.getByRole('button', { name: 'Save it' }).click();
 	await expect(kept.getByRole('listitem')).toContainText('Once and done');
 
 	const decided = page.getByRole('region', { name: 'To be decided' });

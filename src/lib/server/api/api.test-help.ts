@@ -16,7 +16,7 @@ import { findFieldYear, listPasses } from '../stores/field-years';
 import { listLayers } from '../stores/ground-maps';
 import { findImport } from '../stores/lab-imports';
 import { listOwnProducts } from '../stores/own-products';
-import { findPrescription, listPrescriptions } from '../stores/prescriptions';
+import { findPrescription, listPrescriptions } from '../stores/plan/prescriptions';
 import { listCurves } from '../stores/response-curves';
 import { setPreparedBy } from '../stores/settings';
 import { listWaterSources } from '../stores/water/water-sources';

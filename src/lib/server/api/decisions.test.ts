@@ -7,7 +7,7 @@ import { draftSheet } from '../field/draft-sheet';
 import { theLibrary } from '../knowledge';
 import { seasonPage } from '../pages/season-page';
 import { sheetPage } from '../pages/sheet-page';
-import { listDecisions } from '../stores/decisions';
+import { listDecisions } from '../stores/plan/decisions';
 import { findFieldYear, listPasses } from '../stores/field-years';
 import { setPreparedBy } from '../stores/settings';
 import { DECISION_EXAMPLE } from './examples';

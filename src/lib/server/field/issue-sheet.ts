@@ -7,8 +7,8 @@ import { draftSheet } from './draft-sheet';
 import type { FieldYear } from './field-year';
 import { leafFindings } from './leaf-readings';
 import type { Desk } from '../desk';
-import { listDecisions } from '../stores/decisions';
-import { newestPrescriptions } from '../stores/prescriptions';
+import { listDecisions } from '../stores/plan/decisions';
+import { newestPrescriptions } from '../stores/plan/prescriptions';
 import { issueSheet, listSheets, type Sheet } from '../stores/sheets';
 
 /** A short mark of what a draft advises, by which a page says which draft it shows. */

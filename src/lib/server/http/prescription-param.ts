@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { findPrescription, type PrescriptionRecord } from '../stores/prescriptions';
+import { findPrescription, type PrescriptionRecord } from '../stores/plan/prescriptions';
 import { theBook } from '../the-book';
 
 /** The prescription of an address. */

@@ -5,7 +5,7 @@ import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { FieldRow } from '../stores/fields';
 import { listWaterSources } from '../stores/water/water-sources';
 import { passView } from './pass-view';
-import { listPrescriptions } from '../stores/prescriptions';
+import { listPrescriptions } from '../stores/plan/prescriptions';
 import { yearRecord } from '../field/year-record';
 import type { Desk, FieldAddress } from '../desk';
 

@@ -10,7 +10,7 @@ import { catalogueFor } from '../../../core/supply/catalogue/offered-for';
 import { inEachSystem, inSystem } from '../../../core/units/rate-units';
 import { broughtInYear } from '../../../core/water/irrigation';
 import { decisionViews } from '../field/season/decision-views';
-import { listKeptPlans } from '../stores/decisions';
+import { listKeptPlans } from '../stores/plan/decisions';
 import { boardGround } from '../field/season/board-ground';
 import { passView } from './pass-view';
 import type { Desk, FieldAddress } from '../desk';

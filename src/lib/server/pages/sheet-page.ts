@@ -1,9 +1,9 @@
 import { draftSheet } from '../field/draft-sheet';
 import { draftMark } from '../field/issue-sheet';
 import { leafFindings } from '../field/leaf-readings';
-import { listDecisions } from '../stores/decisions';
+import { listDecisions } from '../stores/plan/decisions';
 import { listSheets } from '../stores/sheets';
-import { listPrescriptions, newestPrescriptions } from '../stores/prescriptions';
+import { listPrescriptions, newestPrescriptions } from '../stores/plan/prescriptions';
 import { sheetDifferences } from '../../../core/sheet/sheet-differences';
 import { sameAdvice } from '../../../core/sheet/same-advice';
 import type { Desk, FieldAddress } from '../desk';

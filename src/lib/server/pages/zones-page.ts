@@ -10,7 +10,7 @@ import { inSystem } from '../../../core/units/rate-units';
 import { costOverFlat, flatTotal, prescriptionTotal } from '../../../core/zones/prescription/prescription-totals';
 import { boundaryOf } from '../field/zones/boundary-of';
 import { listLayers, listZones } from '../stores/ground-maps';
-import { listPrescriptions } from '../stores/prescriptions';
+import { listPrescriptions } from '../stores/plan/prescriptions';
 import { adviseZones, compareZones } from '../field/zones/zone-advice';
 import type { Desk, FieldAddress } from '../desk';
 

@@ -1,6 +1,6 @@
 import { InputError } from '../../../../core/check/problem';
 import type { CreatedAnswer, Decision, DecisionPlan, KeepPlanAction } from '../../../../core/schema-types';
-import { productFault } from '../../../../core/season/plan/product-fault';
+import { productFault } from '../../../../core/season/plan/pass/product-fault';
 import { dateFault } from '../../../../core/season/plan/season-span';
 import { ActionError } from '../../book/action-error';
 import { plantingDateOf } from '../../field/field-request';
@@ -12,7 +12,7 @@ import {
 	removeDecision,
 	removeKeptPlan,
 	takeDecision
-} from '../../stores/decisions';
+} from '../../stores/plan/decisions';
 import { goalAt } from '../at';
 import { DECISION_EXAMPLE } from '../examples';
 import { json, operation, type Call } from '../operation';

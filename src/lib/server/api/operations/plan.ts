@@ -13,7 +13,7 @@ import type {
 } from '../../../../core/schema-types';
 import { planLabel } from '../../../../core/season/plan/plan-label';
 import { productOf } from '../../../../core/season/plan/plan-context';
-import { productFault } from '../../../../core/season/plan/product-fault';
+import { productFault } from '../../../../core/season/plan/pass/product-fault';
 import { dateFault, seasonSpan } from '../../../../core/season/plan/season-span';
 import { proposeProgramme } from '../../../../core/season/propose/propose-programme';
 import type { StressSetup } from '../../../../workers/stress-messages';
@@ -25,7 +25,7 @@ import { placedProgramme } from '../../field/season/placed-programme';
 import { stressSetup } from '../../field/season/stress-setup';
 import { changePasses, changeSeason, markDone } from '../../stores/field-years';
 import { listLayers, listZones } from '../../stores/ground-maps';
-import { addPrescription } from '../../stores/prescriptions';
+import { addPrescription } from '../../stores/plan/prescriptions';
 import { adviceAt, goalAt } from '../at';
 import { PASS_EXAMPLE } from '../examples';
 import { EXAMPLE_IDS, json, operation } from '../operation';

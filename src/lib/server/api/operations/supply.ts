@@ -27,7 +27,7 @@ import { readPrescription } from '../../files/prescription-file/read-prescriptio
 import { theLibrary } from '../../knowledge';
 import { setDealer } from '../../stores/dealers';
 import { keepOwnProducts, listOwnProducts, removeOwnProduct } from '../../stores/own-products';
-import { addAsApplied, findPrescription, type PrescriptionRecord } from '../../stores/prescriptions';
+import { addAsApplied, findPrescription, type PrescriptionRecord } from '../../stores/plan/prescriptions';
 import { enterPrices, pricesOn, setPrices } from '../../stores/prices';
 import { EXAMPLE_IDS, json, MAP_FILE, operation, type Call } from '../operation';
 

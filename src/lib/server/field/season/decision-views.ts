@@ -6,7 +6,7 @@ import { productOf } from '../../../../core/season/plan/plan-context';
 import { longDate } from '../../../../core/units/day-text';
 import { inSystem, type UnitSystem } from '../../../../core/units/rate-units';
 import type { Desk } from '../../desk';
-import { listDecisions } from '../../stores/decisions';
+import { listDecisions } from '../../stores/plan/decisions';
 import type { Advice } from '../field-year';
 import { seasonRequestOf } from './season-run';
 

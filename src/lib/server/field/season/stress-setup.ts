@@ -6,7 +6,7 @@ import { alternativesTo, type Alternative } from '../../../../core/season/propos
 import { nitrogenCost, nitrogenPasses } from '../../../../core/season/propose/compare-programmes';
 import type { StressSetup } from '../../../../workers/stress-messages';
 import type { Desk } from '../../desk';
-import { listDecisions, listKeptPlans } from '../../stores/decisions';
+import { listDecisions, listKeptPlans } from '../../stores/plan/decisions';
 import { pricesOn } from '../../stores/prices';
 import type { Advice, FieldYear } from '../field-year';
 import { seasonRequestOf } from './season-run';

@@ -24,7 +24,7 @@ import { listFields } from '../../stores/fields';
 import { changePasses } from '../../stores/field-years';
 import { addLayers, listLayers, listZones, replaceZones, setZoneFacts } from '../../stores/ground-maps';
 import { listOpenPasses } from '../../stores/order-passes';
-import { addAsApplied, addPrescription, findPrescription, newestPrescriptions } from '../../stores/prescriptions';
+import { addAsApplied, addPrescription, findPrescription, newestPrescriptions } from '../../stores/plan/prescriptions';
 import { adviseZones, compareZones } from './zone-advice';
 
 const TODAY = '2026-11-23';

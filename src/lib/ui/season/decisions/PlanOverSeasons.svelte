@@ -20,7 +20,7 @@
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		if (name.trim() === '') return void (problem = 'Give the plan a name to keep it by.');
+		if (name.trim() === '') return void (problem = 'Give the plan a name to save it under.');
 		problem = await save('POST /api/fields/{field}/{year}/kept-plans', address, { name });
 		if (!problem) name = '';
 	}
@@ -34,10 +34,10 @@
 
 <DecisionsPart {address} decisions={season.decisions} {catalogue} {units} plantingDate={season.plantingDate} />
 {#if season.hasStress}
-	<section class="section" aria-label="Plans kept beside this one">
-		<h2>Plans kept beside this one</h2>
+	<section class="section" aria-label="Plans saved beside this one">
+		<h2>Plans saved beside this one</h2>
 		<p class="soft small">
-			Keep the plan as it stands, change it, and lay both side by side over the simulated seasons below.
+			Save the plan as it stands, change it, and lay both side by side over the simulated seasons below.
 		</p>
 		{#if season.keptPlans.length > 0}
 			<ul>
@@ -52,8 +52,8 @@
 			</ul>
 		{/if}
 		<form class="row" onsubmit={keep}>
-			<TextInput size="sm" labelText="Keep this plan as" maxlength={80} placeholder="All in spring" bind:value={name} />
-			<Button size="small" kind="tertiary" type="submit">Keep it</Button>
+			<TextInput size="sm" labelText="Save this plan as" maxlength={80} placeholder="All in spring" bind:value={name} />
+			<Button size="small" kind="tertiary" type="submit">Save it</Button>
 		</form>
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	</section>

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
-import type { Decision, DecisionPlan, KeptPlan } from '../../../core/schema-types';
-import { act } from '../book/act';
-import { fromJson } from '../from-json';
-import { listPasses, type FieldYearRow } from './field-years';
+import type { Decision, DecisionPlan, KeptPlan } from '../../../../core/schema-types';
+import { act } from '../../book/act';
+import { fromJson } from '../../from-json';
+import { listPasses, type FieldYearRow } from '../field-years';
 
 /** A plan that was kept beside the one in use. */
 export interface KeptPlanRecord extends KeptPlan {
@@ -60,12 +60,12 @@ export function keepPlan(db: Database, fieldYear: FieldYearRow, name: string): s
 		passes: listPasses(db, fieldYear.id).map(({ plan }) => plan),
 		decisions: listDecisions(db, fieldYear.id).flatMap(({ plan, madeOn }) => (madeOn === undefined ? [plan] : []))
 	};
-	act(db, { label: `Kept the plan as ${name}`, fieldYear }, (writer) =>
+	act(db, { label: `Saved the plan as ${name}`, fieldYear }, (writer) =>
 		writer.put('kept_plan', { id, field_year_id: fieldYear.id, content: JSON.stringify(kept) })
 	);
 	return id;
 }
 
 export function removeKeptPlan(db: Database, fieldYear: FieldYearRow, { id, name }: KeptPlanRecord): void {
-	act(db, { label: `Deleted the kept plan ${name}`, fieldYear }, (writer) => writer.remove('kept_plan', id));
+	act(db, { label: `Deleted the saved plan ${name}`, fieldYear }, (writer) => writer.remove('kept_plan', id));
 }

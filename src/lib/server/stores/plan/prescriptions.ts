@@ -1,8 +1,8 @@
-import { fromJson } from '../from-json';
+import { fromJson } from '../../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
-import type { AsApplied, Prescription } from '../../../core/schema-types';
-import { act } from '../book/act';
+import type { AsApplied, Prescription } from '../../../../core/schema-types';
+import { act } from '../../book/act';
 
 /** A prescription that was handed out, with what came back of it. */
 export interface PrescriptionRecord {

@@ -1,4 +1,4 @@
-import type { Pass, Product } from '../../schema-types';
+import type { Pass, Product } from '../../../schema-types';
 
 /**
  * What is wrong with the product of a pass: it is not in the catalogue, or it cannot be measured in gallons.
