@@ -22,7 +22,7 @@ function overflow(page: Page): Promise<boolean> {
 	return page.evaluate(() => document.documentElement.scrollWidth > document.documentElement.clientWidth);
 }
 
-test('weather, my rules, products, orders, calibration and the maps can be used by everyone and fit the window', async ({
+test('weather, my rules, products, orders, calibration, trials and the maps can be used by everyone and fit the window', async ({
 	page,
 	app
 }) => {
@@ -35,6 +35,9 @@ test('weather, my rules, products, orders, calibration and the maps can be used 
 		'/calibration',
 		'/palm-nursery',
 		'/water',
+		'/trials',
+		'/trials/new',
+		'/trials/calibrate',
 		'/map'
 	]) {
 		await page.goto(app.server.origin + path);
@@ -42,6 +45,15 @@ test('weather, my rules, products, orders, calibration and the maps can be used 
 		expect(await violations(page), path).toEqual([]);
 		expect(await overflow(page), path).toBe(false);
 	}
+	await page.goto(`${app.server.origin}/trials`);
+	await page.getByRole('link', { name: 'Placement and timing of 160 lb N' }).click();
+	await hydrated(page);
+	for (const width of [1280, 390]) {
+		await page.setViewportSize({ width, height: 844 });
+		expect(await violations(page), `a trial at ${width}`).toEqual([]);
+		expect(await overflow(page), `a trial at ${width}`).toBe(false);
+	}
+	await page.setViewportSize({ width: 1280, height: 800 });
 	await app.openField('Brick Kiln', 'zones', 2026);
 	expect(await violations(page), 'zones').toEqual([]);
 	expect(await overflow(page), 'zones').toBe(false);

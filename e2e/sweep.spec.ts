@@ -15,7 +15,10 @@ const PAGES = [
 	'/palm-nursery',
 	'/map',
 	'/guides',
-	'/curves'
+	'/curves',
+	'/trials',
+	'/trials/new',
+	'/trials/calibrate'
 ];
 /** What a missing number looks like where nobody said that it is missing. */
 const SPOILED = /\bNaN\b|\bundefined\b|\bnull\b|Infinity|\[object/;

@@ -78,22 +78,34 @@
 </script>
 
 {#snippet valueCell(row: TypedRow)}
-	<TextInput
-		size="sm"
-		hideLabel
-		labelText={`${measured.name} of ${row.plot}`}
-		inputmode="decimal"
-		bind:value={row.value}
-	/>
+	<div class="cell">
+		<TextInput
+			size="sm"
+			hideLabel
+			labelText={`${measured.name} of ${row.plot}`}
+			inputmode="decimal"
+			bind:value={row.value}
+		/>
+	</div>
 {/snippet}
 {#snippet moistureCell(row: TypedRow)}
-	<TextInput size="sm" hideLabel labelText={`Moisture of ${row.plot}`} inputmode="decimal" bind:value={row.moisture} />
+	<div class="cell">
+		<TextInput
+			size="sm"
+			hideLabel
+			labelText={`Moisture of ${row.plot}`}
+			inputmode="decimal"
+			bind:value={row.moisture}
+		/>
+	</div>
 {/snippet}
 {#snippet asideCell(row: TypedRow)}
-	<TextInput size="sm" hideLabel labelText={`Why ${row.plot} is left out`} bind:value={row.setAside} />
+	<div class="cell">
+		<TextInput size="sm" hideLabel labelText={`Why ${row.plot} is left out`} bind:value={row.setAside} />
+	</div>
 {/snippet}
 {#snippet noteCell(row: TypedRow)}
-	<TextInput size="sm" hideLabel labelText={`Note on ${row.plot}`} bind:value={row.note} />
+	<div class="cell"><TextInput size="sm" hideLabel labelText={`Note on ${row.plot}`} bind:value={row.note} /></div>
 {/snippet}
 
 <section class="section" aria-label="Plots">
@@ -144,6 +156,9 @@
 </section>
 
 <style>
+	.cell {
+		min-width: 6rem;
+	}
 	.tools > :global(.bx--form-item) {
 		flex: 0 0 14rem;
 	}

@@ -182,7 +182,8 @@
 				<ul class="codes">
 					{#each treatments as { levels, name } (name)}
 						<li>
-							<span class="code" style:background={cssColor(shareOf(name), 0.75)}>{codes.get(name)}</span>
+							<span class="code" style:background={cssColor(shareOf(name), 0.75)}></span>
+							<strong>{codes.get(name)}</strong>
 							{treatmentText(plan, levels)}{name === plan.usual ? ' (usual)' : ''}
 						</li>
 					{/each}
@@ -277,9 +278,9 @@
 	}
 	.code {
 		display: inline-block;
-		min-width: 1.5em;
-		text-align: center;
-		font-weight: 600;
+		width: 1.1em;
+		height: 1.1em;
+		vertical-align: -0.15em;
 		border: 1px solid var(--ink);
 	}
 	@media (max-width: 800px) {
