@@ -81,6 +81,27 @@ describe('six rates in four blocks', () => {
 	});
 });
 
+it('small plots on a large field lie together about its middle, or about a spot, and are found at once', () => {
+	const section = fieldOf([0, 0], [5280, 0], [5280, 5280], [0, 5280]);
+	const small: TrialPlan = { ...RATES, widthFt: 60, lengthFt: 40, blocks: 12, headlandFt: 0 };
+	const wide = (plan: TrialPlan) => {
+		const frame = driveFrame(section, 0);
+		const across = layOut(plan, section).flatMap(({ shape }) =>
+			cornersOf(shape).map((corner) => frame.toFrame(corner))
+		);
+		const ends = (at: 0 | 1) =>
+			[Math.min(...across.map((one) => one[at])), Math.max(...across.map((one) => one[at]))] as const;
+		return [ends(0), ends(1)] as const;
+	};
+	const [[left, right], [from, to]] = wide(small);
+	expect(right - left).toBeLessThan(800 * 0.3048);
+	expect(to - from).toBeLessThan(500 * 0.3048);
+	const corner = driveFrame(section, 0).toDegrees(700, 700);
+	const [[nearLeft], [nearFrom]] = wide({ ...small, near: corner });
+	expect(nearLeft).toBeGreaterThan(left + 300);
+	expect(nearFrom).toBeGreaterThan(from + 300);
+});
+
 function cornersOf(shape: Shape) {
 	return shape.type === 'Polygon' ? shape.coordinates[0]! : shape.coordinates[0]![0]!;
 }

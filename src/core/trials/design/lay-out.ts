@@ -22,8 +22,7 @@ const DIGITS = 7;
  * @throws InputError where the plan does not hold together, is stopped, or does not fit into the field
  */
 export function layOut(plan: TrialPlan, field: Shape): TrialPlot[] {
-	const problems = [...planProblems(plan), ...designStops(plan)];
-	if (problems.length > 0) throw new InputError(problems);
+	checkPlan(plan);
 	const frame = driveFrame(field, plan.headingDegrees);
 	const perBlock = treatmentNames(plan).length;
 	const widthM = plan.widthFt / FT_PER_M;
@@ -54,7 +53,16 @@ export function layOut(plan: TrialPlan, field: Shape): TrialPlot[] {
 	);
 }
 
-/** First across from left to right, then along: how inset edges are told in the other room's files too. */
+/**
+ * What must hold of a plan wherever it is laid out.
+ * @throws InputError where it does not
+ */
+export function checkPlan(plan: TrialPlan): void {
+	const problems = [...planProblems(plan), ...designStops(plan)];
+	if (problems.length > 0) throw new InputError(problems);
+}
+
+/** First across from left to right, then along: by this the edges of a plot are told from its ends. */
 function rectangle(frame: DriveFrame, across: number, along: number, widthM: number, lengthM: number): Polygon {
 	const corner = (x: number, y: number) => frame.toDegrees(x, y).map((degrees) => Number(degrees.toFixed(DIGITS)));
 	const first = corner(across, along);
@@ -80,10 +88,14 @@ function doesNotFit(
 ): string {
 	const size = `${perBlock * widthFt} ft wide${lengthFt === undefined ? ', as strips over the whole field' : ` and ${lengthFt} ft long`}`;
 	const longest = lengthFt ?? 1000;
-	const steps = Math.floor(longest / STEP_FT);
-	const shorter = Array.from({ length: steps }, (_, at) => (steps - at) * STEP_FT).find(
-		(length) => length < (lengthFt ?? Infinity) && places(length).length >= blocks
-	);
+	// The longest that fits, in steps: a shorter plot fits wherever a longer one does.
+	let [fits, tooLong] = [0, Math.ceil(longest / STEP_FT)];
+	while (tooLong - fits > 1) {
+		const middle = Math.floor((fits + tooLong) / 2);
+		if (places(middle * STEP_FT).length >= blocks) fits = middle;
+		else tooLong = middle;
+	}
+	const shorter = fits === 0 ? undefined : fits * STEP_FT;
 	const remedy =
 		shorter === undefined
 			? 'Take fewer treatments, narrower plots, or drive another way.'

@@ -24,6 +24,8 @@ const LEAST_STRIP_M = 61;
 /** The first column is tried at so many places, and one that does not fit is moved on by such a share of its width. */
 const STARTS = 24;
 const STEP_SHARE = 1 / 8;
+/** More places than this are not tried against each other. */
+const MOST_TRIED = 300;
 /** What rounding makes of a place. */
 const NUDGE_M = 0.01;
 
@@ -66,7 +68,8 @@ type Spot = readonly [across: number, along: number];
  * So many blocks of a set length that lie close together, as far as they go about a spot: ground differs less over a short
  * way, and machines turn less. From each block as the first corner, columns beside and rows behind it are filled.
  */
-function closest(places: readonly BlockPlace[], most: number, widthM: number, near: Spot | undefined): BlockPlace[] {
+function closest(all: readonly BlockPlace[], most: number, widthM: number, near: Spot | undefined): BlockPlace[] {
+	const places = nearest(all, widthM, near);
 	let best: { found: BlockPlace[]; worth: number } | undefined;
 	for (const corner of places) {
 		for (let columns = 1; columns <= most; columns++) {
@@ -85,6 +88,15 @@ function closest(places: readonly BlockPlace[], most: number, widthM: number, ne
 		}
 	}
 	return best?.found ?? places.slice(0, most);
+}
+
+/** No more places than can be tried against each other: those about the spot, or about the middle of all. */
+function nearest(all: readonly BlockPlace[], widthM: number, near: Spot | undefined): readonly BlockPlace[] {
+	if (all.length <= MOST_TRIED) return all;
+	const mean = (of: (place: BlockPlace) => number) => all.reduce((sum, place) => sum + of(place), 0) / all.length;
+	const [x, y] = near ?? [mean(({ across }) => across + widthM / 2), mean(({ along }) => along)];
+	const away = ({ across, along, lengthM }: BlockPlace) => Math.hypot(across + widthM / 2 - x, along + lengthM / 2 - y);
+	return [...all].sort((a, b) => away(a) - away(b)).slice(0, MOST_TRIED);
 }
 
 /** Half the way around some blocks, and how far their middle lies from a spot, metres. */

@@ -98,6 +98,13 @@ describe('six rates in four blocks on a field of the demo', () => {
 		expect(await refused('POST /api/trials/{trial}/records/layer', { layer: world.own.layer })).toMatch(
 			/must be a yield layer; Walked P holds P/
 		);
+		await ok('POST /api/fields/{field}/layers', {
+			layer: { name: 'Tonnes', quantity: 'yield', unit: 't/ha', points: yieldLayer().slice(0, 9) }
+		});
+		const tonnes = trialPage(desk(), now()).layers.find(({ name }) => name === 'Tonnes')!.id;
+		expect(await refused('POST /api/trials/{trial}/records/layer', { layer: tonnes })).toMatch(
+			/must be in bu\/ac, as the trial is read; Tonnes is in t\/ha/
+		);
 		expect(await refused('POST /api/trials/{trial}/records/layer', { layer: 'none' })).toMatch(/no such layer/);
 		const twice = [{ plot: 101 }, { plot: 101 }];
 		expect(await refused('PUT /api/trials/{trial}/records', { records: twice })).toMatch(/101 stands twice/);
@@ -118,6 +125,9 @@ describe('six rates in four blocks on a field of the demo', () => {
 		await ok('PUT /api/trials/{trial}', { plan: { ...PLAN, price: 4.2 } });
 		expect(now()).toMatchObject({ plan: { price: 4.2 }, plots });
 		expect(await refused('PUT /api/trials/{trial}', { plan: { ...PLAN, seed: 99 } })).toMatch(/have been measured/);
+		await ok('PUT /api/fields/{field}/boundary', { boundary: null });
+		await ok('PUT /api/trials/{trial}', { plan: { ...PLAN, price: 4.3 } });
+		expect(now()).toMatchObject({ plan: { price: 4.3 }, plots });
 		const answer = await world.call('PUT /api/trials/{trial}/records', ids(), { records: [], seen: [] });
 		expect(answer.status).toBe(409);
 		expect(now().records).toEqual(records);

@@ -12,7 +12,7 @@ import type {
 	YieldsTaken
 } from '../../../../core/schema-types';
 import { designCautions } from '../../../../core/trials/design/design-cautions';
-import { layOut } from '../../../../core/trials/design/lay-out';
+import { checkPlan, layOut } from '../../../../core/trials/design/lay-out';
 import { samePlots } from '../../../../core/trials/design/same-plots';
 import { recordsFromCsv } from '../../../../core/trials/plots/records-csv';
 import { yieldOfPlots } from '../../../../core/trials/plots/yield-of-plots';
@@ -97,12 +97,13 @@ export const trialOperations = [
 		example: { plan: { ...TRIAL_PLAN_EXAMPLE, name: 'Two rates, again', seed: 12 } },
 		run: (call, { plan }) => {
 			const trial = trialAt(call);
-			const laidOut = layOut(plan, trialBoundary(fieldYearOf(call.desk, trial)));
-			const same = samePlots(plan, trial.plan);
-			if (!same && trial.records.length > 0) {
+			checkPlan(plan);
+			// Plots stay where they were drawn, whatever became of the boundary.
+			if (samePlots(plan, trial.plan)) return setTrialPlan(call.desk.book, trial, plan, trial.plots);
+			if (trial.records.length > 0) {
 				throw new ActionError('Plots of this trial have been measured: lay out another instead of moving them.');
 			}
-			setTrialPlan(call.desk.book, trial, plan, same ? trial.plots : laidOut);
+			setTrialPlan(call.desk.book, trial, plan, layOut(plan, trialBoundary(fieldYearOf(call.desk, trial))));
 		}
 	}),
 	operation('PUT /api/trials/{trial}/records', {
@@ -148,6 +149,11 @@ export const trialOperations = [
 				throw new InputError([
 					{ path: '/layer', message: `must be a yield layer; ${layer.name} holds ${layer.quantity}` }
 				]);
+			}
+			const { yieldUnit } = termsOfTrial(call.desk, trial);
+			if (layer.unit !== yieldUnit) {
+				const message = `must be in ${yieldUnit}, as the trial is read; ${layer.name} is in ${layer.unit || 'no unit'}: import it in that unit`;
+				throw new InputError([{ path: '/layer', message }]);
 			}
 			const { records, missing } = yieldOfPlots(trial.plan, trial.plots, layer.points, action, trial.records);
 			setPlotRecords(call.desk.book, trial, records, `Cut a yield layer by the plots of ${trial.plan.name}`);
