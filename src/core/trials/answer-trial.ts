@@ -5,11 +5,9 @@ import { LinearModel, type Term } from './analysis/linear-model';
 import { cellKey, readPlots, treatmentOf, type ReadTrial } from './analysis/plots';
 import { trialTerms, wholePlotTerm } from './analysis/terms';
 import { meanFamilies } from './analysis/trial-means';
+import { USUAL_CV, USUAL_LEVEL } from './analysis/usual-values';
 import { verdictOf } from './analysis/verdict';
 
-const USUAL_LEVEL = 0.95;
-/** By what strips of one treatment differ in a field of corn, percent: common practice says 6 to 8. */
-const USUAL_CV = 7;
 /** Two strips of one treatment differ by so many times the CV: the root of two. */
 const PAIR = Math.SQRT2;
 /** A plot this many standard deviations off is looked at again; common practice. */

@@ -93,6 +93,6 @@ export function cellKey({ block, levels }: Pick<Plot, 'block' | 'levels'>): stri
 }
 
 /** The treatment of a plot as one text. */
-export function treatmentOf({ levels }: Pick<Plot, 'levels'>): string {
+export function treatmentOf({ levels }: { levels: Readonly<Record<string, string | number>> }): string {
 	return Object.values(levels).join(', ');
 }

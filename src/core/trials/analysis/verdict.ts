@@ -9,7 +9,7 @@ export function verdictOf(rows: TrialAnswer['anova'], families: readonly MeanFam
 	const sentences = families.flatMap(({ means, comparison: { of, hsd } }) => {
 		const row = tested.find(({ source }) => source === of);
 		if (!row || of.includes(':')) return [];
-		if (!isReal(row.p)) return [`${of} makes no difference beyond chance (${chance(row.p)}).`];
+		if (!isReal(row.p)) return [`${of} makes no difference beyond chance (${chanceText(row.p)}).`];
 		const sorted = [...means].sort((a, b) => b.mean - a.mean);
 		const [best, worst] = [sorted[0]!, sorted.at(-1)!];
 		const like = sorted.filter(({ group }) => shares(group, best.group)).slice(1);
@@ -18,14 +18,14 @@ export function verdictOf(rows: TrialAnswer['anova'], families: readonly MeanFam
 				? `; not told apart from ${like.map(({ levels }) => levels[of]).join(', ')}`
 				: ', above all others';
 		return [
-			`${of} makes a difference (${chance(row.p)}): ${best.levels[of]} has most, ${amount(best.mean)}, ${amount(best.mean - worst.mean)} above ${worst.levels[of]}${beside}.${hsd === null ? '' : ` Two of them must be ${amount(hsd)} apart to be told apart.`}`
+			`${of} makes a difference (${chanceText(row.p)}): ${best.levels[of]} has most, ${amount(best.mean)}, ${amount(best.mean - worst.mean)} above ${worst.levels[of]}${beside}.${hsd === null ? '' : ` Two of them must be ${amount(hsd)} apart to be told apart.`}`
 		];
 	});
 	return [
 		...sentences,
 		...together.map(
 			({ source, p }) =>
-				`${source.split(':').join(' and ')} work by one another (${chance(p)}): go by their combinations.`
+				`${source.split(':').join(' and ')} work by one another (${chanceText(p)}): go by their combinations.`
 		)
 	].join(' ');
 }
@@ -36,7 +36,8 @@ function shares(one: string | null, other: string | null): boolean {
 
 const LEAST_CHANCE = 0.001;
 
-function chance(p: number | null): string {
+/** A chance as it is told: p 0.023, or p below 0.001. */
+export function chanceText(p: number | null): string {
 	return p === null ? 'not tested' : p < LEAST_CHANCE ? 'p below 0.001' : `p ${p.toFixed(3)}`;
 }
 

@@ -4,6 +4,7 @@ import type { Shape } from '../../ground/shapes/shape';
 import type { TrialPlan, TrialPlot } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { cutByField } from '../../zones/shapes/cut-by-field';
+import { USUAL_CV } from '../analysis/usual-values';
 import { MOST_REPLICATES, replicatesNeeded, seenDifference } from './replicates';
 import { rateFactor, treatmentNames } from './treatments';
 
@@ -11,8 +12,6 @@ import { rateFactor, treatmentNames } from './treatments';
 const WHOLE = 0.01;
 /** Ground that two shapes share below this share of a plot is a common edge. */
 const EDGE = 0.02;
-/** Corn strips, percent: common practice says 6 to 8. */
-export const USUAL_CV = 7;
 
 /** What forbids a design: its plots could be neither spread nor harvested on their own. */
 export function designStops({ widthFt, headerFt, passFt }: TrialPlan): Problem[] {

@@ -1,3 +1,4 @@
+import { insideTest } from '../../ground/shapes/inside';
 import { partsOf, type Shape } from '../../ground/shapes/shape';
 import type { DriveFrame } from './drive-frame';
 
@@ -31,6 +32,12 @@ const NUDGE_M = 0.01;
 
 type Line = [from: [number, number], to: [number, number]];
 
+/** A field in the frame of driving. */
+interface Ground {
+	lines: readonly Line[];
+	isInside: (across: number, along: number) => boolean;
+}
+
 /**
  * Blocks side by side and behind each other, each wholly inside the field and its ends off the headland. Full strips take the
  * longest blocks.
@@ -38,11 +45,13 @@ type Line = [from: [number, number], to: [number, number]];
  */
 export function placeBlocks(field: Shape, frame: DriveFrame, wanted: Wanted): BlockPlace[] {
 	const lines = linesOf(field, frame);
+	const inField = insideTest(field);
+	const isInside = (across: number, along: number) => inField(frame.toDegrees(across, along));
 	const acrosses = lines.flatMap(([a, b]) => [a[0], b[0]]);
 	const [from, to] = [Math.min(...acrosses), Math.max(...acrosses)];
 	let best: BlockPlace[] = [];
 	for (let start = 0; start < STARTS; start++) {
-		const found = columnsFrom(from + (start / STARTS) * wanted.widthM, to, lines, wanted);
+		const found = columnsFrom(from + (start / STARTS) * wanted.widthM, to, { lines, isInside }, wanted);
 		if (gain(found, wanted.blocks) > gain(best, wanted.blocks) + 1e-6) best = found;
 	}
 	const used =
@@ -111,15 +120,10 @@ function ends(values: readonly number[]): [least: number, most: number] {
 	return [Math.min(...values), Math.max(...values)];
 }
 
-function columnsFrom(
-	start: number,
-	to: number,
-	lines: readonly Line[],
-	{ widthM, lengthM, headlandM }: Wanted
-): BlockPlace[] {
+function columnsFrom(start: number, to: number, ground: Ground, { widthM, lengthM, headlandM }: Wanted): BlockPlace[] {
 	const found: BlockPlace[] = [];
 	for (let across = start; across + widthM <= to;) {
-		const own = freeRuns(lines, across, across + widthM).flatMap(([from, end]) => {
+		const own = freeRuns(ground, across, across + widthM).flatMap(([from, end]) => {
 			const [first, last] = [from + headlandM, end - headlandM];
 			if (lengthM === undefined) {
 				return last - first >= LEAST_STRIP_M ? [{ across, along: first, lengthM: last - first }] : [];
@@ -134,12 +138,12 @@ function columnsFrom(
 }
 
 /** The stretches along which a column lies wholly inside: between the edges that it meets. */
-function freeRuns(lines: readonly Line[], left: number, right: number): [number, number][] {
+function freeRuns({ lines, isInside }: Ground, left: number, right: number): [number, number][] {
 	const met = lines.flatMap((line) => spanIn(line, left, right) ?? []).sort((a, b) => a[0] - b[0]);
 	const runs: [number, number][] = [];
 	let end = met[0]?.[1] ?? 0;
 	for (const [from, to] of met) {
-		if (from > end && isInside(lines, (left + right) / 2, (end + from) / 2)) runs.push([end, from]);
+		if (from > end && isInside((left + right) / 2, (end + from) / 2)) runs.push([end, from]);
 		end = Math.max(end, to);
 	}
 	return runs;
@@ -152,13 +156,6 @@ function spanIn([[ax, ay], [bx, by]]: Line, left: number, right: number): [[numb
 	const inside = (across: number) => Math.min(right, Math.max(left, across));
 	const ends = ax === bx ? [ay, by] : [along(inside(ax)), along(inside(bx))];
 	return [[Math.min(...ends), Math.max(...ends)]];
-}
-
-function isInside(lines: readonly Line[], across: number, along: number): boolean {
-	const crossed = lines.filter(
-		([[ax, ay], [bx, by]]) => ay > along !== by > along && across < ax + ((bx - ax) * (along - ay)) / (by - ay)
-	);
-	return crossed.length % 2 === 1;
 }
 
 function linesOf(field: Shape, frame: DriveFrame): Line[] {

@@ -15,6 +15,9 @@ export const MEASURES: readonly { id: TrialMeasure; name: string; unit: string; 
 	{ id: 'testWeight', name: 'Test weight', unit: 'lb/bu', most: 90 }
 ];
 
+/** The wettest grain that is believed, percent. */
+export const MOST_MOISTURE = 60;
+
 /** A measure by its id. */
 export function measureOf(id: TrialMeasure) {
 	return MEASURES.find((one) => one.id === id)!;

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { InputError, type Problem } from '../../check/problem';
 import type { PlotRecord, TrialPlot } from '../../schema-types';
 import { treatmentOf } from '../analysis/plots';
-import { MEASURES, valuesWithout } from './measures';
+import { MEASURES, MOST_MOISTURE, valuesWithout } from './measures';
 
 const MOISTURE = 'moisture, %';
 const ASIDE = 'set aside because';
@@ -73,7 +73,7 @@ export function recordsFromCsv(text: string, plots: readonly TrialPlot[], known:
 			const value = number(id.toLowerCase(), most);
 			if (value !== undefined) values[id] = value;
 		}
-		const moisture = heads.includes(MOISTURE) ? number(MOISTURE, 60) : before?.moisturePercent;
+		const moisture = heads.includes(MOISTURE) ? number(MOISTURE, MOST_MOISTURE) : before?.moisturePercent;
 		const words = (column: string, standing: string | undefined) =>
 			heads.includes(column) ? (row[column] ?? '').trim() : (standing ?? '');
 		const aside = words(ASIDE, before?.setAside);

@@ -3,6 +3,7 @@ import type { TrialAnswer, TrialObservation, TrialPlan } from '../../schema-type
 import { treatmentOf } from '../analysis/plots';
 import { treatmentsOf } from '../design/treatments';
 import type { ReadingTerms } from './read-trial';
+import { wholeMeans } from './whole-means';
 
 /** A treatment in money. */
 export interface TreatmentMoney {
@@ -33,11 +34,7 @@ export function moneyOfTreatments(
 ): TreatmentMoney[] {
 	const { price, costs = {}, usual } = plan;
 	if (price === undefined || used.length === 0) return [];
-	const meanOf = new Map(
-		means
-			.filter(({ levels }) => Object.keys(levels).length === plan.factors.length)
-			.map((one) => [treatmentOf(one), one.mean])
-	);
+	const meanOf = new Map(wholeMeans({ means }).map((one) => [treatmentOf(one), one.mean]));
 	const known = treatmentsOf(plan).flatMap((levels) => {
 		const treatment = treatmentOf({ levels });
 		const mean = meanOf.get(treatment);

@@ -1,8 +1,10 @@
 import { formatNumber, formatQuantity } from '../../units/display';
 import type { AnovaRow, TrialAnswer, TrialObservation, TrialPlan } from '../../schema-types';
 import { treatmentOf } from '../analysis/plots';
+import { USUAL_LEVEL } from '../analysis/usual-values';
 import { rateFactor } from '../design/treatments';
 import type { TreatmentMoney } from './money';
+import { wholeMeans } from './whole-means';
 import type { ReadingTerms } from './read-trial';
 
 interface Said {
@@ -55,7 +57,7 @@ function rangeText(gain: TreatmentMoney['gain']): string {
 /** In how many of the blocks that have both a treatment yielded more than another, and by how much. */
 function aheadIn(used: readonly TrialObservation[], one: string, other: string) {
 	const yieldIn = (block: TrialObservation['block'], treatment: string) =>
-		used.find((plot) => plot.block === block && treatmentName(plot) === treatment)?.yield;
+		used.find((plot) => plot.block === block && treatmentOf(plot) === treatment)?.yield;
 	const apart = [...new Set(used.map(({ block }) => block))].flatMap((block) => {
 		const [mine, theirs] = [yieldIn(block, one), yieldIn(block, other)];
 		return mine === undefined || theirs === undefined ? [] : [mine - theirs];
@@ -68,19 +70,10 @@ function aheadIn(used: readonly TrialObservation[], one: string, other: string) 
 	};
 }
 
-function treatmentName({ levels }: TrialObservation): string {
-	return treatmentOf({
-		levels: Object.fromEntries(Object.entries(levels).map(([name, level]) => [name, String(level)]))
-	});
-}
-
-function groundSentence({ grounds, byGround }: Said, { level = 0.95, yieldUnit }: ReadingTerms): string {
+function groundSentence({ grounds, byGround }: Said, { level = USUAL_LEVEL, yieldUnit }: ReadingTerms): string {
 	if (grounds.length < 2) return '';
 	const each = grounds.map(({ ground, answer }) => {
-		const most = Math.max(...answer.means.map(({ levels }) => Object.keys(levels).length));
-		const [best] = answer.means
-			.filter(({ levels }) => Object.keys(levels).length === most)
-			.sort((a, b) => b.mean - a.mean);
+		const [best] = wholeMeans(answer).sort((a, b) => b.mean - a.mean);
 		return `on the ${ground} ${treatmentOf(best!)} had most, ${formatQuantity(Math.round(best!.mean * 10) / 10, yieldUnit)}`;
 	});
 	const differ =

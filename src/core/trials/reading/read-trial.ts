@@ -116,7 +116,7 @@ function groundRow(
 	const factor = plan.factors[0]!.name;
 	const whole = used.map((one) => ({
 		block: one.block,
-		levels: { [factor]: treatmentOf({ levels: textLevels(one) }), [GROUND]: groundOf(one) },
+		levels: { [factor]: treatmentOf(one), [GROUND]: groundOf(one) },
 		yield: one.yield
 	}));
 	const { anova } = answerTrial({
@@ -126,10 +126,6 @@ function groundRow(
 		...(terms.level === undefined ? {} : { level: terms.level })
 	});
 	return anova.find(({ source, p }) => p !== null && source.includes(GROUND) && source.includes(':'));
-}
-
-function textLevels({ levels }: TrialObservation): Record<string, string> {
-	return Object.fromEntries(Object.entries(levels).map(([name, level]) => [name, String(level)]));
 }
 
 function observationsOf(

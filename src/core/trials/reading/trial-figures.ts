@@ -1,10 +1,9 @@
 import { figure, type Figure } from '../../figure/figure';
 import type { AnovaRow, TrialAnswer, TrialPlan } from '../../schema-types';
 import { tAt } from '../analysis/distributions';
+import { USUAL_LEVEL } from '../analysis/usual-values';
 import { treatmentNames } from '../design/treatments';
 import type { ReadingTerms } from './read-trial';
-
-const USUAL_LEVEL = 0.95;
 
 /** The numbers of an analysis with what they are made of: error, its freedom, least difference, coefficient of variation. */
 export function trialFigures(

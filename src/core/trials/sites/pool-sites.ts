@@ -1,5 +1,7 @@
 import type { PoolAnswer, PoolRequest } from '../../schema-types';
 import { chiSquareChance, tAt, tChance } from '../analysis/distributions';
+import { USUAL_LEVEL } from '../analysis/usual-values';
+import { chanceText } from '../analysis/verdict';
 
 const MOST_STEPS = 200;
 const CLOSE = 1e-12;
@@ -9,7 +11,7 @@ const CLOSE = 1e-12;
  * scoring), interval by Knapp and Hartung 2003, Statistics in Medicine 22. Reference: R `metafor`, `rma(test = "knha")`.
  * @param request two sites or more, each with its effect and standard error
  */
-export function poolSites({ effects, level = 0.95 }: PoolRequest): PoolAnswer {
+export function poolSites({ effects, level = USUAL_LEVEL }: PoolRequest): PoolAnswer {
 	const ys = effects.map(({ effect }) => effect);
 	const vs = effects.map(({ se }) => se ** 2);
 	const free = ys.length - 1;
@@ -86,7 +88,7 @@ function verdictOf(
 	const text = (value: number) => String(Number(value.toPrecision(3)));
 	const proven = low > 0 || high < 0;
 	const sure = proven
-		? `Over ${sites} sites the effect is ${text(effect)} (${text(low)} to ${text(high)}), beyond chance (p ${p < 0.001 ? 'below 0.001' : p.toFixed(3)}).`
+		? `Over ${sites} sites the effect is ${text(effect)} (${text(low)} to ${text(high)}), beyond chance (${chanceText(p)}).`
 		: `Over ${sites} sites the effect is ${text(effect)}, somewhere from ${text(low)} to ${text(high)}: not told from none.`;
 	const next = `On one more site like these it would be from ${text(predictionLow)} to ${text(predictionHigh)} in ${Math.round(100 * level)} of 100.`;
 	const differ =

@@ -3,6 +3,7 @@
 	import { Disclosure } from 'carbon-components-svelte';
 	import type { TrialMean, TrialPlan } from '$core/schema-types';
 	import { treatmentOf } from '$core/trials/analysis/plots';
+	import { wholeMeans } from '$core/trials/reading/whole-means';
 	import type { TrialReading } from '$core/trials/reading/read-trial';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import Quantity from '../figure/Quantity.svelte';
@@ -16,11 +17,7 @@
 	}
 	const { plan, reading, codes, unit }: Props = $props();
 
-	const whole = $derived(
-		reading.answer.means
-			.filter(({ levels }) => Object.keys(levels).length === plan.factors.length)
-			.toSorted((a, b) => b.mean - a.mean)
-	);
+	const whole = $derived(wholeMeans(reading.answer).sort((a, b) => b.mean - a.mean));
 	/** Means of the levels of one factor, where there are several. */
 	const single = $derived(
 		plan.factors.length === 1 ? [] : reading.answer.means.filter(({ levels }) => Object.keys(levels).length === 1)

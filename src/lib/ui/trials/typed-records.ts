@@ -1,5 +1,5 @@
 import type { PlotRecord, TrialMeasure, TrialPlot } from '$core/schema-types';
-import { measureOf, valuesWithout } from '$core/trials/plots/measures';
+import { measureOf, MOST_MOISTURE, valuesWithout } from '$core/trials/plots/measures';
 
 /** A plot's line as it is typed. */
 export interface TypedRow {
@@ -9,8 +9,6 @@ export interface TypedRow {
 	setAside: string;
 	note: string;
 }
-
-const MOST_MOISTURE = 60;
 
 export function typedRows(
 	plots: readonly TrialPlot[],

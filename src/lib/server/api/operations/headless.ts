@@ -3,6 +3,7 @@ import { fitTrial } from '../../../../core/rates/nitrogen/response/answer-fit';
 import { answerLeaf } from '../../../../core/reading/leaf/answer-leaf';
 import { answerTrial } from '../../../../core/trials/answer-trial';
 import { answerCalibrate } from '../../../../core/trials/calibration/answer-calibrate';
+import { poolSites } from '../../../../core/trials/sites/pool-sites';
 import { answerWater } from '../../../../core/water/answer-water';
 import { answerSeason } from '../../../../core/season/answer-season';
 import { solveBlend } from '../../../../core/supply/blend/solve-blend';
@@ -18,6 +19,8 @@ import type {
 	FitRequest,
 	LeafAnswer,
 	LeafRequest,
+	PoolAnswer,
+	PoolRequest,
 	SeasonAnswer,
 	SeasonRequest,
 	TrialAnswer,
@@ -31,6 +34,7 @@ import {
 	CALIBRATE_EXAMPLE,
 	FIT_EXAMPLE,
 	LEAF_EXAMPLE,
+	POOL_EXAMPLE,
 	SEASON_EXAMPLE,
 	TRIAL_EXAMPLE,
 	WATER_EXAMPLE
@@ -73,6 +77,13 @@ export const headlessOperations = [
 		answer: json<TrialAnswer>('trial-answer'),
 		example: TRIAL_EXAMPLE,
 		run: (_, body) => answerTrial(body)
+	}),
+	operation('POST /api/pool', {
+		summary: 'Reads effects of several sites as one: variance between them by REML, interval by Knapp and Hartung',
+		body: json<PoolRequest>('trial#/definitions/PoolRequest'),
+		answer: json<PoolAnswer>('trial#/definitions/PoolAnswer'),
+		example: POOL_EXAMPLE,
+		run: (_, body) => poolSites(body)
 	}),
 	operation('POST /api/calibrate', {
 		summary: 'Reads critical values of a soil or leaf test from sites, by each way of reading them',

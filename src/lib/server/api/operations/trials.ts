@@ -2,8 +2,6 @@ import { InputError } from '../../../../core/check/problem';
 import type {
 	CreatedAnswer,
 	PlotRecordsAction,
-	PoolAnswer,
-	PoolRequest,
 	RecordsRead,
 	TrialAction,
 	TrialBook,
@@ -17,7 +15,6 @@ import { samePlots } from '../../../../core/trials/design/same-plots';
 import { recordsFromCsv } from '../../../../core/trials/plots/records-csv';
 import { yieldOfPlots } from '../../../../core/trials/plots/yield-of-plots';
 import { readTrial } from '../../../../core/trials/reading/read-trial';
-import { poolSites } from '../../../../core/trials/sites/pool-sites';
 import { ActionError } from '../../book/action-error';
 import { groundOfTrial, trialBoundary } from '../../field/trials/trial-ground';
 import { termsOfTrial } from '../../field/trials/trial-terms';
@@ -32,7 +29,7 @@ import {
 	setTrialPlan,
 	type BookTrial
 } from '../../stores/trials';
-import { POOL_EXAMPLE, TRIAL_PLAN_EXAMPLE } from '../examples';
+import { TRIAL_PLAN_EXAMPLE } from '../examples';
 import { EXAMPLE_IDS, json, operation, type Call } from '../operation';
 import { NotThere } from '../refusals';
 
@@ -163,12 +160,5 @@ export const trialOperations = [
 	operation('DELETE /api/trials/{trial}', {
 		summary: 'Deletes a trial with what was measured on it',
 		run: (call) => removeTrial(call.desk.book, trialAt(call))
-	}),
-	operation('POST /api/pool', {
-		summary: 'Reads effects of several sites as one: variance between them by REML, interval by Knapp and Hartung',
-		body: json<PoolRequest>('trial#/definitions/PoolRequest'),
-		answer: json<PoolAnswer>('trial#/definitions/PoolAnswer'),
-		example: POOL_EXAMPLE,
-		run: (_, body) => poolSites(body)
 	})
 ] as const;

@@ -3,6 +3,7 @@ import type { Shape } from '../../../../core/ground/shapes/shape';
 import { treatmentOf } from '../../../../core/trials/analysis/plots';
 import { treatmentCodes } from '../../../../core/trials/design/treatment-codes';
 import { treatmentNames } from '../../../../core/trials/design/treatments';
+import { wholeMeans } from '../../../../core/trials/reading/whole-means';
 import type { TrialReading } from '../../../../core/trials/reading/read-trial';
 import { formatNumber, formatQuantity } from '../../../../core/units/display';
 import { longDate } from '../../../../core/units/day-text';
@@ -85,8 +86,7 @@ function meanRows({ plan }: BookTrial, { answer, money }: TrialReading, yieldUni
 		'Group',
 		...(money.length > 0 ? ['Net, $/ac', 'Over usual', '95 % range'] : [])
 	];
-	const whole = answer.means.filter(({ levels }) => Object.keys(levels).length === plan.factors.length);
-	const rows = [...whole]
+	const rows = wholeMeans(answer)
 		.sort((a, b) => b.mean - a.mean)
 		.map((one): TableCell[] => {
 			const treatment = treatmentOf(one);

@@ -1,4 +1,5 @@
 import { treatmentOf } from '../../../../core/trials/analysis/plots';
+import { wholeMeans } from '../../../../core/trials/reading/whole-means';
 import { readTrial } from '../../../../core/trials/reading/read-trial';
 import type { Desk } from '../../desk';
 import { termsOfTrial } from '../../field/trials/trial-terms';
@@ -27,10 +28,8 @@ export function trialsPage(desk: Desk) {
 				grounds: [...new Set(plan.grounds ?? [])].filter(Boolean),
 				/** Of whole treatments, with standard errors. */
 				means: reading.applies
-					? reading.answer.means.flatMap((one) =>
-							Object.keys(one.levels).length === plan.factors.length && one.se !== null
-								? [{ treatment: treatmentOf(one), mean: one.mean, se: one.se }]
-								: []
+					? wholeMeans(reading.answer).flatMap((one) =>
+							one.se === null ? [] : [{ treatment: treatmentOf(one), mean: one.mean, se: one.se }]
 						)
 					: []
 			};
