@@ -80,6 +80,34 @@ describe('placement x timing, eight treatments on a wet and a dry half', () => {
 		);
 		expect(reading.verdict).not.toContain('\n');
 	});
+	it('each mean opens into its plots, its error into the mean square; a plot that is missing is told', () => {
+		reading.answer.means.forEach(({ mean, se, n }, at) => {
+			const { mean: shown, se: error } = reading.means[at]!;
+			expect(shown.value).toBeCloseTo(mean, 9);
+			expect(shown.inputs).toHaveLength(n);
+			expect(shown.inputs.reduce((sum, { value }) => sum + value, 0) / n).toBeCloseTo(mean, 9);
+			expect(error!.value).toBe(se);
+			expect(error!.inputs[1]!.value).toBeCloseTo(n, 6);
+		});
+		const whole = recordOf(PLACEMENT, yieldOf);
+		const short = read({ ...whole, records: whole.records.slice(1) });
+		const hit = short.answer.means.findIndex(({ n }) => n === 3);
+		expect(short.means[hit]!.mean.formula).toMatch(/^least squares mean/);
+		expect(short.means[hit]!.mean.inputs[0]!.inputs).toHaveLength(3);
+		const split: TrialPlan = {
+			...RATES,
+			design: 'split-plot',
+			wholePlot: 'A',
+			factors: [
+				{ name: 'A', levels: ['x', 'y'] },
+				{ name: 'B', levels: ['1', '2', '3'] }
+			],
+			usual: 'x, 1'
+		};
+		const both = read(recordOf(split, (level, block) => (level === 'x' ? 100 : 110) + ((block * 7) % 5)));
+		expect(both.means.every(({ se }) => se === undefined)).toBe(true);
+		expect(both.means).toHaveLength(both.answer.means.length);
+	});
 	it('figures open into sums of squares, error and freedom', () => {
 		const [lsd, cv] = reading.figures;
 		const residual = reading.answer.anova.find(({ source }) => source === 'residual')!;

@@ -6,7 +6,7 @@ import { measureOf } from '../plots/measures';
 import { atStandardMoisture } from '../plots/standard-moisture';
 import { moneyOfTreatments, type TreatmentMoney } from './money';
 import { moneySentence, paragraphOf } from './paragraph';
-import { trialFigures } from './trial-figures';
+import { meanFigures, trialFigures, type MeanFigures } from './trial-figures';
 
 /** A name that no factor of a plan can have. */
 const GROUND = 'ground of the block';
@@ -22,6 +22,8 @@ export interface TrialReading {
 	byGround: AnovaRow | undefined;
 	/** Of yields that have a price. */
 	money: TreatmentMoney[];
+	/** What stands behind each mean of the answer, in its order. */
+	means: MeanFigures[];
 	/** Least differences and the coefficient of variation, with what they are made of. */
 	figures: Figure[];
 	/** All of it in one paragraph. */
@@ -83,6 +85,7 @@ export function readTrial(
 		grounds,
 		byGround,
 		money,
+		means: meanFigures(plan, answer, used, terms),
 		figures: trialFigures(plan, answer, terms),
 		verdict: paragraphOf(plan, said, terms),
 		headline: moneySentence(plan, said, terms) || answer.verdict,

@@ -1,6 +1,8 @@
 import { figure, type Figure } from '../../figure/figure';
-import type { AnovaRow, TrialAnswer, TrialPlan } from '../../schema-types';
+import { entriesOf } from '../../check/typed-object';
+import type { AnovaRow, TrialAnswer, TrialMean, TrialObservation, TrialPlan } from '../../schema-types';
 import { tAt } from '../analysis/distributions';
+import { treatmentOf } from '../analysis/plots';
 import { USUAL_LEVEL } from '../analysis/usual-values';
 import { treatmentNames } from '../design/treatments';
 import type { ReadingTerms } from './read-trial';
@@ -12,7 +14,8 @@ export function trialFigures(
 	{ level = USUAL_LEVEL, yieldUnit }: ReadingTerms
 ): Figure[] {
 	const residual = answer.anova.findLast(({ source }) => source === 'residual');
-	if (!residual || residual.ms === null) return [];
+	// Plots that repeat to the last digit leave no error to divide by.
+	if (!residual || residual.ms === null || residual.ms <= 0) return [];
 	const error = errorFigure(residual, residual.ms);
 	return [
 		...(answer.lsd === null ? [] : [lsdFigure(answer.lsd, error, residual.df, level, yieldUnit)]),
@@ -85,4 +88,70 @@ function cvFigure(cv: number, error: Figure, plan: TrialPlan): Figure {
 		],
 		basis: 'measured'
 	});
+}
+
+/** A mean with the plots that it is of, and its standard error where one error holds for it. */
+export interface MeanFigures {
+	mean: Figure;
+	se: Figure | undefined;
+}
+
+/** More plots than this are told by their sum. */
+const MOST_LISTED = 12;
+const SAME = 1e-9;
+
+/** The means of an analysis in its order, each with the plots behind it; in a split plot the errors are of two kinds and stand as they are. */
+export function meanFigures(
+	plan: TrialPlan,
+	{ means, anova }: TrialAnswer,
+	used: readonly TrialObservation[],
+	{ yieldUnit }: ReadingTerms
+): MeanFigures[] {
+	const residual = anova.findLast(({ source }) => source === 'residual');
+	const error = residual && residual.ms !== null && residual.ms > 0 ? errorFigure(residual, residual.ms) : undefined;
+	return means.map(({ levels, mean, se }) => {
+		const own = used.filter((plot) => entriesOf(levels).every(([name, level]) => String(plot.levels[name]) === level));
+		const sum = own.reduce((total, plot) => total + plot.yield, 0);
+		const plain = figure({
+			label: `mean of ${own.length} plots`,
+			value: sum / own.length,
+			unit: yieldUnit,
+			formula: 'sum / plots',
+			inputs:
+				own.length > MOST_LISTED
+					? [part('sum of the plots', sum, yieldUnit), part('plots', own.length, '')]
+					: own.map((plot) => part(`block ${plot.block}`, plot.yield, yieldUnit)),
+			basis: 'measured'
+		});
+		const label = `${treatmentOf({ levels })}: mean`;
+		const adjusted = Math.abs(plain.value - mean) > SAME * Math.abs(mean);
+		return {
+			mean: adjusted
+				? figure({
+						label,
+						value: mean,
+						unit: yieldUnit,
+						formula: 'least squares mean: even over the blocks and treatments, whatever plots are missing',
+						inputs: [plain],
+						basis: 'measured'
+					})
+				: { ...plain, label },
+			se: se !== null && error && plan.design !== 'split-plot' ? standardError(levels, se, error, yieldUnit) : undefined
+		};
+	});
+}
+
+function standardError(levels: TrialMean['levels'], se: number, error: Figure, yieldUnit: string): Figure {
+	return figure({
+		label: `${treatmentOf({ levels })}: standard error of the mean`,
+		value: se,
+		unit: yieldUnit,
+		formula: 'sqrt(mean square of the error / plots)',
+		inputs: [error, part('plots, even over what is missing', error.value / (se * se), '')],
+		basis: 'measured'
+	});
+}
+
+function part(label: string, value: number, unit: string): Figure {
+	return figure({ label, value, unit, basis: 'measured' });
 }

@@ -23,6 +23,7 @@
 		plan.factors.length === 1 ? [] : reading.answer.means.filter(({ levels }) => Object.keys(levels).length === 1)
 	);
 	const moneyOf = (mean: TrialMean) => reading.money.find(({ treatment }) => treatment === treatmentOf(mean));
+	const behind = (mean: TrialMean) => reading.means[reading.answer.means.indexOf(mean)];
 	const name = (mean: TrialMean) => `${treatmentOf(mean)}${treatmentOf(mean) === plan.usual ? ' (usual)' : ''}`;
 	const text = (value: number) => formatNumber(Math.round(value * 10) / 10, unit);
 	const range = (mean: TrialMean) => {
@@ -30,8 +31,15 @@
 		if (gain?.low === undefined || gain.high === undefined) return '';
 		return `${formatQuantity(gain.low, '$')} to ${formatQuantity(gain.high, '$')}`;
 	};
-	const shown = (value: number | null, digits: number) => (value === null ? '' : value.toFixed(digits));
+	/** Plots that repeat to the last digit have an F without end, which says nothing. */
+	const shown = (value: number | null, digits: number) =>
+		value === null || !Number.isFinite(value) ? '' : value.toFixed(digits);
 </script>
+
+{#snippet errorCell(mean: TrialMean)}
+	{@const answer = behind(mean)?.se}
+	{#if answer}<Quantity {answer} bare />{:else if mean.se !== null}{text(mean.se)}{/if}
+{/snippet}
 
 <ListTable
 	label="Means of the treatments"
@@ -40,8 +48,8 @@
 	columns={[
 		{ name: '', of: (mean) => codes.get(treatmentOf(mean)) ?? '' },
 		{ name: 'Treatment', of: name },
-		{ name: `Mean, ${unit}`, of: ({ mean }) => text(mean), number: true },
-		{ name: 'Error', of: ({ se }) => (se === null ? '' : text(se)), number: true },
+		{ name: `Mean, ${unit}`, answer: (mean) => behind(mean)?.mean, bare: true },
+		{ name: 'Standard error', cell: errorCell, number: true },
 		{ name: 'Plots', of: ({ n }) => n, number: true },
 		{ name: 'Group', of: ({ group }) => group },
 		...(reading.money.length > 0
@@ -70,8 +78,8 @@
 		columns={[
 			{ name: 'Factor', of: ({ levels }) => Object.keys(levels)[0] },
 			{ name: 'Level', of: treatmentOf },
-			{ name: `Mean, ${unit}`, of: ({ mean }) => text(mean), number: true },
-			{ name: 'Error', of: ({ se }) => (se === null ? '' : text(se)), number: true },
+			{ name: `Mean, ${unit}`, answer: (mean) => behind(mean)?.mean, bare: true },
+			{ name: 'Standard error', cell: errorCell, number: true },
 			{ name: 'Group', of: ({ group }) => group }
 		]}
 	/>
