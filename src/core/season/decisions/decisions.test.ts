@@ -85,7 +85,9 @@ describe('base plus one decision against once and done, poorly drained ground', 
 		expect(against!.gain.wet).toBeGreaterThan(0);
 		expect(against!.betterWet).toBeGreaterThan(against!.wetSeasons / 2);
 		const text = adaptiveText(against!, 'bu/ac');
-		expect(text).toContain(`ahead on the mean and $${against!.gain.wet.toFixed(2)}/ac in the wettest fifth`);
+		expect(text).toContain(`on the mean and $${against!.gain.wet.toFixed(2)}/ac ahead in the wettest fifth`);
+		const turned = { ...against!, gain: { ...against!.gain, mean: -1.5 } };
+		expect(adaptiveText(turned, 'bu/ac')).toContain('it comes out $1.50/ac behind on the mean');
 		expect(text).toContain(`it does not in ${100 - against!.better} of 100 seasons`);
 	});
 	it('adds in wet seasons more than in others, and its cost is counted only then', () => {
@@ -96,9 +98,15 @@ describe('base plus one decision against once and done, poorly drained ground', 
 		expect(never.programmes[0]!.returnOverN!.mean).toBeCloseTo(outcome.programmes[2]!.returnOverN!.mean, 9);
 		expect(alone!.against).toBe('Base alone');
 	});
+	it('is not told again of the twin that only tries inhibitors', () => {
+		const twin = { ...adaptive, name: 'Twin', inhibitors: 'with' as const };
+		expect(finished([adaptive, once, twin], 4.5).adaptive.map(({ plan, against: other }) => [plan, other])).toEqual([
+			['Base plus', 'Once']
+		]);
+	});
 	it('is told in yield where a price is missing', () => {
 		const [bare] = finished([{ ...adaptive, nitrogenCost: undefined }, once]).adaptive;
 		expect(bare!.unit).toBe('yield');
-		expect(adaptiveText(bare!, 'bu/ac')).toMatch(/ bu\/ac ahead on the mean/);
+		expect(adaptiveText(bare!, 'bu/ac')).toMatch(/ bu\/ac (ahead|behind) on the mean/);
 	});
 });

@@ -184,7 +184,7 @@ interface Seasons {
 	dry: readonly number[];
 }
 
-/** Each programme that decides against each that does not: by return, or by yield where a price is missing. */
+/** Each programme that decides against each that does not, twins with or without inhibitors left out: by return, or by yield where a price is missing. */
 function adaptiveChances(
 	programmes: readonly TriedProgramme[],
 	{ answers, decided, returns, wet, dry }: Seasons
@@ -193,7 +193,7 @@ function adaptiveChances(
 	const yields = (at: number) =>
 		answers[at]!.map(({ balance }) => balance.yieldShare * programmes[at]!.request.crop.yieldGoal);
 	return programmes.flatMap((plan, at) =>
-		!decides(plan)
+		!decides(plan) || plan.inhibitors !== undefined
 			? []
 			: programmes.flatMap((against, other): AdaptiveChance[] => {
 					if (decides(against) || against.inhibitors !== undefined) return [];
