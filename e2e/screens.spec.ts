@@ -36,6 +36,8 @@ test('weather, my rules, products, orders, calibration, trials and the maps can 
 		'/palm-nursery',
 		'/water',
 		'/trials',
+		'/work',
+		'/programmes',
 		'/trials/new',
 		'/trials/calibrate',
 		'/map'

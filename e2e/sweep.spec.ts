@@ -17,6 +17,8 @@ const PAGES = [
 	'/guides',
 	'/curves',
 	'/trials',
+	'/work',
+	'/programmes',
 	'/trials/new',
 	'/trials/calibrate'
 ];

@@ -33,6 +33,8 @@
 	];
 
 	const SELDOM = [
+		{ href: '/work', name: 'Many fields at once' },
+		{ href: '/programmes', name: 'House programmes' },
 		{ href: '/map', name: 'Map of all fields' },
 		{ href: '/prices', name: 'Prices' },
 		{ href: '/products', name: 'Products' },

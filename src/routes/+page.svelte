@@ -128,7 +128,9 @@
 				<h2>{data.rows.length} fields, {growers} growers, plans for {data.year}</h2>
 			</div>
 			<div class="row">
-				<Button size="small" href="/import">Import a lab file</Button>
+				{#if data.rows.length > 1}<Button size="small" href={`/work?year=${data.year}`}>Work on many fields</Button
+					>{/if}
+				<Button size="small" kind="tertiary" href="/import">Import a lab file</Button>
 				<Button size="small" kind="tertiary" onclick={() => (adding = true)}>New field</Button>
 			</div>
 		</div>

@@ -38,6 +38,8 @@ import leafRanges from '../../../schemas/leaf-ranges.schema.json';
 import manures from '../../../schemas/manures.schema.json';
 import seasonRules from '../../../schemas/season-rules.schema.json';
 import seasonLimits from '../../../schemas/season-limits.schema.json';
+import houseProgramme from '../../../schemas/house-programme.schema.json';
+import work from '../../../schemas/work.schema.json';
 import houseRules from '../../../schemas/house-rules.schema.json';
 import stages from '../../../schemas/stages.schema.json';
 import seasonModel from '../../../schemas/season-model.schema.json';
@@ -70,6 +72,8 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	seasonRules,
 	stages,
 	houseRules,
+	houseProgramme,
+	work,
 	weather,
 	waterLimits,
 	waterRequest,

@@ -10,6 +10,8 @@
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import CommonMix from '$lib/ui/supply/CommonMix.svelte';
+	import { IssueSheets } from '$lib/ui/work/issue-sheets.svelte';
+	import SheetFiles from '$lib/ui/work/SheetFiles.svelte';
 	import { call, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
@@ -18,61 +20,18 @@
 	type Field = PageData['fields'][number];
 	let chosen = $state<string[]>([]);
 	let problem = $state('');
-	let notice = $state('');
-	let left = $state<{ field: string; why: string }[]>([]);
+	const sheets = new IssueSheets();
 	let busy = $state(false);
 	let mix = $state.raw<CommonBlend | undefined>();
 
 	const marked = $derived(data.fields.filter(({ id }) => chosen.includes(id)));
 	const issued = $derived((marked.length > 0 ? marked : data.fields).flatMap(({ sheet }) => sheet ?? []));
-	/** Sheets of one PDF: more would take minutes to print, and their addresses would not fit. */
-	const IN_A_FILE = 100;
-	const files = $derived(
-		Array.from({ length: Math.ceil(issued.length / IN_A_FILE) }, (_file, at) => {
-			const part = issued.slice(at * IN_A_FILE, (at + 1) * IN_A_FILE);
-			const from = at * IN_A_FILE + 1;
-			return {
-				query: part.map(({ id }) => `sheet=${id}`).join('&'),
-				which: issued.length > IN_A_FILE ? `sheets ${from} to ${from + part.length - 1}` : `${issued.length} sheets`
-			};
-		})
-	);
 	const unit = (us: string) => unitInSystem(us, data.units);
 	const whole = (value: number, us: string) => formatNumber(Math.round(valueInSystem(value, us, data.units)), unit(us));
 	const total = $derived([...data.lines, ...data.additives].reduce((sum, { cost = 0 }) => sum + cost, 0));
 	const unpriced = $derived(
 		[...data.lines, ...data.additives].filter(({ cost }) => cost === undefined).map(({ name }) => name)
 	);
-
-	/** So many sheets are issued before the page says how far it is, and may leave off. */
-	const AT_ONCE = 25;
-	let leaveOff = false;
-	let issuing = $state(false);
-
-	async function issue(): Promise<void> {
-		const fields = marked.map(({ id }) => id);
-		busy = issuing = true;
-		leaveOff = false;
-		problem = '';
-		left = [];
-		let done = 0;
-		for (let at = 0; at < fields.length && !leaveOff && !problem; at += AT_ONCE) {
-			notice = fields.length > AT_ONCE ? `${at} of ${fields.length} fields are done.` : '';
-			const { answer, problem: failed } = await call(
-				'POST /api/sheets',
-				{},
-				{
-					year: data.year,
-					fields: fields.slice(at, at + AT_ONCE)
-				}
-			);
-			problem = failed ?? '';
-			left = [...left, ...(answer?.left ?? [])];
-			done += answer?.issued.length ?? 0;
-		}
-		busy = issuing = false;
-		notice = done > 0 || !problem ? `${done} sheets issued.` : '';
-	}
 
 	async function setDealer(product: string, dealer: string): Promise<void> {
 		problem = await save('PUT /api/dealers', {}, { product, dealer });
@@ -189,23 +148,28 @@
 				Choose fields to issue their sheets at once. Work orders come from the newest issued sheet of each field.
 			</p>
 			<div class="row">
-				<Button size="small" disabled={busy || marked.length === 0} onclick={issue}>
+				<Button
+					size="small"
+					disabled={busy || sheets.busy || marked.length === 0}
+					onclick={() =>
+						void sheets.issue(
+							data.year,
+							marked.map(({ id }) => id)
+						)}
+				>
 					Issue {marked.length}
 					{marked.length === 1 ? 'sheet' : 'sheets'}
 				</Button>
 				<Button size="small" kind="tertiary" disabled={busy || marked.length < 2} onclick={findMix}>
 					One mix for the chosen fields
 				</Button>
-				{#if issuing}<Button size="small" kind="ghost" onclick={() => (leaveOff = true)}>Leave off</Button>{/if}
-				{#each files as { query, which } (which)}
-					<a href={`/orders/work?${query}`} download>Work orders of {which} (PDF)</a>
-					<a href={`/orders/work?what=sheets&${query}`} download>{which} (PDF)</a>
-				{/each}
+				{#if sheets.busy}<Button size="small" kind="ghost" onclick={() => sheets.leaveOff()}>Leave off</Button>{/if}
+				<SheetFiles {issued} />
 			</div>
 			{#if data.preparedBy === ''}<p class="late">Say first who prepares the sheets, on any field’s sheet.</p>{/if}
-			{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-			{#if notice}<p role="status">{notice}</p>{/if}
-			{#each left as { field, why } (field)}<p class="late"><Mark /> {field}: {why}</p>{/each}
+			{#if problem || sheets.problem}<p class="problem" role="alert">{problem || sheets.problem}</p>{/if}
+			{#if sheets.notice}<p role="status">{sheets.notice}</p>{/if}
+			{#each sheets.left as { field, why } (field)}<p class="late"><Mark /> {field}: {why}</p>{/each}
 			{#if mix}<CommonMix {mix} nameOf={(id) => data.names[id] ?? id} units={data.units} />{/if}
 			<div class="fields-list">
 				<ListTable

@@ -6,6 +6,7 @@ import { openBook } from '../book/open-book';
 import { libraryOf } from '../current-library';
 import { Desk } from '../desk';
 import { asGeoJson } from '../files/prescription-file/as-geojson';
+import { findWork } from '../field/work/runs';
 import { theLibrary } from '../knowledge';
 import { listCropTests } from '../stores/tests/crop-tests';
 import { listLeafTests } from '../stores/tests/leaf-tests';
@@ -143,6 +144,11 @@ export class World {
 		ids.import = ((await (await this.callExample(upload, ids)).json()) as { id: string }).id;
 		const { draft } = findImport(this.book, ids.import)!;
 		await make('PUT /api/imports/{import}/draft', () => ({ ...draft, lab: 'Fenmoor Soil Bench' }));
+		const programme = await make('POST /api/programmes', (example) => ({ ...example, name: `Corn of ${field}` }));
+		ids.programme = programme.id!;
+		// Last: what is worked out stands on the book as it is now.
+		ids.run = (await make('POST /api/work')).id!;
+		while (findWork(ids.run)!.state === 'working') await new Promise((resolve) => setImmediate(resolve));
 		return ids;
 	}
 

@@ -20,6 +20,7 @@ const ROWS: Record<string, { table: string; words: string; ofField?: true; ofYea
 	prescription: { table: 'prescription', words: 'prescription in this book' },
 	decision: { table: 'decision', words: 'decision in this year', ofYear: true },
 	keptPlan: { table: 'kept_plan', words: 'kept plan in this year', ofYear: true },
+	programme: { table: 'house_programme', words: 'house programme in this book' },
 	trial: { table: 'trial', words: 'trial in this book' },
 	import: { table: 'lab_import', words: 'import' }
 };

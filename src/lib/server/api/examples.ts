@@ -13,6 +13,7 @@ import type {
 	BlendRequest,
 	CalibrateRequest,
 	DecisionPlan,
+	HouseProgramme,
 	CalibratedRuleAction,
 	FitRequest,
 	TrialRequest,
@@ -94,6 +95,20 @@ export const DECISION_EXAMPLE: DecisionPlan = {
 	is: 'above',
 	amount: 6,
 	pass: { ...PASS_EXAMPLE, id: 'added', date: '2027-06-15', label: 'Added after a wet spring' }
+};
+
+/** Corn by two guides, with a second choice each. */
+export const PROGRAMME_EXAMPLE: HouseProgramme = {
+	name: 'Corn by two guides',
+	crops: ['corn-grain'],
+	ground: { cecFrom: 12 },
+	rates: [
+		{ nutrient: 'N', methods: ['tri-state-1995/nitrogen'] },
+		{ nutrient: 'P2O5', methods: ['tri-state-2020/phosphorus', 'crop-removal/phosphorus'] },
+		{ nutrient: 'K2O', methods: ['tri-state-2020/potassium', 'crop-removal/potassium'] }
+	],
+	rounding: { lb: 5, gal: 0.5, shortTon: 0.25 },
+	products: []
 };
 
 /** A piece of ground in the demo's first field. */

@@ -9,6 +9,7 @@ import { planOperations } from './operations/plan';
 import { supplyOperations } from './operations/supply';
 import { trialOperations } from './operations/trials';
 import { waterOperations } from './operations/water';
+import { workOperations } from './operations/work';
 import { yearOperations } from './operations/year';
 import { version } from '../../../../package.json';
 import { describeApi } from './description';
@@ -25,6 +26,7 @@ const TABLE = [
 	...waterOperations,
 	...leafRangeOperations,
 	...trialOperations,
+	...workOperations,
 	...guideOperations,
 	...bookOperations
 ] as const;

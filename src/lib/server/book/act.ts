@@ -33,7 +33,9 @@ export type BookTable =
 	| 'as_applied'
 	| 'trial'
 	| 'decision'
-	| 'kept_plan';
+	| 'kept_plan'
+	| 'house_programme'
+	| 'house_programme_version';
 
 /** One row as an action found and left it; null where there was or is none, else the columns that changed. */
 interface Change {

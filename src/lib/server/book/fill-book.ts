@@ -8,6 +8,8 @@ import type { BookDocument, BookField, BookWaterSource, BookYear } from '../../.
 import { fill, type Writer } from './act';
 import type { Shape } from '../../../core/ground/shapes/shape';
 import { layOut } from '../../../core/trials/design/lay-out';
+import { writeHouseProgramme } from '../stores/plan/house-programmes';
+import { today } from '../today';
 import { writeTrial } from '../stores/trials';
 
 const asBook = validator<BookDocument>('book');
@@ -17,7 +19,14 @@ const asBook = validator<BookDocument>('book');
  * @throws InputError for a document that does not fit; nothing is written then
  */
 export function fillBook(db: Database, document: unknown): void {
-	const { growers, prices, preparedBy, responseCurves = [], waterSources = [] } = asBook(document);
+	const {
+		growers,
+		prices,
+		preparedBy,
+		responseCurves = [],
+		waterSources = [],
+		houseProgrammes = []
+	} = asBook(document);
 	fill(db, (writer) => {
 		const sources = new Map(waterSources.map((source) => [source.name, writeSource(writer, source)]));
 		for (const grower of growers) {
@@ -34,6 +43,7 @@ export function fillBook(db: Database, document: unknown): void {
 		for (const curve of responseCurves) {
 			writer.insert('response_curve', { id: curve.id, curve: JSON.stringify(curve) });
 		}
+		houseProgrammes.forEach((programme, at) => writeHouseProgramme(writer, at + 1, programme, today()));
 		if (preparedBy) writer.put('setting', { id: 'preparedBy', value: preparedBy });
 	});
 }

@@ -15,6 +15,7 @@ import spotsLeafFilesAndWater from './layouts/012-spots-leaf-files-and-water.sql
 import ownLeafRanges from './layouts/013-own-leaf-ranges.sql?raw';
 import trials from './layouts/014-trials.sql?raw';
 import decisions from './layouts/015-decisions.sql?raw';
+import houseProgrammes from './layouts/016-house-programmes.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -32,7 +33,8 @@ const MIGRATIONS: readonly string[] = [
 	spotsLeafFilesAndWater,
 	ownLeafRanges,
 	trials,
-	decisions
+	decisions,
+	houseProgrammes
 ];
 
 /**

@@ -193,11 +193,16 @@ function termsWithManure(
 	products: readonly Product[]
 ): NitrogenTerms | undefined {
 	const typed = nitrogen === null ? undefined : fromJson<NitrogenTerms>(nitrogen);
-	const earlierManureN = earlier.reduce((sum, { plan, yearsAgo }) => {
+	const earlierManureN = nitrogenOfEarlierManure(earlier, products);
+	return earlierManureN === 0 || typed?.earlierManureN !== undefined ? typed : { ...typed, earlierManureN };
+}
+
+/** Nitrogen that manure of earlier years still gives, lb/ac. */
+export function nitrogenOfEarlierManure(earlier: Records['earlier'], products: readonly Product[]): number {
+	return earlier.reduce((sum, { plan, yearsAgo }) => {
 		const product = products.find(({ id }) => id === plan.product);
 		return product?.manure ? sum + laterNitrogen(poundsPerAcre(plan, product), product, yearsAgo) : sum;
 	}, 0);
-	return earlierManureN === 0 || typed?.earlierManureN !== undefined ? typed : { ...typed, earlierManureN };
 }
 
 /** The lime that is bought where the adviser names none. */

@@ -366,7 +366,8 @@ describe('the other pages', () => {
 		expect(page.samples.map(({ date }) => date)).toEqual(['2026-10-12', '2023-10-20']);
 		expect(page.history.map(({ year, crop, goal, harvested }) => [year, crop, goal, harvested])).toEqual([
 			[2027, 'Corn', 150, null],
-			[2026, 'Corn', 150, 121]
+			[2026, 'Corn', 150, 121],
+			[2025, 'Corn', 150, 138]
 		]);
 		expect(page.setbacks).toEqual([]);
 	});

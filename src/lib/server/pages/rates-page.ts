@@ -13,6 +13,7 @@ import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import { limeGap } from '../../../core/rates/lime/lime-gap';
 import { REFERENCE_LIME } from '../field/field-request';
 import type { Advice, FieldYear } from '../field/field-year';
+import { followsOf } from '../field/follows';
 import { leafFindings } from '../field/leaf-readings';
 import { costOfRates, rateRow, type RateRow, type RowHead } from './rate-row';
 import { goalPage } from './goal-page';
@@ -49,6 +50,7 @@ export function ratesPage(desk: Desk, address: FieldAddress) {
 		cost: costOfRates(rows),
 		guides: [...new Set(guides)],
 		notForCrop: silentGuides(rows),
+		follows: advice && followsOf(desk.book, library, advice, units),
 		removal: advice && removalSentence(library.packs, library.crops, advice.crop.id),
 		leafTests: leafFindings(desk.book, library, fieldYear.field, fieldYear.year),
 		tenure: tenureAdvice(fieldYear.field.tenure ?? undefined),

@@ -19,3 +19,8 @@ export function listEvents(db: Database, fieldId: string, most: number): BookEve
 		.all(fieldId, most)
 		.map((row) => ({ ...row, undone: row.undone === 1, isUndo: row.isUndo === 1 }));
 }
+
+/** The number of the newest change of the book; 0 where there was none. */
+export function newestEvent(db: Database): number {
+	return db.prepare<[], { id: number }>('SELECT ifnull(max(id), 0) AS id FROM event').get()!.id;
+}

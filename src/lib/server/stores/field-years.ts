@@ -12,9 +12,8 @@ import type {
 	PreviousCropId,
 	RateNutrient
 } from '../../../core/schema-types';
-import { longDate } from '../../../core/units/day-text';
-import { act, type Writer } from '../book/act';
-import { ActionError } from '../book/action-error';
+import { writeChoices, writeSeason } from './plan/write-season';
+import { act } from '../book/act';
 
 export interface FieldYearRow {
 	id: string;
@@ -40,6 +39,8 @@ export interface FieldYearRow {
 	/** BlockYear as JSON. */
 	block_year: string | null;
 	irrigation: string | null;
+	/** Followed as JSON: the house programme that it was planned by. */
+	followed: string | null;
 }
 
 /** A pass as it stands in the book. */
@@ -188,20 +189,6 @@ export function choose(
 	});
 }
 
-function writeChoices(writer: Writer, { id }: FieldYearRow, choices: readonly Choice[]): void {
-	for (const { nutrient, method, ownRate, reason, bothYears } of choices) {
-		writer.put('choice', {
-			id: `${id}:${nutrient}`,
-			field_year_id: id,
-			nutrient,
-			method: method ?? null,
-			own_rate: ownRate ?? null,
-			reason: reason ?? null,
-			both_years: bothYears ? 1 : 0
-		});
-	}
-}
-
 export function unchoose(db: Database, fieldYear: FieldYearRow, nutrient: RateNutrient): void {
 	act(db, { label: `Left ${nutrient} open`, fieldYear }, (writer) =>
 		writer.remove('choice', `${fieldYear.id}:${nutrient}`)
@@ -252,27 +239,9 @@ export function changeSeason(
 	removed: readonly string[],
 	added: readonly Pass[]
 ): void {
-	act(db, { label, fieldYear }, (writer) => {
-		writeChoices(writer, fieldYear, choices);
-		const kept = new Set(added.map(({ id }) => id).filter((id) => removed.includes(id)));
-		const before = listPasses(db, fieldYear.id);
-		for (const id of removed) {
-			const booked = before.find(({ plan }) => plan.id === id);
-			if (booked?.doneOn) throw new ActionError(appliedText(booked));
-			if (!kept.has(id)) writer.remove('pass', id);
-		}
-		for (const pass of added) {
-			const id = kept.has(pass.id) ? pass.id : randomUUID();
-			const plan = JSON.stringify({ ...pass, id });
-			if (kept.has(id)) writer.update('pass', id, { plan });
-			else writer.insert('pass', { id, field_year_id: fieldYear.id, done_on: null, plan });
-		}
-	});
-}
-
-/** What is on the field stays in the book as it was until somebody takes back that it was applied. */
-function appliedText({ plan, doneOn }: PassRecord): string {
-	return `${plan.label} was applied on ${longDate(doneOn!)}: take that back first, then change or remove it.`;
+	act(db, { label, fieldYear }, (writer) =>
+		writeSeason(writer, fieldYear, listPasses(db, fieldYear.id), { choices, removed, added })
+	);
 }
 
 export function markDone(db: Database, fieldYear: FieldYearRow, pass: Pass, doneOn: string | null): void {

@@ -49,3 +49,14 @@ export function listOpenPasses(db: Database, year: number, products: readonly Pr
 			};
 		});
 }
+
+/** The products of the passes of a year that are not applied yet. */
+export function listOpenProducts(db: Database, year: number): ReadonlySet<string> {
+	const rows = db
+		.prepare<[number], { product: string }>(
+			`SELECT DISTINCT p.product FROM pass p JOIN field_year y ON y.id = p.field_year_id
+			WHERE p.done_on IS NULL AND y.year = ?`
+		)
+		.all(year);
+	return new Set(rows.map(({ product }) => product));
+}

@@ -59,3 +59,9 @@ export function listDue(
 		)
 		.all(until);
 }
+
+/** The crops that stand in any year of the book. */
+export function cropsGrown(db: Database): ReadonlySet<string> {
+	const rows = db.prepare<[], { crop: string }>('SELECT DISTINCT crop FROM field_year').all();
+	return new Set(rows.map(({ crop }) => crop));
+}

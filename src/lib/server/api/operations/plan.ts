@@ -12,7 +12,6 @@ import type {
 	SheetsAction
 } from '../../../../core/schema-types';
 import { planLabel } from '../../../../core/season/plan/plan-label';
-import { productOf } from '../../../../core/season/plan/plan-context';
 import { productFault } from '../../../../core/season/plan/pass/product-fault';
 import { dateFault, seasonSpan } from '../../../../core/season/plan/season-span';
 import { proposeProgramme } from '../../../../core/season/propose/propose-programme';
@@ -21,6 +20,7 @@ import { ActionError } from '../../book/action-error';
 import { plantingDateOf } from '../../field/field-request';
 import { issueMany, issueNow } from '../../field/issue-sheet';
 import { makePrescription } from '../../field/zones/make-prescription';
+import { openPasses } from '../../field/season/open-passes';
 import { placedProgramme } from '../../field/season/placed-programme';
 import { stressSetup } from '../../field/season/stress-setup';
 import { changePasses, changeSeason, markDone } from '../../stores/field-years';
@@ -79,11 +79,9 @@ export const planOperations = [
 		run: (call, { placed }) => {
 			const { book, library } = call.desk;
 			const advice = adviceAt(call);
-			const { goal, chosen, context, passes } = advice;
-			const open = passes.map(({ plan }) => plan).filter((plan) => !context.applied.includes(plan));
-			// What is spread because it is there stays, and the rest is proposed beside it.
-			const kept = open.filter((plan) => productOf(plan, library.products).manure !== undefined);
-			const planned = open.filter((plan) => !kept.includes(plan)).map(({ id }) => id);
+			const { goal, chosen, context } = advice;
+			const { replaced, kept } = openPasses(advice, library.products);
+			const planned = replaced.map(({ id }) => id);
 			if (placed !== undefined) {
 				const { choice, passes: added, notes } = placedProgramme(advice, library, placed, kept);
 				changeSeason(book, goal, 'Planned a banded, timed programme', [choice], planned, added);

@@ -6,16 +6,20 @@ import type { Desk } from '../../desk';
 const FORTNIGHT_DAYS = 14;
 
 /** Every field of the book with where it stands in the planning year, and what is due within a fortnight. */
-export function rosterPage({ book, library, today }: Desk) {
-	const day = today;
-	const year = planningYear(day);
-	const { crops } = library;
-	const rows = listRoster(book, year).map((row) => {
-		const crop = crops.find(({ id }) => id === row.crop);
+export function rosterPage(desk: Desk) {
+	const { book, today } = desk;
+	const year = planningYear(today);
+	const due = listDue(book, format(addDays(parseISO(today), FORTNIGHT_DAYS), 'yyyy-MM-dd'));
+	return { year, rows: rosterRows(desk, year), due: groupByDoing(due) };
+}
+
+/** Every field with where it stands in a year. */
+export function rosterRows({ book, library }: Pick<Desk, 'book' | 'library'>, year: number) {
+	const crops = new Map(library.crops.map((crop) => [crop.id, crop]));
+	return listRoster(book, year).map((row) => {
+		const crop = row.crop === null ? undefined : crops.get(row.crop);
 		return { ...row, cropName: crop?.name, yieldUnit: crop?.yieldUnit };
 	});
-	const due = listDue(book, format(addDays(parseISO(day), FORTNIGHT_DAYS), 'yyyy-MM-dd'));
-	return { year, rows, due: groupByDoing(due) };
 }
 
 type Due = ReturnType<typeof listDue>[number];

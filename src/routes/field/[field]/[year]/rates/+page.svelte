@@ -61,6 +61,13 @@
 			Press a mark to choose it, its number to see why. Filled: chosen; diamond: your own; dashed: lacks a value.
 			{#if data.tenure}<span class="suits">{data.tenure.why}</span>{/if}
 		</p>
+		{#if data.follows}
+			{@const { title, since, overruled } = data.follows}
+			<p class="small how">
+				<a href="/programmes">{title}</a>{since ? `; ${since}` : ''}{#if overruled.length > 0}. Overruled:
+					{overruled.join('; ')}{/if}.
+			</p>
+		{/if}
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 		{#if data.goalPage.perennial}<BlockYearForm year={data.goalPage.perennial} {address} />{/if}
 		{#each shown as row (row.nutrient)}

@@ -1,0 +1,90 @@
+import { differenceInMonths, parseISO } from 'date-fns';
+import type { Choice } from '../../../../core/rates/choose';
+import { quantityIn } from '../../../../core/units/amount-text';
+import { longDate } from '../../../../core/units/day-text';
+import type { Writer } from '../../book/act';
+import { listFieldSamples, type FieldRow } from '../../stores/fields';
+import { listChoices, listEarlierPasses, listPasses, type FieldYearRow } from '../../stores/field-years';
+import { writeChoices } from '../../stores/plan/write-season';
+import { nitrogenOfEarlierManure } from '../field-request';
+import type { WorkGround } from './work-ground';
+
+/** What a year takes over from those before it. */
+export interface Carried {
+	choices: Choice[];
+	changes: string[];
+	notes: string[];
+}
+
+/** Soil is sampled every three years or so: common practice. */
+const SAMPLE_LASTS_MONTHS = 36;
+
+/**
+ * What the years before carry into a year: P and K that were put on for two crops, lime that went on after the newest sample, what
+ * manure still gives, and whether a sample is due. Nutrients that are chosen already stay as they are.
+ */
+export function carriedInto(
+	ground: WorkGround,
+	field: FieldRow,
+	before: FieldYearRow | undefined,
+	now: FieldYearRow | undefined
+): Carried {
+	const settled = now ? listChoices(ground.book, now.id) : [];
+	const sampledOn = listFieldSamples(ground.book, field.id)[0]?.report.date;
+	const found = [...(before ? twoYears(ground, before) : []), ...limeSince(ground, field, before, sampledOn)];
+	const choices = found.filter(({ nutrient }) => !settled.some((choice) => choice.nutrient === nutrient));
+	return {
+		choices,
+		changes: choices.map(({ nutrient, reason }) => `${nutrient} none: ${reason}`),
+		notes: [...manureNote(ground, field), ...sampleNote(ground, sampledOn)]
+	};
+}
+
+export function writeCarried(writer: Writer, fieldYearId: string, { choices }: Carried): void {
+	writeChoices(writer, { id: fieldYearId }, choices);
+}
+
+function none(nutrient: Choice['nutrient'], reason: string): Choice & { reason: string } {
+	return { nutrient, ownRate: 0, reason };
+}
+
+/** P and K of the year before that were chosen for its crop and this one in one pass. */
+function twoYears({ book }: WorkGround, before: FieldYearRow): (Choice & { reason: string })[] {
+	return listChoices(book, before.id)
+		.filter(({ bothYears }) => bothYears)
+		.map(({ nutrient }) => none(nutrient, `the rate of ${before.year} is for both years`));
+}
+
+/** Lime that went on after the newest sample: what the sample asks for is there already, and still acting. */
+function limeSince(
+	{ book }: WorkGround,
+	{ units }: FieldRow,
+	before: FieldYearRow | undefined,
+	sampledOn: string | undefined
+): (Choice & { reason: string })[] {
+	if (!before || sampledOn === undefined) return [];
+	const limed = listPasses(book, before.id).filter(
+		({ plan, doneOn }) => plan.unit === 'short ton/ac' && doneOn !== null && doneOn > sampledOn
+	);
+	const last = limed.at(-1);
+	if (!last) return [];
+	const tons = limed.reduce((sum, { plan }) => sum + plan.rate, 0);
+	const what = quantityIn(units, tons, 'short ton/ac');
+	return [
+		none(
+			'lime',
+			`${what} went on on ${longDate(last.doneOn!)}, after the sample of ${longDate(sampledOn)}, and still acts: sample before liming again`
+		)
+	];
+}
+
+function manureNote({ book, library, year }: WorkGround, { id, units }: FieldRow): string[] {
+	const pounds = nitrogenOfEarlierManure(listEarlierPasses(book, id, year), library.products);
+	return pounds > 0 ? [`manure of earlier years still gives ${quantityIn(units, pounds, 'lb/ac')} N`] : [];
+}
+
+function sampleNote({ year }: WorkGround, sampledOn: string | undefined): string[] {
+	if (sampledOn === undefined) return ['a sample is due: none with a date is in the book'];
+	const months = differenceInMonths(parseISO(`${year}-04-01`), parseISO(sampledOn));
+	return months >= SAMPLE_LASTS_MONTHS ? [`a sample is due: the last is of ${longDate(sampledOn)}`] : [];
+}

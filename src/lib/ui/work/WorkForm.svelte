@@ -1,0 +1,110 @@
+<!-- What is to be done to the chosen fields, with what it needs to know. -->
+<script lang="ts">
+	import { Select, SelectItem, SelectItemGroup, TextArea, TextInput } from 'carbon-components-svelte';
+	import { keysOf } from '$core/check/typed-object';
+	import { WORK_NAMES, type TypedWork } from './typed-work';
+
+	interface Named {
+		id: string;
+		name: string;
+	}
+	interface Props {
+		typed: TypedWork;
+		programmes: readonly Named[];
+		crops: readonly (Named & { yieldUnit: string; grown: boolean })[];
+		products: readonly (Named & { planned: boolean })[];
+	}
+	let { typed = $bindable(), programmes, crops, products }: Props = $props();
+
+	const kinds = keysOf(WORK_NAMES);
+	const planned = $derived(products.filter((product) => product.planned));
+	const unit = $derived(crops.find(({ id }) => id === typed.crop)?.yieldUnit);
+</script>
+
+<div class="fields">
+	<Select size="sm" labelText="What to do" bind:selected={typed.kind}>
+		{#each kinds as kind (kind)}<SelectItem value={kind} text={WORK_NAMES[kind]} />{/each}
+	</Select>
+	{#if typed.kind === 'crop'}
+		<Select size="sm" labelText="Crop" bind:selected={typed.crop}>
+			<SelectItem value="" text="by the rotation of each field" />
+			<SelectItemGroup label="in this book">
+				{#each crops.filter(({ grown }) => grown) as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+			</SelectItemGroup>
+			<SelectItemGroup label="others">
+				{#each crops.filter(({ grown }) => !grown) as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+			</SelectItemGroup>
+		</Select>
+		<Select size="sm" labelText="Yield goal" bind:selected={typed.goalBy}>
+			<SelectItem value="best" text="best 3 of the last 5 harvests" />
+			<SelectItem value="mean" text="mean of the last harvests" />
+			<SelectItem value="amount" text="the same for all" />
+		</Select>
+		{#if typed.goalBy === 'mean'}
+			<TextInput size="sm" labelText="Harvests" inputmode="numeric" bind:value={typed.harvests} />
+		{/if}
+		{#if typed.goalBy === 'amount'}
+			<TextInput
+				size="sm"
+				labelText={unit ? `Goal, ${unit}` : 'Goal, in the unit of the crop'}
+				inputmode="decimal"
+				bind:value={typed.amount}
+			/>
+		{:else}
+			<TextInput
+				size="sm"
+				labelText={`Without a harvest${unit ? `, ${unit}` : ''}`}
+				placeholder="the goal of last time"
+				inputmode="decimal"
+				bind:value={typed.otherwise}
+			/>
+		{/if}
+	{:else if typed.kind === 'crop list'}
+		<div class="list">
+			<TextArea
+				labelText="A line for each field: name, crop, goal"
+				placeholder="Kingfisher Bend, soybean, 52"
+				rows={4}
+				bind:value={typed.list}
+			/>
+		</div>
+	{:else if typed.kind === 'programme'}
+		<Select size="sm" labelText="House programme" bind:selected={typed.programme}>
+			<SelectItem value="" text="the first that fits crop and soil" />
+			{#each programmes as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+		</Select>
+		<a class="beside" href="/programmes">{programmes.length === 0 ? 'Write a house programme' : 'House programmes'}</a>
+	{:else if typed.kind === 'product'}
+		<Select size="sm" labelText="In place of" bind:selected={typed.from}>
+			<SelectItem value="" text="say which" />
+			{#each planned as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+		</Select>
+		<Select size="sm" labelText="Take" bind:selected={typed.to}>
+			<SelectItem value="" text="say which" />
+			{#each products as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+		</Select>
+	{:else if typed.kind === 'days'}
+		<TextInput size="sm" labelText="Days later (-3: earlier)" inputmode="numeric" bind:value={typed.days} />
+		<Select size="sm" labelText="Passes" bind:selected={typed.product}>
+			<SelectItem value="" text="all that are open" />
+			{#each planned as { id, name } (id)}<SelectItem value={id} text={`of ${name}`} />{/each}
+		</Select>
+	{:else if typed.kind === 'rounding'}
+		<TextInput size="sm" labelText="Dry products, lb/ac" inputmode="decimal" bind:value={typed.lb} />
+		<TextInput size="sm" labelText="Liquids, gal/ac" inputmode="decimal" bind:value={typed.gal} />
+		<TextInput size="sm" labelText="Lime, short ton/ac" inputmode="decimal" bind:value={typed.shortTon} />
+	{/if}
+</div>
+
+<style>
+	.fields {
+		grid-template-columns: repeat(auto-fill, minmax(16.5rem, 1fr));
+		align-items: end;
+	}
+	.list {
+		grid-column: span 2;
+	}
+	.beside {
+		padding-bottom: 0.4rem;
+	}
+</style>
