@@ -6,8 +6,12 @@ import compression from 'compression';
 process.env.HOST ??= '127.0.0.1';
 process.env.PORT ??= '4173';
 process.env.ORIGIN ??= `http://${process.env.HOST}:${process.env.PORT}`;
-// A map file may be 20 MB; the routes hold lab files and JSON to less.
-process.env.BODY_SIZE_LIMIT ??= '21M';
+// An exported book may be 200 MB; the routes hold map files, lab files and JSON to less.
+process.env.BODY_SIZE_LIMIT ??= '201M';
+
+// `--restore newest`, or the path of a copy: what to do about a book that cannot be opened any more.
+const restore = process.argv.indexOf('--restore');
+if (restore > 0) process.env.COSECHA_RESTORE = process.argv[restore + 1] ?? 'newest';
 
 // Read once it is known where the app runs.
 const { handler } = await import('../build/handler.js');

@@ -38,6 +38,7 @@ test('weather, my rules, products, orders, calibration, trials and the maps can 
 		'/trials',
 		'/work',
 		'/programmes',
+		'/copies',
 		'/trials/new',
 		'/trials/calibrate',
 		'/map'

@@ -19,6 +19,7 @@ const PAGES = [
 	'/trials',
 	'/work',
 	'/programmes',
+	'/copies',
 	'/trials/new',
 	'/trials/calibrate'
 ];

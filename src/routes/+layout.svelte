@@ -44,7 +44,8 @@
 		{ href: '/water', name: 'Irrigation water' },
 		{ href: '/leaf-ranges', name: 'Leaf ranges' },
 		{ href: '/weather', name: 'Weather' },
-		{ href: '/house-rules', name: 'My rules' }
+		{ href: '/house-rules', name: 'My rules' },
+		{ href: '/copies', name: 'Backups and exports' }
 	];
 	const phone = new MediaQuery('(max-width: 700px)');
 

@@ -1,4 +1,5 @@
 import { bookOperations } from './operations/book';
+import { copyOperations } from './operations/copies';
 import { decisionOperations } from './operations/decisions';
 import { fieldOperations } from './operations/fields';
 import { groundOperations } from './operations/ground';
@@ -28,7 +29,8 @@ const TABLE = [
 	...trialOperations,
 	...workOperations,
 	...guideOperations,
-	...bookOperations
+	...bookOperations,
+	...copyOperations
 ] as const;
 
 /** Every operation of the program with its types: what the pages call by. */

@@ -1,6 +1,7 @@
 import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import { ActionError } from './action-error';
+import { columnsOf, writeRow } from './tables';
 import { reachOf, type Reach, type Row } from './reach';
 
 /** The tables that actions may change; the event log and issued sheets are not among them. */
@@ -126,7 +127,7 @@ function takeBack(db: Database, { table, id, before, after }: Change, label: str
 		);
 	try {
 		if (before === null) db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
-		else if (after === null) insertRow(db, table, before);
+		else if (after === null) writeRow(db, table, before);
 		else updateRow(db, table, id, before);
 	} catch (error) {
 		if (!(error instanceof Error && error.message.includes('FOREIGN KEY'))) throw error;
@@ -139,7 +140,7 @@ function writerOn(db: Database, changes: Change[], reach: Reach): Writer {
 	const writer: Writer = {
 		insert(table, row) {
 			reach(row);
-			insertRow(db, table, row);
+			writeRow(db, table, row);
 			changes.push({ table, id: row.id, before: null, after: row });
 		},
 		update(table, id, columns) {
@@ -179,17 +180,7 @@ function record(db: Database, label: string, fieldId: string | null, changes: Ch
 }
 
 function readRow(db: Database, table: BookTable, id: string): Row | undefined {
-	// Generated columns are hidden from table_info, so a row read by it can be written back.
-	const columns = db.pragma(`table_info(${table})`) as { name: string }[];
-	return db
-		.prepare<[string], Row>(`SELECT ${columns.map(({ name }) => name).join(', ')} FROM ${table} WHERE id = ?`)
-		.get(id);
-}
-
-function insertRow(db: Database, table: BookTable, row: Row): void {
-	const columns = Object.keys(row);
-	const marks = columns.map((name) => `@${name}`).join(', ');
-	db.prepare(`INSERT INTO ${table} (${columns.join(', ')}) VALUES (${marks})`).run(row);
+	return db.prepare<[string], Row>(`SELECT ${columnsOf(db, table).join(', ')} FROM ${table} WHERE id = ?`).get(id);
 }
 
 function updateRow(db: Database, table: BookTable, id: string, columns: Row): void {

@@ -37,22 +37,26 @@ const MIGRATIONS: readonly string[] = [
 	houseProgrammes
 ];
 
+/** The layout of a book of this program. */
+export const NEWEST_LAYOUT = MIGRATIONS.length;
+
 /**
  * Applies the migrations a book has not seen, all or none. A book in a file that holds something is copied first, to
  * `<book>.layout-<its layout>` beside it; a copy that is there stays.
  * @param layout the newest, or an older one that is to be carried over later
+ * @param migrations in order, as the program has them
  * @throws Error for a book that a newer version of the program has written
  */
-export function migrate(db: Database, layout = MIGRATIONS.length): void {
+export function migrate(db: Database, layout = NEWEST_LAYOUT, migrations: readonly string[] = MIGRATIONS): void {
 	const seen = db.pragma('user_version', { simple: true }) as number;
 	if (seen === layout) return;
-	if (seen > MIGRATIONS.length) {
-		throw new Error(`this book has layout ${seen}, and this program knows ${MIGRATIONS.length}: use a newer program`);
+	if (seen > migrations.length) {
+		throw new Error(`this book has layout ${seen}, and this program knows ${migrations.length}: use a newer program`);
 	}
 	const copy = `${db.name}.layout-${seen}`;
 	if (seen > 0 && !db.memory && !existsSync(copy)) db.prepare('VACUUM INTO ?').run(copy);
 	db.transaction(() => {
-		for (const sql of MIGRATIONS.slice(seen, layout)) db.exec(sql);
+		for (const sql of migrations.slice(seen, layout)) db.exec(sql);
 		db.pragma(`user_version = ${layout}`);
 	}).immediate();
 }

@@ -39,3 +39,18 @@ export function setLoads(db: Database, loads: LoadSizes): void {
 		writer.put('setting', { id: 'loads', value: JSON.stringify(loads) })
 	);
 }
+
+/** A month of days: practice, until the adviser says otherwise. */
+const USUAL_BACKUPS = 30;
+
+/** So many daily copies of the book are kept. */
+export function backupsKept(db: Database): number {
+	const row = db.prepare<[], { value: string }>("SELECT value FROM setting WHERE id = 'backupsKept'").get();
+	return row ? Number(row.value) : USUAL_BACKUPS;
+}
+
+export function setBackupsKept(db: Database, count: number): void {
+	act(db, { label: 'Changed how many backups are kept' }, (writer) =>
+		writer.put('setting', { id: 'backupsKept', value: String(count) })
+	);
+}

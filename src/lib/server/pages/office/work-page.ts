@@ -6,7 +6,7 @@ import { yearOf } from '../../field/year-of';
 import { listFollowed, listHouseProgrammes } from '../../stores/plan/house-programmes';
 import { listOpenProducts } from '../../stores/order-passes';
 import { newestSheets } from '../../stores/sheets';
-import { rosterRows } from './roster-page';
+import { rosterRows } from '../whole-book/roster-page';
 
 /** Every field with where it stands in a year, and what can be done to many of them at once. */
 export function workPage(desk: Desk, query: URLSearchParams) {
