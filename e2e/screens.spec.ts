@@ -39,6 +39,7 @@ test('weather, my rules, products, orders, calibration, trials and the maps can 
 		'/work',
 		'/programmes',
 		'/copies',
+		'/years',
 		'/trials/new',
 		'/trials/calibrate',
 		'/map'

@@ -20,6 +20,7 @@ const PAGES = [
 	'/work',
 	'/programmes',
 	'/copies',
+	'/years',
 	'/trials/new',
 	'/trials/calibrate'
 ];

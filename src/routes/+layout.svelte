@@ -35,6 +35,7 @@
 	const SELDOM = [
 		{ href: '/work', name: 'Many fields at once' },
 		{ href: '/programmes', name: 'House programmes' },
+		{ href: '/years', name: 'Over the years' },
 		{ href: '/map', name: 'Map of all fields' },
 		{ href: '/prices', name: 'Prices' },
 		{ href: '/products', name: 'Products' },

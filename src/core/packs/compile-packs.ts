@@ -7,6 +7,9 @@ import type { CompiledRule, PackSet } from './pack';
 import { phScaleProblems } from './ph-scale-problems';
 import { INPUT_NAMES, noNumbers, type AnyRuleKind } from './rule-kind';
 
+/** Pounds that are no rate of anything. */
+const NO_RATES: readonly Rule['gives'][] = ['holding-limit', 'nitrogen-removal'];
+
 /** What each rule is in; nutrients are in lb/ac. */
 const UNIT_OF: Partial<Record<Rule['gives'], Rule['unit']>> = {
 	lime: 'short ton/ac',
@@ -76,7 +79,7 @@ function* headProblems(rule: Rule, path: string): Generator<Problem> {
 	if (rule.unit !== unit) {
 		yield { path: `${path}/unit`, message: `must be "${unit}" for ${rule.gives}; got "${rule.unit}"` };
 	}
-	if (rule.unit !== '%' && rule.gives !== 'holding-limit' && rule.school === undefined) {
+	if (rule.unit !== '%' && !NO_RATES.includes(rule.gives) && rule.school === undefined) {
 		yield { path: `${path}/school`, message: 'is missing: a rate belongs to an approach' };
 	}
 }

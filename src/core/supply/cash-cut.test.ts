@@ -7,7 +7,7 @@ const out = (value: number) => figure({ label: 'removed', value, unit: 'lb/ac', 
 const line = (product: string, cost: Answer, N: number, K2O: number): CutLine => ({
 	product,
 	cost,
-	brings: { N, P2O5: 0, K2O, Mg: 0 }
+	brings: { N, P2O5: 0, K2O, S: 0, Mg: 0 }
 });
 const plan = [line('ammonium-sulfate', dollars(40), 65, 0), line('potash', dollars(60), 0, 120)];
 const removed = { N: out(64.7), K2O: out(99.4) };

@@ -9,8 +9,8 @@ import { productOf } from '../plan-context';
 import { broughtInYear } from '../../../water/irrigation';
 
 /** The nutrients that are balanced. */
-export const BALANCED = ['N', 'P2O5', 'K2O', 'Mg'] as const;
-type Balanced = (typeof BALANCED)[number];
+export const BALANCED = ['N', 'P2O5', 'K2O', 'S', 'Mg'] as const;
+export type Balanced = (typeof BALANCED)[number];
 
 /** What the book holds of a year. */
 export interface YearRecord {
@@ -112,8 +112,7 @@ export function removalOf(
 	packs: Pick<PackSet, 'rules'>
 ): Answer {
 	const label = `${nutrient} taken off by the harvest`;
-	const rule = packs.rules.find((one) => one.rule.gives === nutrient && parametersOf(removal, one, crop.id));
-	const parameters = parametersOf(removal, rule, crop.id);
+	const { rule, parameters } = removalRule(crop, nutrient, packs);
 	if (!rule || !parameters) {
 		const reason = `no guide says how much ${nutrient} ${crop.name.toLowerCase()} takes off`;
 		return notApplicable(label, reason, 'Add its removal to a guide of your own.');
@@ -135,6 +134,15 @@ export function removalOf(
 		],
 		...source
 	});
+}
+
+/**
+ * The first guide's removal of a nutrient by a crop. Of nitrogen there is one that is no rate: crops are not fed by what they take off.
+ */
+export function removalRule(crop: Pick<Crop, 'id'>, nutrient: Balanced, packs: Pick<PackSet, 'rules'>) {
+	const gives: readonly string[] = nutrient === 'N' ? ['N', 'nitrogen-removal'] : [nutrient];
+	const rule = packs.rules.find((one) => gives.includes(one.rule.gives) && parametersOf(removal, one, crop.id));
+	return { rule, parameters: parametersOf(removal, rule, crop.id) };
 }
 
 function added(balances: readonly Figure[], nutrient: Balanced): Answer {

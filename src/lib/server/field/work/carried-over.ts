@@ -1,5 +1,8 @@
 import { differenceInMonths, parseISO } from 'date-fns';
 import type { Choice } from '../../../../core/rates/choose';
+import { poundsPerAcre } from '../../../../core/season/plan/pass/pass-nutrients';
+import { productOf } from '../../../../core/season/plan/plan-context';
+import { LB_PER_SHORT_TON } from '../../../../core/units/factors';
 import { quantityIn } from '../../../../core/units/amount-text';
 import { longDate } from '../../../../core/units/day-text';
 import type { Writer } from '../../book/act';
@@ -57,18 +60,21 @@ function twoYears({ book }: WorkGround, before: FieldYearRow): (Choice & { reaso
 
 /** Lime that went on after the newest sample: what the sample asks for is there already, and still acting. */
 function limeSince(
-	{ book }: WorkGround,
+	{ book, library }: WorkGround,
 	{ units }: FieldRow,
 	before: FieldYearRow | undefined,
 	sampledOn: string | undefined
 ): (Choice & { reason: string })[] {
 	if (!before || sampledOn === undefined) return [];
 	const limed = listPasses(book, before.id).filter(
-		({ plan, doneOn }) => plan.unit === 'short ton/ac' && doneOn !== null && doneOn > sampledOn
+		({ plan, doneOn }) => productOf(plan, library.products).lime !== undefined && doneOn !== null && doneOn > sampledOn
 	);
 	const last = limed.at(-1);
 	if (!last) return [];
-	const tons = limed.reduce((sum, { plan }) => sum + plan.rate, 0);
+	const tons = limed.reduce(
+		(sum, { plan }) => sum + poundsPerAcre(plan, productOf(plan, library.products)) / LB_PER_SHORT_TON,
+		0
+	);
 	const what = quantityIn(units, tons, 'short ton/ac');
 	return [
 		none(

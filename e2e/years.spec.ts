@@ -1,0 +1,32 @@
+import { readFileSync } from 'node:fs';
+import { expect, hydrated, test } from './app';
+
+test('the book over the years: by field, grower and as a whole; a wrong year is said; CSV; a line opens the field', async ({
+	page,
+	app
+}) => {
+	await page.goto(`${app.server.origin}/years`);
+	await hydrated(page);
+	const table = page.getByRole('table', { name: 'The book over the years' });
+	// 100 lb of potash on, 52 bu soybean off: 60 - 52 x 1.17.
+	await expect(table.getByRole('row', { name: /^Kingfisher Bend 2026 Soybean 52 bu 104 % 0 -38 -1/ })).toBeVisible();
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'As CSV' }).click();
+	const csv = readFileSync(await (await download).path(), 'utf8').split('\r\n');
+	expect(csv[0]).toContain('P2O5 balance, lb/ac');
+	expect(csv.some((line) => line.startsWith('Kingfisher Bend,Tarrow & Daughters,2026,Soybean,1,62,50,52,1.04,'))).toBe(
+		true
+	);
+
+	await page.getByRole('tab', { name: 'By grower' }).click();
+	await expect(table.getByRole('row', { name: /^Quillet Bros 2026/ })).toBeVisible();
+	await page.getByLabel('From').fill('2030');
+	await page.getByRole('button', { name: 'Show' }).click();
+	await expect(page.getByRole('alert')).toHaveText('The first year must not be after the last; got 2030 to 2026.');
+	await page.getByLabel('From').fill('2023');
+	await page.getByRole('button', { name: 'Show' }).click();
+	await expect(table.getByRole('row', { name: /^Quillet Bros 2023/ })).toBeVisible();
+	await page.getByRole('tab', { name: 'By field' }).click();
+	await table.getByRole('link', { name: 'Brick Kiln' }).first().click();
+	await expect(page.getByRole('table', { name: 'Nutrient balance by year' })).toBeVisible();
+});

@@ -1,0 +1,131 @@
+import { valueIfKnown } from '../../../figure/figure';
+import type { PackSet } from '../../../packs/pack';
+import { takenOff } from '../../../rates/phosphorus-potassium/removal';
+import type { Crop, FieldIrrigation, Pass, Product } from '../../../schema-types';
+import { broughtInYear } from '../../../water/irrigation';
+import { passAcidity } from '../pass/pass-acidity';
+import { passCost, type PriceOf } from '../pass/pass-cost';
+import { passNutrient, poundsPerAcre } from '../pass/pass-nutrients';
+import { LB_PER_SHORT_TON } from '../../../units/factors';
+import { productOf } from '../plan-context';
+import { BALANCED, removalRule, type Balanced } from './nutrient-balance';
+
+/** A year of a field as the book has it. */
+export interface BookedYear {
+	crop: Crop;
+	/** In the crop's unit. */
+	goal: number;
+	/** Undefined while it is not in the book. */
+	harvested: number | undefined;
+	/** Share of the straw or stover that was taken off, 0 to 1. */
+	strawShare: number;
+	/** All passes of the plan, and those of them that were applied. */
+	planned: readonly Pass[];
+	applied: readonly Pass[];
+	irrigation: FieldIrrigation | undefined;
+}
+
+type Pounds = Record<Balanced, number>;
+
+/** The numbers of a year, an acre each; what cannot be said is left out. */
+export interface YearNumbers {
+	/** lb/ac in the plan, and applied with the water. */
+	planned: Pounds;
+	applied: Pounds;
+	/** lb/ac applied less taken off; without the harvest, or a removal, there is none. */
+	balance: Partial<Pounds>;
+	/** $/ac of what was applied, at the prices given; undefined while one of them is missing. */
+	cost?: number;
+	/** $ for each unit of the harvest. */
+	costPerYield?: number;
+	/** lb of pure CaCO3/ac that undo the acid of what was applied; undefined where that of a product is not known. */
+	acidity?: number;
+	/** Short tons/ac of lime that went on. */
+	lime: number;
+}
+
+/** A pass with the card of its product. */
+interface Carried {
+	pass: Pass;
+	product: Product;
+}
+
+/** What each unit of a crop's yield takes off; undefined where no guide says. */
+export type Removals = (crop: Crop, nutrient: Balanced) => ReturnType<typeof removalRule>['parameters'];
+
+/** The removals of the guides in use, each looked up once for many years. */
+export function removalsOf(packs: Pick<PackSet, 'rules'>): Removals {
+	const known = new Map<string, ReturnType<Removals>>();
+	return (crop, nutrient) => {
+		const key = `${crop.id} ${nutrient}`;
+		if (!known.has(key)) known.set(key, removalRule(crop, nutrient, packs).parameters);
+		return known.get(key);
+	};
+}
+
+/** What a year came to, as numbers alone: a book of thousands of fields over years is read in one go. The formulas are those of the worksheets. */
+export function bookYear(
+	{ crop, harvested, strawShare, planned, applied, irrigation }: BookedYear,
+	removals: Removals,
+	products: readonly Product[],
+	priceOf: PriceOf
+): YearNumbers {
+	const water = irrigation ? broughtInYear(irrigation) : {};
+	const withProduct = (pass: Pass) => ({ pass, product: productOf(pass, products) });
+	const on = applied.map(withProduct);
+	const pounds = (passes: readonly Carried[], nutrient: Balanced) =>
+		passes.reduce((sum, { pass, product }) => sum + passNutrient(pass, product, nutrient), 0);
+	const inWater = (nutrient: Balanced) => (water[nutrient] && valueIfKnown(water[nutrient])) ?? 0;
+	const each = (of: (nutrient: Balanced) => number) =>
+		Object.fromEntries(BALANCED.map((nutrient) => [nutrient, of(nutrient)])) as Pounds;
+	const brought = each((nutrient) => pounds(on, nutrient) + inWater(nutrient));
+	const balance: Partial<Pounds> = {};
+	for (const nutrient of BALANCED) {
+		const parameters = removals(crop, nutrient);
+		if (harvested === undefined || !parameters) continue;
+		balance[nutrient] = brought[nutrient] - takenOff(parameters, harvested, strawShare);
+	}
+	const cost = sumOf(on.map(({ pass, product }) => valueIfKnown(passCost(pass, product, priceOf))));
+	const acidity = sumOf(on.map(({ pass, product }) => valueIfKnown(passAcidity(pass, product))));
+	const intended = planned.map(withProduct);
+	return {
+		planned: each((nutrient) => pounds(intended, nutrient)),
+		applied: brought,
+		balance,
+		...(cost === undefined ? {} : { cost }),
+		...(cost === undefined || !harvested ? {} : { costPerYield: cost / harvested }),
+		...(acidity === undefined ? {} : { acidity }),
+		lime: on.reduce(
+			(sum, { pass, product }) => (product.lime ? sum + poundsPerAcre(pass, product) / LB_PER_SHORT_TON : sum),
+			0
+		)
+	};
+}
+
+/** Undefined where one of them is. */
+function sumOf(parts: readonly (number | undefined)[]): number | undefined {
+	return parts.reduce<number | undefined>(
+		(sum, part) => (sum === undefined || part === undefined ? undefined : sum + part),
+		0
+	);
+}
+
+/** So much more nitrogen on than off than at the optimum is a warning: common practice. Sites differ; the local figure counts. */
+export const EXCESS_N_LB = 100;
+
+/** How a year's nitrogen balance is to be looked at; undefined where there is none. */
+export function nitrogenBand(balance: number | undefined): 'short' | 'near' | 'high' | undefined {
+	if (balance === undefined) return undefined;
+	if (balance < 0) return 'short';
+	return balance < EXCESS_N_LB ? 'near' : 'high';
+}
+
+/**
+ * A mean by acres, of the fields that have the number.
+ * @returns undefined where none has
+ */
+export function meanByAcres(parts: readonly { acres: number; value: number | undefined }[]): number | undefined {
+	const known = parts.filter((part): part is { acres: number; value: number } => part.value !== undefined);
+	const acres = known.reduce((sum, part) => sum + part.acres, 0);
+	return acres === 0 ? undefined : known.reduce((sum, part) => sum + part.acres * part.value, 0) / acres;
+}
