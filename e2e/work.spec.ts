@@ -10,9 +10,17 @@ test('many fields: a house programme previewed, saved once, named on the field, 
 	await hydrated(page);
 	await page.getByLabel('What to do').selectOption('Take a house programme');
 	const list = page.getByRole('table', { name: 'Fields' });
-	await page.getByLabel('Grower', { exact: true }).selectOption('Quillet Bros');
+	const grower = page.getByLabel('Grower', { exact: true });
 	await expect(page.getByRole('button', { name: 'Preview on 0 fields' })).toBeDisabled();
-	await list.locator('thead label').first().click();
+	// What is chosen under one filter stays chosen under another; what a filter hides is not worked on.
+	for (const name of ['Tarrow & Daughters', 'Quillet Bros']) {
+		await grower.selectOption(name);
+		await list.locator('thead label').first().click();
+		await expect(page.getByText('4 of 4 fields chosen')).toBeVisible();
+	}
+	await grower.selectOption('all growers');
+	await expect(page.getByText('8 of 21 fields chosen')).toBeVisible();
+	await grower.selectOption('Quillet Bros');
 	await page.getByRole('button', { name: 'Preview on 4 fields' }).click();
 
 	const preview = page.getByRole('table', { name: 'What becomes of each field' });

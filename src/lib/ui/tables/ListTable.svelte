@@ -74,6 +74,10 @@
 		}))
 	);
 
+	/** The library counts what is ticked among the rows it has: what is ticked and not among them now is kept from it. */
+	const ticked = $derived((selected ?? []).filter((id) => keyed.has(id)));
+	const hidden = $derived((selected ?? []).filter((id) => !keyed.has(id)));
+
 	/** The library names a table by a heading of its own, which would be heard twice under the section's. */
 	function named(list: HTMLElement, name: string): { update: (name: string) => void } {
 		const update = (to: string) => list.querySelector('table')?.setAttribute('aria-label', to);
@@ -113,7 +117,7 @@
 		{sortable}
 		expandable={expanded !== undefined}
 		batchSelection={selected !== undefined}
-		bind:selectedRowIds={() => selected ?? [], (keys) => selected && (selected = [...keys])}
+		bind:selectedRowIds={() => ticked, (keys) => selected && (selected = [...hidden, ...keys])}
 		rowClass={({ row }) => {
 			const one = keyed.get(row.id);
 			return one === undefined ? '' : rowClass(one);
