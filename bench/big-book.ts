@@ -13,6 +13,20 @@ const FIELDS = 2000;
 const ZONES = 5;
 const ROUNDS = 9;
 
+const FIRST_YEAR = 2017;
+
+/** The years of a field, with those before them as its newest harvest was. */
+function tenYears(years: BookDocument['growers'][0]['fields'][0]['years']): typeof years {
+	const model = years.find(({ harvestedYield }) => harvestedYield !== undefined) ?? years.at(-1)!;
+	const first = Math.min(...years.map(({ year }) => year));
+	const older = Array.from({ length: first - FIRST_YEAR }, (_, at) => ({
+		...model,
+		year: FIRST_YEAR + at,
+		choices: []
+	}));
+	return [...years, ...older];
+}
+
 /** The fields of the demo district again and again, each moved to a place of its own and cut into zones. */
 function bigBook(): BookDocument {
 	const demo = JSON.parse(readFileSync('demo/district.json', 'utf8')) as BookDocument;
@@ -44,7 +58,8 @@ function bigBook(): BookDocument {
 			};
 			return { name: `Zone ${zone + 1}`, shape, facts: { yieldGoal: 120 + 20 * zone } };
 		});
-		return { ...model, name: `${model.name} ${at + 1}`, boundary: moved, zones, layers: [] };
+		const years = tenYears(model.years);
+		return { ...model, name: `${model.name} ${at + 1}`, boundary: moved, zones, layers: [], years };
 	});
 	const growers = Array.from({ length: 40 }, (_, grower) => ({
 		name: `Grower ${grower + 1}`,
@@ -72,6 +87,10 @@ try {
 		'/orders/csv?year=2027',
 		'/map',
 		'/map/fields',
+		'/work?year=2027',
+		`/years?by=book&from=${FIRST_YEAR}&to=2026`,
+		`/years?by=grower&from=${FIRST_YEAR}&to=2026`,
+		'/years',
 		...['ground', 'zones', 'reading', 'rates', 'season', 'supply', 'sheet', 'book'].map(of)
 	];
 	const times: Record<string, number> = {};

@@ -2,12 +2,11 @@
 	import { Button, Search } from 'carbon-components-svelte';
 	import { MediaQuery } from 'svelte/reactivity';
 	import { goto } from '$app/navigation';
-	import { quantityIn } from '$core/units/amount-text';
 	import { shortDate } from '$core/units/day-text';
-	import { ageText } from '$lib/ui/forms/dates';
 	import Severity from '$lib/ui/figure/Severity.svelte';
 	import NewField from '$lib/ui/frame/NewField.svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
+	import { areaText, cropText, sampleText } from '$lib/ui/tables/roster-text';
 	import { nextToDo, WORK } from '$lib/next-to-do';
 	import { question } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
@@ -72,14 +71,9 @@
 </script>
 
 {#snippet nameCell(row: Row)}<a href={`/field/${row.id}/${data.year}/ground`}>{row.name}</a>{/snippet}
-{#snippet areaCell({ areaAc, units }: Row)}{areaAc === null ? '' : quantityIn(units, areaAc, 'ac')}{/snippet}
-{#snippet cropCell({ cropName, yieldGoal, yieldUnit, units }: Row)}
-	{#if cropName && yieldGoal !== null}{cropName}
-		{quantityIn(units, yieldGoal, yieldUnit ?? '').replace(/\/\w+$/, '')}{/if}
-{/snippet}
-{#snippet sampleCell({ sampledOn, samples }: Row)}
-	{#if sampledOn}{ageText(sampledOn, data.today)} old{:else if samples > 0}no date{:else}none{/if}
-{/snippet}
+{#snippet areaCell(row: Row)}{areaText(row)}{/snippet}
+{#snippet cropCell(row: Row)}{cropText(row)}{/snippet}
+{#snippet sampleCell(row: Row)}{sampleText(row, data.today)}{/snippet}
 {#snippet nextCell(row: Row)}
 	{@const next = stands(row)}
 	<a href={`/field/${row.id}/${data.year}/${next.word}`}>{next.text}</a>

@@ -34,7 +34,7 @@ export function replaceBook(db: Database, copy: string, now: Date): string | und
 	// Closed first: a file that is open is written to once more when it closes.
 	db.close();
 	if (ofProcess) book = undefined;
-	const aside = replaceFile(file, copy, now.toISOString().slice(0, 19).replaceAll(':', '-'));
+	const aside = replaceFile(file, copy, now);
 	try {
 		openBook(file).close();
 	} catch (error) {

@@ -250,9 +250,4 @@
 	.sums .number {
 		text-align: right;
 	}
-	.saved {
-		padding: 0.5rem 0.8rem;
-		border-left: 3px solid var(--action);
-		background: var(--action-wash);
-	}
 </style>

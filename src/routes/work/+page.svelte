@@ -3,14 +3,13 @@
 	import { Button, InlineNotification, Search } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
-	import { quantityIn } from '$core/units/amount-text';
 	import { shortDate } from '$core/units/day-text';
 	import type { WorkRun } from '$core/schema-types';
 	import { nextToDo, WORK } from '$lib/next-to-do';
 	import Choice from '$lib/ui/forms/Choice.svelte';
-	import { ageText } from '$lib/ui/forms/dates';
 	import { call, question } from '$lib/ui/forms/call';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
+	import { areaText, cropText, sampleText } from '$lib/ui/tables/roster-text';
 	import { IssueSheets } from '$lib/ui/work/issue-sheets.svelte';
 	import SheetFiles from '$lib/ui/work/SheetFiles.svelte';
 	import { usualWork, workOf } from '$lib/ui/work/typed-work';
@@ -114,14 +113,9 @@
 </script>
 
 {#snippet nameCell(row: Row)}<a href={`/field/${row.id}/${data.year}/ground`}>{row.name}</a>{/snippet}
-{#snippet areaCell({ areaAc, units }: Row)}{areaAc === null ? '' : quantityIn(units, areaAc, 'ac')}{/snippet}
-{#snippet cropCell({ cropName, yieldGoal, yieldUnit, units }: Row)}
-	{#if cropName && yieldGoal !== null}{cropName}
-		{quantityIn(units, yieldGoal, yieldUnit ?? '').replace(/\/\w+$/, '')}{:else}<span class="soft">none</span>{/if}
-{/snippet}
-{#snippet sampleCell({ sampledOn, samples }: Row)}
-	{#if sampledOn}{ageText(sampledOn, data.today)} old{:else if samples > 0}no date{:else}none{/if}
-{/snippet}
+{#snippet areaCell(row: Row)}{areaText(row)}{/snippet}
+{#snippet cropCell(row: Row)}{#if row.cropName}{cropText(row)}{:else}<span class="soft">none</span>{/if}{/snippet}
+{#snippet sampleCell(row: Row)}{sampleText(row, data.today)}{/snippet}
 {#snippet programmeCell({ programme, choices }: Row)}
 	{#if programme}{programme}{:else if choices > 0}<span class="soft">{choices} chosen</span>{/if}
 {/snippet}
@@ -254,11 +248,6 @@
 	.words {
 		width: 22rem;
 		max-width: 100%;
-	}
-	.saved {
-		padding: 0.5rem 0.8rem;
-		border-left: 3px solid var(--action);
-		background: var(--action-wash);
 	}
 	.late {
 		color: var(--accent-ink);

@@ -16,9 +16,13 @@ export function columnsOf(db: Database, table: string): string[] {
 	return (db.pragma(`table_info(${table})`) as { name: string }[]).map(({ name }) => name);
 }
 
-/** Rows of a table in the order in which they were written. */
-export function rowsOf(db: Database, table: string, where = ''): Row[] {
-	return db.prepare<[], Row>(`SELECT ${columnsOf(db, table).join(', ')} FROM ${table} ${where} ORDER BY rowid`).all();
+/**
+ * Rows of a table in the order in which they were written.
+ * @param where which of them; its names are those of `values`
+ */
+export function rowsOf(db: Database, table: string, where = 'true', values: Row = {}): Row[] {
+	const columns = columnsOf(db, table).join(', ');
+	return db.prepare<[Row], Row>(`SELECT ${columns} FROM ${table} WHERE ${where} ORDER BY rowid`).all(values);
 }
 
 /** Writes a row as it is. */

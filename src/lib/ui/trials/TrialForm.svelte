@@ -1,6 +1,7 @@
 <!-- The plan of a trial: what is tried, how it is repeated, and with what machines. -->
 <script lang="ts">
-	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import FormEnd from '$lib/ui/forms/FormEnd.svelte';
 	import type { Snippet } from 'svelte';
 	import type { TrialPlan } from '$core/schema-types';
 	import { DESIGN_NAMES } from '$lib/design-names';
@@ -122,11 +123,7 @@
 			<TextInput size="sm" labelText="Driven at, °" inputmode="decimal" bind:value={typed.heading} />
 		</div>
 	</section>
-	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
-	<div class="row">
-		<Button size="small" type="submit">{action}</Button>
-		<Button size="small" kind="ghost" onclick={cancel}>Cancel</Button>
-	</div>
+	<FormEnd {problem} {action} {cancel} />
 </form>
 
 <style>

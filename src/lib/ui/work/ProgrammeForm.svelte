@@ -1,16 +1,9 @@
 <!-- A house programme: for which crops and ground, by which approaches, with which products and passes. -->
 <script lang="ts">
-	import {
-		Button,
-		Checkbox,
-		InlineNotification,
-		MultiSelect,
-		Select,
-		SelectItem,
-		TextInput
-	} from 'carbon-components-svelte';
+	import { Button, Checkbox, MultiSelect, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { RateNutrient } from '$core/schema-types';
 	import { placementName } from '$core/units/placement-name';
+	import FormEnd from '$lib/ui/forms/FormEnd.svelte';
 	import { TEXTURE_CLASSES } from '$lib/ui/forms/choices';
 	import { BOUNDS, type TypedProgramme } from './typed-programme';
 
@@ -155,11 +148,7 @@
 		<Button size="small" kind="ghost" onclick={addPass}>Add a pass of nitrogen</Button>
 	</section>
 	<TextInput size="sm" labelText="Note" maxlength={1000} bind:value={typed.note} />
-	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
-	<div class="row">
-		<Button size="small" type="submit">{action}</Button>
-		<Button size="small" kind="ghost" onclick={cancel}>Cancel</Button>
-	</div>
+	<FormEnd {problem} {action} {cancel} />
 </form>
 
 <style>

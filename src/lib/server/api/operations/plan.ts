@@ -91,7 +91,8 @@ export const planOperations = [
 				throw new ActionError('Choose rates first; there is nothing to place yet.');
 			}
 			const programme = proposeProgramme(context, kept);
-			changePasses(book, goal, 'Proposed a programme', planned, programme.passes);
+			// Without a schedule nothing is proposed, and what was planned by hand stays.
+			if (context.schedule) changePasses(book, goal, 'Proposed a programme', planned, programme.passes);
 			return { notes: programme.notes };
 		}
 	}),

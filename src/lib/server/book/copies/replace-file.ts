@@ -13,12 +13,13 @@ export function assertWhole(copy: string): void {
 
 /**
  * Puts a whole copy in the place of a book that nobody has open. What was there is kept beside it.
- * @param stamp tells what was there from other ones: `<book>.replaced-<stamp>`
+ * @param now tells what was there from other ones: `<book>.replaced-<time>`
  * @returns where the book of before is now; undefined where there was none
  */
-export function replaceFile(book: string, copy: string, stamp: string): string | undefined {
+export function replaceFile(book: string, copy: string, now: Date): string | undefined {
 	const draft = `${book}.part`;
 	copyFileSync(copy, draft);
+	const stamp = now.toISOString().slice(0, 19).replaceAll(':', '-');
 	const aside = existsSync(book) ? `${book}.replaced-${stamp}` : undefined;
 	move(book, aside);
 	renameSync(draft, book);

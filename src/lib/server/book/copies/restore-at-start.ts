@@ -15,7 +15,7 @@ export function restoreAtStart(book: string, asked: string, now: Date): string {
 	const name = asked === 'newest' ? newest! : asked;
 	const copy = backupFile(folder, name) ?? name;
 	assertWhole(copy);
-	const aside = replaceFile(book, copy, now.toISOString().slice(0, 19).replaceAll(':', '-'));
+	const aside = replaceFile(book, copy, now);
 	const before = aside === undefined ? '' : ` What was there is kept as ${aside}.`;
 	return `Restored ${book} from ${copy}.${before}`;
 }

@@ -5,15 +5,13 @@ import { productOf } from '../../../../core/season/plan/plan-context';
 import { LB_PER_SHORT_TON } from '../../../../core/units/factors';
 import { quantityIn } from '../../../../core/units/amount-text';
 import { longDate } from '../../../../core/units/day-text';
-import type { Writer } from '../../book/act';
 import { listFieldSamples, type FieldRow } from '../../stores/fields';
 import { listChoices, listEarlierPasses, listPasses, type FieldYearRow } from '../../stores/field-years';
-import { writeChoices } from '../../stores/plan/write-season';
 import { nitrogenOfEarlierManure } from '../field-request';
 import type { WorkGround } from './work-ground';
 
 /** What a year takes over from those before it. */
-export interface Carried {
+interface Carried {
 	choices: Choice[];
 	changes: string[];
 	notes: string[];
@@ -41,10 +39,6 @@ export function carriedInto(
 		changes: choices.map(({ nutrient, reason }) => `${nutrient} none: ${reason}`),
 		notes: [...manureNote(ground, field), ...sampleNote(ground, sampledOn)]
 	};
-}
-
-export function writeCarried(writer: Writer, fieldYearId: string, { choices }: Carried): void {
-	writeChoices(writer, { id: fieldYearId }, choices);
 }
 
 function none(nutrient: Choice['nutrient'], reason: string): Choice & { reason: string } {

@@ -10,7 +10,8 @@ import { quantityIn } from '../../../../core/units/amount-text';
 import type { Writer } from '../../book/act';
 import type { FieldRow } from '../../stores/fields';
 import { listFieldYears, type FieldYearRow } from '../../stores/field-years';
-import { carriedInto, writeCarried } from './carried-over';
+import { writeChoices } from '../../stores/plan/write-season';
+import { carriedInto } from './carried-over';
 import { cannot, type Planned } from './planned';
 import type { WorkGround } from './work-ground';
 
@@ -120,7 +121,7 @@ function setCrop(
 			const id = now?.id ?? randomUUID();
 			if (now) writer.update('field_year', id, goal);
 			else writer.insert('field_year', { id, field_id: field.id, year, ...goal, ...staying(years, crop, year) });
-			writeCarried(writer, id, carried);
+			writeChoices(writer, { id }, carried.choices);
 		}
 	};
 }

@@ -10,6 +10,6 @@ export interface Planned {
 	cannot?: string;
 }
 
-export function cannot(why: string, notes: string[] = []): Planned {
-	return { changes: [], notes, cannot: why };
+export function cannot(why: string): Planned {
+	return { changes: [], notes: [], cannot: why };
 }

@@ -5,9 +5,10 @@ import type { WorkAction, WorkRow, WorkRun } from '../../../../core/schema-types
 import { act } from '../../book/act';
 import { ActionError } from '../../book/action-error';
 import type { Desk } from '../../desk';
+import type { FieldRow } from '../../stores/fields';
 import { newestEvent } from '../../stores/events';
 import type { Planned } from './planned';
-import { workPlan } from './plan-work';
+import { workPlan, type WorkPlan } from './plan-work';
 import { WorkGround } from './work-ground';
 
 /** A piece of work on many fields, worked out in the background; nothing is written before it is saved. */
@@ -51,11 +52,7 @@ export function beginWork(desk: Desk, { year, fields, work }: WorkAction): strin
 	return id;
 }
 
-async function workOut(
-	run: Run,
-	fields: Parameters<ReturnType<typeof workPlan>['planFor']>[0][],
-	planFor: ReturnType<typeof workPlan>['planFor']
-): Promise<void> {
+async function workOut(run: Run, fields: readonly FieldRow[], planFor: WorkPlan['planFor']): Promise<void> {
 	const rows: WorkRow[] = [];
 	for (const field of fields) {
 		if (run.done % AT_ONCE === 0) await turn();

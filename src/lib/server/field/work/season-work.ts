@@ -1,5 +1,5 @@
 import type { Choice, Chosen } from '../../../../core/rates/choose';
-import type { Pass, ProgrammeWork } from '../../../../core/schema-types';
+import type { Followed, Pass, ProgrammeWork } from '../../../../core/schema-types';
 import { byHouse } from '../../../../core/season/house/house-schedule';
 import { houseChoices } from '../../../../core/season/house/house-choices';
 import { programmeFor, whyNotFor, type ProgrammeFacts } from '../../../../core/season/house/programme-fits';
@@ -9,7 +9,7 @@ import { proposeProgramme } from '../../../../core/season/propose/propose-progra
 import { quantityIn } from '../../../../core/units/amount-text';
 import { shortDate } from '../../../../core/units/day-text';
 import type { UnitSystem } from '../../../../core/units/rate-units';
-import type { HouseProgrammeRecord } from '../../stores/plan/house-programmes';
+import { followedOf, type HouseProgrammeRecord } from '../../stores/plan/house-programmes';
 import { writeSeason } from '../../stores/plan/write-season';
 import type { FieldRow } from '../../stores/fields';
 import { adviceFrom, type Advice } from '../field-year';
@@ -32,7 +32,7 @@ export function programmeWork(ground: WorkGround, field: FieldRow, { programme: 
 	const own = records.choices.filter(({ ownRate }) => ownRate !== undefined);
 	const { choices: chosen, notes } = houseChoices(programme, before.answer.rates);
 	const fresh = chosen.filter(({ nutrient }) => !own.some((one) => one.nutrient === nutrient));
-	if (fresh.length === 0 && own.length === 0) return cannot(notes.join('; '), []);
+	if (fresh.length === 0 && own.length === 0) return cannot(notes.join('; '));
 	const others = records.choices.filter(({ nutrient }) => !fresh.some((one) => one.nutrient === nutrient));
 	const after = adviceFrom(library, { ...records, choices: [...others, ...fresh] }, today);
 	const kept = own.map(({ nutrient, reason }) => `${nutrient} stays at the own rate: ${reason}`);
@@ -73,22 +73,23 @@ function seasonOf(
 ): Planned {
 	const { programme, choices } = by;
 	const { products } = library;
-	const { goal, passes: before } = advice;
+	const { goal } = advice;
 	const { replaced, kept } = openPasses(advice, products);
 	const context = programme ? byHouse(advice.context, programme) : advice.context;
 	const proposed = proposeProgramme(context, kept);
 	const passes = programme
 		? proposed.passes.map((pass) => roundedPass(pass, programme.rounding, productOf(pass, products)))
 		: proposed.passes;
-	const planned = !samePasses(replaced, passes);
+	// Without a schedule nothing is proposed, and what was planned by hand stays.
+	const planned = context.schedule !== undefined && !samePasses(replaced, passes);
 	const past = planned ? passes.filter(({ date }) => date < today).length : 0;
 	const notes = [
 		...by.notes,
 		...proposed.notes,
 		...(past > 0 ? [`${past === 1 ? '1 pass is' : `${past} passes are`} dated before today`] : [])
 	];
-	const followed = programme && JSON.stringify(followedBy(programme, today));
-	const follows = followed !== undefined && goal.followed === null;
+	const before = followedOf(goal);
+	const follows = programme && (before?.programme !== programme.id || before.version !== programme.version);
 	if (choices.length === 0 && !planned && !follows) return { changes: [], notes };
 	return {
 		changes: [
@@ -98,15 +99,15 @@ function seasonOf(
 		],
 		notes,
 		write: (writer) => {
-			if (followed) writer.update('field_year', goal.id, { followed });
+			if (follows) {
+				const { id, version } = programme;
+				const followed: Followed = { programme: id, version, takenOn: today };
+				writer.update('field_year', goal.id, { followed: JSON.stringify(followed) });
+			}
 			const removed = planned ? replaced.map(({ id }) => id) : [];
-			writeSeason(writer, goal, before, { choices, removed, added: planned ? passes : [] });
+			writeSeason(writer, goal, advice.passes, { choices, removed, added: planned ? passes : [] });
 		}
 	};
-}
-
-function followedBy({ id, version }: HouseProgrammeRecord, today: string) {
-	return { programme: id, version, takenOn: today };
 }
 
 function same(choice: Choice, choices: readonly Choice[]): boolean {

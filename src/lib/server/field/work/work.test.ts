@@ -10,7 +10,7 @@ import { Desk } from '../../desk';
 import { theLibrary } from '../../knowledge';
 import { listFields } from '../../stores/fields';
 import { changePasses, choose, findFieldYear, listPasses, markDone, setNextCrop } from '../../stores/field-years';
-import { findHouseProgramme, listHouseProgrammes } from '../../stores/plan/house-programmes';
+import { changeHouseProgramme, findHouseProgramme, listHouseProgrammes } from '../../stores/plan/house-programmes';
 import { beginWork, findWork, saveWork } from './runs';
 
 const demo = readFileSync('demo/district.json', 'utf8');
@@ -60,6 +60,26 @@ describe('work on a field', () => {
 		const after = listPasses(book, id).map(({ plan }) => plan);
 		expect(after.filter(({ label }) => label === 'Bunches')).toHaveLength(1);
 		expect(after.length).toBeGreaterThan(1);
+	});
+	it('takes nothing out of the plan of a crop whose passes it cannot propose', async () => {
+		await on('Mill Strip', { kind: 'crop', crop: 'oats', goal: { by: 'amount', amount: 90 } }, { save: true });
+		changePasses(book, yearOf('Mill Strip'), 'Planned', [], [pass({ label: 'By hand' })]);
+		choose(book, yearOf('Mill Strip'), [{ nutrient: 'N', ownRate: 60, reason: 'As always' }], 'Own');
+		const row = await on('Mill Strip', { kind: 'proposal' });
+		expect(row).toMatchObject({
+			changes: [],
+			notes: ['No schedule of passes is known for oats; add the passes by hand.']
+		});
+	});
+	it('takes the next version of a programme also where nothing else changes by it', async () => {
+		await on('Old Orchard Piece', { kind: 'programme' }, { save: true });
+		const { id, version, ...content } = listHouseProgrammes(book).find(({ name }) => name === 'Corn on heavy soil')!;
+		changeHouseProgramme(book, id, { ...content, note: 'The same in other words' }, TODAY);
+		expect((await on('Old Orchard Piece', { kind: 'programme' }, { save: true })).changes).toEqual([
+			'Corn on heavy soil'
+		]);
+		expect(JSON.parse(yearOf('Old Orchard Piece').followed!)).toMatchObject({ programme: id, version: version + 1 });
+		expect((await on('Old Orchard Piece', { kind: 'programme' })).changes).toEqual([]);
 	});
 	it('says that passes are dated before today', async () => {
 		const early = await on('Old Orchard Piece', { kind: 'programme' });

@@ -39,10 +39,7 @@ export function isShared(table: string): boolean {
 export function growersRows(db: Database, table: string, grower: string): Row[] {
 	if (SHARED.includes(table)) return rowsOf(db, table);
 	const by = table === 'grower' ? (['id', '@grower'] as const) : ownColumn(db, table)!;
-	const columns = columnsOf(db, table).join(', ');
-	return db
-		.prepare<[{ grower: string }], Row>(`SELECT ${columns} FROM ${table} WHERE ${by[0]} IN (${by[1]}) ORDER BY rowid`)
-		.all({ grower });
+	return rowsOf(db, table, `${by[0]} IN (${by[1]})`, { grower });
 }
 
 function ownColumn(db: Database, table: string): readonly [string, string] | undefined {
