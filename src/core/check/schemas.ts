@@ -7,6 +7,7 @@ import trial from '../../../schemas/trial.schema.json';
 import trialAnswer from '../../../schemas/trial-answer.schema.json';
 import trialRequest from '../../../schemas/trial-request.schema.json';
 import actions from '../../../schemas/actions.schema.json';
+import application from '../../../schemas/application.schema.json';
 import answers from '../../../schemas/answers.schema.json';
 import block from '../../../schemas/block.schema.json';
 import book from '../../../schemas/book.schema.json';
@@ -51,6 +52,7 @@ import schedules from '../../../schemas/schedules.schema.json';
 
 /** Every JSON Schema of the project; an id is `<name>.schema.json`. */
 export const SCHEMAS: readonly { $id: string }[] = [
+	application,
 	block,
 	figure,
 	sample,

@@ -1,3 +1,6 @@
+import { partText } from '../season/applied/part-text';
+import { passOfPart, wholePass } from '../season/applied/what-happened';
+import { overTheField } from '../season/plan/pass/pass-nutrients';
 import { notApplicable, type Figure, type Answer } from '../figure/figure';
 import type { Chosen } from '../rates/choose';
 import { cautionsFor, planCautions } from '../season/plan/hazards';
@@ -85,7 +88,7 @@ export function buildSheet(source: SheetSource): SheetContent {
 		passes: passes.map((pass) => sheetPass(pass, source)),
 		loading: loadingOf(source),
 		totals: seasonTotals(passes, { products }),
-		cost: planCost(passes.map(({ id }) => source.passCosts.get(id)!)),
+		cost: planCost(passes.map((pass) => costOverTheField(pass, source.passCosts))),
 		findings: source.findings,
 		...(source.decisions.length > 0 ? { decisions: [...source.decisions] } : {}),
 		...(source.leafTests.length > 0 ? { leafTests: [...source.leafTests] } : {}),
@@ -94,6 +97,12 @@ export function buildSheet(source: SheetSource): SheetContent {
 		packs: source.packs.map(({ id, version, title }) => ({ id, version, title })),
 		request
 	};
+}
+
+/** Dollars of a pass for each acre of the field, from those for each acre that it goes on. */
+function costOverTheField(pass: Pass, costs: SheetSource['passCosts']): Answer {
+	const cost = costs.get(pass.id)!;
+	return cost.applies ? overTheField(pass, cost) : cost;
 }
 
 function loadingOf({ passes, products, field, loads }: SheetSource): SheetContent['loading'] {
@@ -113,25 +122,28 @@ function sheetPass(
 ): SheetContent['passes'][number] {
 	const product = productOf(pass, products);
 	const rate = passRate(pass, product);
-	const prescribed = prescriptions.get(pass.id);
+	const prescribed = prescriptions.get(passOfPart(pass.id));
 	const stage = stageText(stages, pass.date);
-	const bases = passBases(pass, product, request.crop.block, field.areaAcres);
+	const bases = passBases(wholePass(pass), product, request.crop.block, field.areaAcres);
 	const palms = hasTrait(crop, 'palm')
 		? palmDose(passPounds(pass, product), request.crop.block, field.areaAcres)
 		: undefined;
+	const part = partText(pass, field.areaAcres, request.units ?? 'us');
 	return {
-		pass,
+		pass: { ...pass, label: [pass.label, part].filter(Boolean).join(', ') },
 		productName: product.name,
 		...(stage === undefined ? {} : { stage }),
 		...(bases.length === 0 ? {} : { bases }),
 		...(palms && pass.unit === 'lb/ac' ? { palmDose: { text: palmDoseText(palms), product: palms.product } } : {}),
 		rate,
-		carries: passNutrients(pass, product),
-		wholeField: prescribed ? prescriptionTotal(prescribed) : wholeField(rate, field.areaAcres),
+		carries: passNutrients(wholePass(pass), product),
+		wholeField: prescribed
+			? overTheField(pass, prescriptionTotal(prescribed))
+			: wholeField(overTheField(pass, rate), field.areaAcres),
 		gallons:
 			pass.unit === 'gal/ac'
 				? notApplicable(`${product.name}, gallons`, 'the rate is in gallons already', '')
-				: gallonsPerAcre(passPounds(pass, product), product),
+				: gallonsPerAcre(passPounds(wholePass(pass), product), product),
 		cost: passCosts.get(pass.id)!,
 		cautions: cautionsFor(product, pass, cautionList),
 		...(prescribed ? { prescription: prescriptionOf(prescribed) } : {})

@@ -72,7 +72,8 @@ export function orderOf(
 export function treatedAcres(open: readonly OpenPass[]): { additive: Additive; acres: number }[] {
 	const acresOf = new Map<Additive, number>();
 	for (const { acres = 0, pass } of open) {
-		for (const additive of additivesOf(pass)) acresOf.set(additive, (acresOf.get(additive) ?? 0) + acres);
+		for (const additive of additivesOf(pass))
+			acresOf.set(additive, (acresOf.get(additive) ?? 0) + acres * (pass.share ?? 1));
 	}
 	return [...acresOf]
 		.map(([additive, acres]) => ({ additive, acres }))

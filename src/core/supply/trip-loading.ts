@@ -1,5 +1,5 @@
 import type { LoadSizes, Pass, Product, TripLoading } from '../schema-types';
-import { poundsPerAcre } from '../season/plan/pass/pass-nutrients';
+import { poundsWhereItGoes } from '../season/plan/pass/pass-nutrients';
 import { apartPairs } from './blend/apart-pairs';
 import { loadsFor } from './loads';
 
@@ -34,10 +34,13 @@ export function tripLoading(
 		dry.filter(({ pass }) => pass.placement === placement)
 	);
 	return [
-		...(liquid.length > 0 ? [tankOf(liquid, areaAcres, tankGal)] : []),
-		...boxes.map((box) => loading('box', 'lb', box, areaAcres, boxLb))
+		...(liquid.length > 0 ? [tankOf(liquid, areaAcres * partOf(liquid), tankGal)] : []),
+		...boxes.map((box) => loading('box', 'lb', box, areaAcres * partOf(box), boxLb))
 	];
 }
+
+/** The part of the field that is driven over: that of the pass on the most ground. */
+const partOf = (passes: readonly LoadedPass[]): number => Math.max(...passes.map(({ pass }) => pass.share ?? 1));
 
 function tankOf(liquid: readonly LoadedPass[], areaAcres: number, capacity: number): TripLoading {
 	const tank = loading('tank', 'gal', liquid, areaAcres, capacity);
@@ -64,7 +67,7 @@ function loading(
 ): TripLoading {
 	const perAcre = passes
 		.map(({ pass, product }) => {
-			const pounds = poundsPerAcre(pass, product);
+			const pounds = poundsWhereItGoes(pass, product);
 			return { name: product.name, amount: unit === 'gal' ? pounds / product.densityLbPerGal! : pounds };
 		})
 		.sort((a, b) => b.amount - a.amount);

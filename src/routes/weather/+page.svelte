@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { formatNumber } from '$core/units/display';
+	import { rainIn, rainUnit, warmthIn } from '$core/units/weather-units';
 	import { longDate, shortDate } from '$core/units/day-text';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import OutlookForm from '$lib/ui/season/weather/OutlookForm.svelte';
@@ -13,8 +14,8 @@
 
 	const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 	const metric = $derived(data.units === 'metric');
-	const warm = (celsius: number) => formatNumber(Math.round(metric ? celsius : celsius * 1.8 + 32), 'F');
-	const water = (mm: number) => formatNumber(metric ? Math.round(mm) : mm / 25.4, metric ? 'mm' : 'in');
+	const warm = (celsius: number) => formatNumber(Math.round(warmthIn(data.units, celsius)), 'F');
+	const water = (mm: number) => formatNumber(metric ? Math.round(mm) : rainIn(data.units, mm), rainUnit(data.units));
 
 	async function use(station: string): Promise<void> {
 		problem = await save('PUT /api/weather/station', {}, { station });
@@ -88,7 +89,7 @@
 						{#each data.inUse.months as { maxC }, at (at)}<td class="num">{warm(maxC)}</td>{/each}
 					</tr>
 					<tr>
-						<td>Rain, {metric ? 'mm' : 'in'}</td>
+						<td>Rain, {rainUnit(data.units)}</td>
 						{#each data.inUse.months as { rainMm }, at (at)}<td class="num">{water(rainMm)}</td>{/each}
 					</tr>
 					<tr>

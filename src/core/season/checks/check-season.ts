@@ -1,3 +1,4 @@
+import { asTheGroundMeets } from '../applied/what-happened';
 import { passesInSeason } from '../plan/season-span';
 import { dateInSeasonCheck } from './timing/date-in-season';
 import { gravestFirst } from '../../figure/gravest-first';
@@ -108,8 +109,15 @@ const CHECKS: readonly SeasonCheck[] = [
 	totalsCheck
 ];
 
+/** Rules on what goes on over the whole field: they go by the parts of a pass. */
+const SUMS: ReadonlySet<SeasonCheck> = new Set([allUpFrontCheck, placedFactorCheck, wheatSulfurCheck, totalsCheck]);
+
 /** Everything the rules have against a plan, the gravest first. */
 export function checkSeason(passes: readonly Pass[], context: PlanContext): PassCheck[] {
 	const dated = passesInSeason(passes, context.plantingDate);
-	return gravestFirst([...dateInSeasonCheck(passes, context), ...CHECKS.flatMap((check) => check(dated, context))]);
+	const met = asTheGroundMeets(dated);
+	return gravestFirst([
+		...dateInSeasonCheck(passes, context),
+		...CHECKS.flatMap((check) => check(SUMS.has(check) ? dated : met, context))
+	]);
 }

@@ -1,4 +1,5 @@
 import type { Nutrient, Pass } from '../../schema-types';
+import { isUnderWay } from '../applied/what-happened';
 import { isBefore, type BookedPass } from './nitrogen-programme';
 import { passNutrient } from '../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../plan/plan-context';
@@ -14,7 +15,7 @@ export interface ProgrammeChange {
 
 /**
  * The nitrogen passes of a plan after a test in the crop, by the rates now chosen. What was applied or is
- * dated before the test stands, and so do passes without nitrogen.
+ * dated before the test stands, and so do the rest of a pass that is under way and passes without nitrogen.
  * @param context of the rates as they are after the test
  * @param testedOn YYYY-MM-DD
  * @param why stands before the reason of each new pass
@@ -26,7 +27,9 @@ export function programmeAfter(
 	why: string
 ): ProgrammeChange {
 	const changes = ({ plan }: BookedPass) => passNutrient(plan, productOf(plan, context.products), 'N') > 0;
-	const open = passes.filter((booked) => booked.doneOn === null && !isBefore(booked, testedOn));
+	const open = passes.filter(
+		(booked) => booked.doneOn === null && !isUnderWay(booked.plan) && !isBefore(booked, testedOn)
+	);
 	const removed = open.filter(changes);
 	const applied = passes.filter((booked) => !removed.includes(booked)).map(({ plan }) => plan);
 	// Only what the removed passes carried is placed again; a nutrient that was never planned stays unplanned.

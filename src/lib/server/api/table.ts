@@ -1,3 +1,4 @@
+import { applicationOperations } from './operations/applications';
 import { bookOperations } from './operations/book';
 import { copyOperations } from './operations/copies';
 import { decisionOperations } from './operations/decisions';
@@ -22,6 +23,7 @@ const TABLE = [
 	...groundOperations,
 	...yearOperations,
 	...planOperations,
+	...applicationOperations,
 	...decisionOperations,
 	...supplyOperations,
 	...waterOperations,

@@ -12,6 +12,7 @@ export type BookTable =
 	| 'field_year'
 	| 'choice'
 	| 'pass'
+	| 'application'
 	| 'price'
 	| 'lab_mapping'
 	| 'lab_import'

@@ -237,7 +237,7 @@ describe('an export', () => {
 
 it('a migration that fails half way leaves the book as it was, with the copy of before beside it', () => {
 	const before = all(book);
-	const failing = ['CREATE TABLE after_this (id TEXT PRIMARY KEY); DELETE FROM pass; INSERT INTO nowhere VALUES (1)'];
+	const failing = ['CREATE TABLE after_this (id TEXT PRIMARY KEY); DELETE FROM price; INSERT INTO nowhere VALUES (1)'];
 	const migrations = [...Array.from({ length: NEWEST_LAYOUT }, () => ''), ...failing];
 	expect(() => migrate(book, migrations.length, migrations)).toThrow('no such table: nowhere');
 	expect(book.pragma('user_version', { simple: true })).toBe(NEWEST_LAYOUT);

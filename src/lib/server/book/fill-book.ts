@@ -6,6 +6,7 @@ import { InputError } from '../../../core/check/problem';
 import { validator } from '../../../core/check/validator';
 import type { BookDocument, BookField, BookWaterSource, BookYear } from '../../../core/schema-types';
 import { fill, type Writer } from './act';
+import { endOf } from '../../../core/season/applied/recorded-pass';
 import type { Shape } from '../../../core/ground/shapes/shape';
 import { layOut } from '../../../core/trials/design/lay-out';
 import { writeHouseProgramme } from '../stores/plan/house-programmes';
@@ -144,8 +145,20 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear, sources: Sou
 	for (const check of year.spreadChecks ?? []) {
 		writer.insert('spread_check', { id: randomUUID(), field_year_id: id, content: JSON.stringify(check) });
 	}
-	for (const { plan, doneOn } of year.passes ?? []) {
+	for (const { plan, doneOn = null, applications = [] } of year.passes ?? []) {
 		const row = { ...plan, id: randomUUID() };
-		writer.insert('pass', { id: row.id, field_year_id: id, done_on: doneOn ?? null, plan: JSON.stringify(row) });
+		const ended = applications.length > 0 ? endOf(applications) : doneOn;
+		writer.insert('pass', { id: row.id, field_year_id: id, done_on: ended, plan: JSON.stringify(row) });
+		const ids = new Map(applications.map((entry) => [entry.id, randomUUID()]));
+		for (const entry of applications) {
+			const { corrects, ...told } = entry.content;
+			const content = corrects === undefined ? told : { ...told, corrects: ids.get(corrects) ?? corrects };
+			writer.insert('application', {
+				id: ids.get(entry.id)!,
+				field_year_id: id,
+				pass_id: row.id,
+				content: JSON.stringify(content)
+			});
+		}
 	}
 }

@@ -16,6 +16,7 @@ import ownLeafRanges from './layouts/013-own-leaf-ranges.sql?raw';
 import trials from './layouts/014-trials.sql?raw';
 import decisions from './layouts/015-decisions.sql?raw';
 import houseProgrammes from './layouts/016-house-programmes.sql?raw';
+import applications from './layouts/017-applications.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -34,7 +35,8 @@ const MIGRATIONS: readonly string[] = [
 	ownLeafRanges,
 	trials,
 	decisions,
-	houseProgrammes
+	houseProgrammes,
+	applications
 ];
 
 /** The layout of a book of this program. */

@@ -4,7 +4,7 @@ import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
 import { settledNitrogen } from '../../../core/rates/settled-nitrogen';
 import { speaksFor } from '../../../core/rates/nitrogen/own-curves';
-import { nitrogenProgramme } from '../../../core/season/propose/nitrogen-programme';
+import { nitrogenProgramme, type BookedPass } from '../../../core/season/propose/nitrogen-programme';
 import { usualPlantingDate } from '../../../core/season/propose/propose-programme';
 import { laterNitrogen } from '../../../core/supply/manure/manure-product';
 import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
@@ -31,9 +31,8 @@ import {
 	findFieldYear,
 	listChoices,
 	listEarlierPasses,
-	listPasses,
-	type FieldYearRow,
-	type PassRecord
+	seasonSoFar,
+	type FieldYearRow
 } from '../stores/field-years';
 import { pricesOn, type PriceList } from '../stores/prices';
 import { irrigationOf, listWaterSources } from '../stores/water/water-sources';
@@ -45,7 +44,7 @@ export interface Records {
 	samples: readonly SampleRecord[];
 	prices: PriceList;
 	choices: readonly Choice[];
-	passes: readonly PassRecord[];
+	passes: readonly BookedPass[];
 	tests: InSeason;
 	/** The library of response curves. */
 	curves: readonly ResponseCurve[];
@@ -86,7 +85,7 @@ export function recordsOf(
 	curves: readonly ResponseCurve[]
 ): Records {
 	const choices = listChoices(db, goal.id);
-	const passes = listPasses(db, goal.id);
+	const passes = seasonSoFar(db, goal.id);
 	const tests = testsInUse(listCropTests(db, goal.id));
 	const earlier = listEarlierPasses(db, field.id, goal.year);
 	const leafTests = field.block === null ? [] : listLeafTests(db, field.id);

@@ -12,9 +12,10 @@ import { readSoilPh } from '../../../core/reading/soil/ph-scale';
 import { knownWeather } from '../../../core/season/weather/known-weather';
 import { DAY_MS } from '../../../core/units/factors';
 import { isSandy } from '../../../core/reading/soil/light-soil';
-import { isBefore } from '../../../core/season/propose/nitrogen-programme';
+import { isBefore, type BookedPass } from '../../../core/season/propose/nitrogen-programme';
 import { scheduleFor } from '../../../core/season/schedule/schedule-for';
 import { anchoredStages } from '../../../core/season/stages/anchored-stages';
+import { wholePass } from '../../../core/season/applied/what-happened';
 import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
 import { productOf, type PlanContext } from '../../../core/season/plan/plan-context';
 import { seasonDebt } from '../../../core/season/plan/season-debt';
@@ -25,6 +26,7 @@ import type {
 	AdviseRequest,
 	Crop,
 	InSeason,
+	Pass,
 	PassCheck,
 	Setback,
 	WeatherDay
@@ -34,7 +36,7 @@ import { planChecks } from './season/plan-checks';
 import { fieldRequest, plantingDateOf, recordsOf, REFERENCE_LIME, testedOn, type Records } from './field-request';
 import type { Library } from '../knowledge';
 import { findField, listFieldSamples, type FieldRow, type SampleRecord } from '../stores/fields';
-import { findFieldYear, type FieldYearRow, type PassRecord } from '../stores/field-years';
+import { findFieldYear, type FieldYearRow } from '../stores/field-years';
 import { pricesOn, type PriceList } from '../stores/prices';
 import { listCurves } from '../stores/response-curves';
 
@@ -65,7 +67,9 @@ export interface Advice {
 	context: PlanContext;
 	/** The tests in the crop that are in use. */
 	tests: InSeason;
-	passes: readonly PassRecord[];
+	/** As they went and are planned on: of a pass that was applied in parts, each part. */
+	passes: readonly BookedPass[];
+	/** Of each pass by its id, on the ground that it goes on. */
 	costs: Map<string, Answer>;
 	cost: Answer;
 	/** Lime that undoes the acid of the passes, lb CaCO3/ac. */
@@ -100,9 +104,8 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	const chosen = settled.filter((one) => one !== undefined);
 	const context = planContext(library, records, site, answer, chosen, today);
 	const plans = passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan));
-	const costs = new Map(
-		plans.map((pass) => [pass.id, passCost(pass, productOf(pass, library.products), (item) => prices.get(item))])
-	);
+	const costOf = (pass: Pass) => passCost(pass, productOf(pass, library.products), (item) => prices.get(item));
+	const costs = new Map(plans.map((pass) => [pass.id, costOf(wholePass(pass))]));
 	let checks: readonly PassCheck[] | undefined;
 	return {
 		goal,
@@ -117,7 +120,7 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 		context,
 		passes,
 		costs,
-		cost: planCost([...costs.values()]),
+		cost: planCost(plans.map(costOf)),
 		debt: seasonDebt(plans, context),
 		totals: seasonTotals(plans, context),
 		checks: () => (checks ??= planChecks({ site, passes, context, goal }, plans, library))

@@ -1,10 +1,12 @@
 import { listEvents } from '../stores/events';
-import { listFieldYears, listPasses } from '../stores/field-years';
+import { appliedPasses, listFieldYears, listPasses } from '../stores/field-years';
 import { BALANCED, nutrientBalance } from '../../../core/season/plan/balance/nutrient-balance';
 import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { FieldRow } from '../stores/fields';
 import { listWaterSources } from '../stores/water/water-sources';
-import { passView } from './pass-view';
+import { applicationViews, stateOf } from './application-views';
+import { catalogueFor } from '../../../core/supply/catalogue/offered-for';
+import { measuredBy, passView } from './pass-view';
 import { listPrescriptions } from '../stores/plan/prescriptions';
 import { yearRecord } from '../field/year-record';
 import type { Desk, FieldAddress } from '../desk';
@@ -27,7 +29,22 @@ export function bookPage(desk: Desk, address: FieldAddress) {
 			yieldGoal: goal.yield_goal,
 			harvested: goal.harvested_yield
 		},
-		passes: passes.map((record) => passView(record, products, units)),
+		passes: passes.map((record) => ({
+			...passView(record, products, units),
+			...stateOf(record, field.area_ac ?? undefined, units)
+		})),
+		applications: applicationViews(passes, products, units),
+		catalogue: catalogueFor(
+			products,
+			goal?.crop,
+			passes.map(({ plan }) => plan)
+		).map((product) => ({
+			id: product.id,
+			name: product.name,
+			...measuredBy(product)
+		})),
+		units,
+		today: desk.today,
 		logs: (goal ? listPrescriptions(desk.book, goal.id) : []).flatMap(({ content, applied }) =>
 			applied.map((log) => ({ id: log.id, label: content.name, ...log.content }))
 		),
@@ -47,7 +64,7 @@ function balanceOf({ book, library }: Desk, field: FieldRow, until: number, unit
 		.filter(({ year }) => year <= until)
 		.slice(0, MOST_YEARS)
 		.flatMap(({ id, ...row }) => {
-			const passes = listPasses(book, id).flatMap(({ plan, doneOn }) => (doneOn === null ? [] : [plan]));
+			const passes = appliedPasses(book, id);
 			// A year that is only planned has nothing to balance yet.
 			if (row.harvested_yield === null && passes.length === 0) return [];
 			return yearRecord({ ...row, passes }, crops, sources);

@@ -10,7 +10,7 @@ import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { Desk } from '../desk';
 import { REFERENCE_LIME } from '../field/field-request';
 import type { Advice, FieldYear } from '../field/field-year';
-import { findFieldYear, listPasses } from '../stores/field-years';
+import { appliedPasses, findFieldYear } from '../stores/field-years';
 import { priceBefore } from '../stores/prices';
 import { listCurves } from '../stores/response-curves';
 
@@ -78,9 +78,7 @@ function lastYearsBalance({ book, library }: Desk, { field, year }: FieldYear): 
 	}
 	const { crops, products } = library;
 	const crop = crops.find(({ id }) => id === before.crop)!;
-	const parts = listPasses(book, before.id)
-		.filter(({ doneOn }) => doneOn !== null)
-		.map(({ plan }) => passNutrientFigure(plan, productOf(plan, products), 'N'));
+	const parts = appliedPasses(book, before.id).map((pass) => passNutrientFigure(pass, productOf(pass, products), 'N'));
 	const applied = figure({
 		label: `nitrogen applied in ${year - 1}`,
 		value: parts.reduce((sum, { value }) => sum + value, 0),

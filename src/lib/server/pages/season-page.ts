@@ -12,7 +12,7 @@ import { broughtInYear } from '../../../core/water/irrigation';
 import { decisionViews } from '../field/season/decision-views';
 import { listKeptPlans } from '../stores/plan/decisions';
 import { boardGround } from '../field/season/board-ground';
-import { passView } from './pass-view';
+import { measuredBy, passView } from './pass-view';
 import type { Desk, FieldAddress } from '../desk';
 
 const KINDS: readonly YearKind[] = ['normal', 'wet', 'dry'];
@@ -24,18 +24,15 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 	const { products, cautions } = library;
 	const { units } = field;
 	const plans = (advice?.passes ?? []).map(({ plan }) => plan);
-	const catalogue = catalogueFor(products, goal?.crop, plans).map(
-		({ id, name, placements, hazards, lime, analysis, state, densityLbPerGal }) => ({
-			id,
-			name,
-			placements,
-			isLime: lime !== undefined,
-			liquid: state === 'liquid' && densityLbPerGal !== undefined,
-			nitrogen: (analysis.N ?? 0) > 0,
-			ammonia: hazards.includes('ammonia'),
-			cautions: hazards.map((hazard) => cautions.cautions[hazard] ?? '').filter(Boolean)
-		})
-	);
+	const catalogue = catalogueFor(products, goal?.crop, plans).map((product) => ({
+		id: product.id,
+		name: product.name,
+		placements: product.placements,
+		...measuredBy(product),
+		nitrogen: (product.analysis.N ?? 0) > 0,
+		ammonia: product.hazards.includes('ammonia'),
+		cautions: product.hazards.map((hazard) => cautions.cautions[hazard] ?? '').filter(Boolean)
+	}));
 	const base = { fieldId: field.id, year, units, catalogue, hasGoal: goal !== undefined };
 	if (!advice) return { ...base, season: undefined };
 	const { context, passes, costs, chosen, totals, crop, debt, site } = advice;

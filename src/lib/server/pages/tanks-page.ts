@@ -1,4 +1,4 @@
-import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
+import { poundsWhereItGoes } from '../../../core/season/plan/pass/pass-nutrients';
 import { productOf } from '../../../core/season/plan/plan-context';
 import { goesWithTheWater } from '../../../core/season/plan/placement-facts';
 import type { Desk, FieldAddress } from '../desk';
@@ -11,7 +11,7 @@ export function tanksPage(desk: Desk, address: FieldAddress) {
 	const passes = (advice?.passes ?? []).flatMap(({ plan, doneOn }) => {
 		if (doneOn !== null || !goesWithTheWater(plan)) return [];
 		const { id, date, label, product, placement } = plan;
-		return [{ id, date, label, product, placement, lbPerAcre: poundsPerAcre(plan, productOf(plan, products)) }];
+		return [{ id, date, label, product, placement, lbPerAcre: poundsWhereItGoes(plan, productOf(plan, products)) }];
 	});
 	const irrigation = goal && irrigationOf(goal, listWaterSources(desk.book));
 	return {

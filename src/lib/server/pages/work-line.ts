@@ -1,6 +1,8 @@
 import { severityCount } from '../../../core/figure/severity-word';
 import { readResult } from '../../../core/reading/soil/read-result';
 import { soilLayers } from '../../../core/reading/soil/soil-layers';
+import { passOfPart } from '../../../core/season/applied/what-happened';
+import type { BookedPass } from '../../../core/season/propose/nitrogen-programme';
 import { quantityIn } from '../../../core/units/amount-text';
 import { formatNumber, formatQuantity } from '../../../core/units/display';
 import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '../../../core/units/rate-units';
@@ -59,7 +61,8 @@ function limeText(chosen: NonNullable<FieldYear['advice']>['chosen'], units: Uni
 
 function seasonText({ advice }: FieldYear): string {
 	if (!advice || advice.passes.length === 0) return 'no passes';
-	const count = advice.passes.length === 1 ? '1 pass' : `${advice.passes.length} passes`;
+	const passes = countOf(advice.passes);
+	const count = passes === 1 ? '1 pass' : `${passes} passes`;
 	const checks = advice.checks();
 	const stops = checks.filter(({ severity }) => severity === 'stop').length;
 	const minds = checks.filter(({ severity }) => severity === 'mind').length;
@@ -76,6 +79,11 @@ function supplyText({ advice }: FieldYear, units: UnitSystem): string {
 
 function bookText({ advice, goal }: FieldYear): string {
 	if (goal?.harvested_yield) return `harvested ${formatNumber(goal.harvested_yield, 'yield')}`;
-	const done = advice?.passes.filter(({ doneOn }) => doneOn !== null).length ?? 0;
+	const done = countOf(advice?.passes.filter(({ doneOn }) => doneOn !== null) ?? []);
 	return done > 0 ? `${done} applied` : 'nothing applied';
+}
+
+/** Passes of the plan: the parts of one count once. */
+function countOf(passes: readonly BookedPass[]): number {
+	return new Set(passes.map(({ plan }) => passOfPart(plan.id))).size;
 }

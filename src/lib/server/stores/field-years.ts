@@ -12,8 +12,13 @@ import type {
 	PreviousCropId,
 	RateNutrient
 } from '../../../core/schema-types';
-import { writeChoices, writeSeason } from './plan/write-season';
+import type { BookedPass } from '../../../core/season/propose/nitrogen-programme';
+import { standingApplications, type RecordedPass } from '../../../core/season/applied/recorded-pass';
+import { appliedOf, whatHappened } from '../../../core/season/applied/what-happened';
+import { RECORDED_PASS, recordedPass, type RecordedPassRow } from './plan/applications';
+import { planText, writeChoices, writeSeason } from './plan/write-season';
 import { act } from '../book/act';
+import { ActionError } from '../book/action-error';
 
 export interface FieldYearRow {
 	id: string;
@@ -41,13 +46,6 @@ export interface FieldYearRow {
 	irrigation: string | null;
 	/** Followed as JSON: the house programme that it was planned by. */
 	followed: string | null;
-}
-
-/** A pass as it stands in the book. */
-export interface PassRecord {
-	plan: Pass;
-	/** The day it was applied; null while it is a plan. */
-	doneOn: string | null;
 }
 
 export function findFieldYear(db: Database, fieldId: string, year: number): FieldYearRow | undefined {
@@ -114,7 +112,7 @@ export function setBlockYear(
 	const along = moved.length === 0 ? '' : `; ${moved.length} ${moved.length === 1 ? 'pass' : 'passes'} moved along`;
 	act(db, { label: `Changed what holds of the block in ${fieldYear.year}${along}`, fieldYear }, (writer) => {
 		writer.update('field_year', fieldYear.id, { block_year: JSON.stringify(blockYear) });
-		for (const pass of moved) writer.update('pass', pass.id, { plan: JSON.stringify(pass) });
+		for (const pass of moved) writer.update('pass', pass.id, { plan: planText(pass) });
 	});
 }
 
@@ -126,7 +124,7 @@ export function cutCrop(
 ): void {
 	act(db, { label, fieldYear }, (writer) => {
 		writer.update('field_year', fieldYear.id, { yield_goal: yieldGoal });
-		for (const pass of passes) writer.update('pass', pass.id, { plan: JSON.stringify(pass) });
+		for (const pass of passes) writer.update('pass', pass.id, { plan: planText(pass) });
 		if (choice) writeChoices(writer, fieldYear, [choice]);
 	});
 }
@@ -195,25 +193,37 @@ export function unchoose(db: Database, fieldYear: FieldYearRow, nutrient: RateNu
 	);
 }
 
-/** Passes in order of date. */
-export function listPasses(db: Database, fieldYearId: string): PassRecord[] {
+/** Passes in order of date, as they are planned, with what is recorded on them. */
+export function listPasses(db: Database, fieldYearId: string): RecordedPass[] {
 	return db
-		.prepare<[string], { plan: string; done_on: string | null }>(
-			'SELECT plan, done_on FROM pass WHERE field_year_id = ? ORDER BY date, rowid'
+		.prepare<[string], RecordedPassRow>(
+			`SELECT ${RECORDED_PASS} FROM pass p WHERE p.field_year_id = ? ORDER BY p.date, p.rowid`
 		)
 		.all(fieldYearId)
-		.map(({ plan, done_on }) => ({ plan: fromJson<Pass>(plan), doneOn: done_on }));
+		.map(recordedPass);
+}
+
+/** The season as it went and is planned on: what was applied, part by part, and what is left to apply. */
+export function seasonSoFar(db: Database, fieldYearId: string): BookedPass[] {
+	return whatHappened(listPasses(db, fieldYearId));
+}
+
+/** What was applied, part by part. */
+export function appliedPasses(db: Database, fieldYearId: string): Pass[] {
+	return appliedOf(seasonSoFar(db, fieldYearId));
 }
 
 /** Passes of the two years before a year on a field, with how many years ago that was. */
 export function listEarlierPasses(db: Database, fieldId: string, year: number): { plan: Pass; yearsAgo: number }[] {
 	return db
-		.prepare<[number, string, number, number], { plan: string; years_ago: number }>(
-			`SELECT p.plan, ? - y.year AS years_ago FROM pass p JOIN field_year y ON y.id = p.field_year_id
+		.prepare<[number, string, number, number], RecordedPassRow & { years_ago: number }>(
+			`SELECT ${RECORDED_PASS}, ? - y.year AS years_ago FROM pass p JOIN field_year y ON y.id = p.field_year_id
 			WHERE y.field_id = ? AND y.year BETWEEN ? AND ?`
 		)
 		.all(year, fieldId, year - 2, year - 1)
-		.map(({ plan, years_ago }) => ({ plan: fromJson<Pass>(plan), yearsAgo: years_ago }));
+		.flatMap(({ years_ago, ...row }) =>
+			whatHappened([recordedPass(row)]).map(({ plan }) => ({ plan, yearsAgo: years_ago }))
+		);
 }
 
 /**
@@ -244,9 +254,24 @@ export function changeSeason(
 	);
 }
 
-export function markDone(db: Database, fieldYear: FieldYearRow, pass: Pass, doneOn: string | null): void {
-	const label = doneOn ? `Recorded ${pass.label} as applied` : `Undid that ${pass.label} was applied`;
-	act(db, { label, fieldYear }, (writer) => writer.update('pass', pass.id, { done_on: doneOn }));
+/**
+ * Records a pass as applied as planned, or takes that back.
+ * @throws ActionError for a pass with entries of its own, which say what was applied
+ */
+export function markDone(
+	db: Database,
+	fieldYear: FieldYearRow,
+	{ id, label: pass }: Pass,
+	doneOn: string | null
+): void {
+	const recorded = listPasses(db, fieldYear.id).find(({ plan }) => plan.id === id);
+	if (recorded && standingApplications(recorded.applications).length > 0) {
+		throw new ActionError(
+			`What was applied of ${pass} is recorded load by load: record the rest so too, or correct an entry, under Scouting and records.`
+		);
+	}
+	const label = doneOn ? `Recorded ${pass} as applied` : `Undid that ${pass} was applied`;
+	act(db, { label, fieldYear }, (writer) => writer.update('pass', id, { done_on: doneOn }));
 }
 
 export function bookHarvest(db: Database, fieldYear: FieldYearRow, harvested: number | null): void {

@@ -1,7 +1,8 @@
 import type { Database } from 'better-sqlite3';
 import type { Pass } from '../../../core/schema-types';
-import { fromJson } from '../from-json';
+import { appliedOf, whatHappened } from '../../../core/season/applied/what-happened';
 import type { FieldYearRow } from './field-years';
+import { PASSES_OF_YEAR, passesOfYear } from './plan/applications';
 
 type LastHarvest = Pick<
 	FieldYearRow,
@@ -14,15 +15,18 @@ type LastHarvest = Pick<
 /** The newest harvest of each field in the book, and what was applied in its year, by the field's id. */
 export function lastHarvests(db: Database): ReadonlyMap<string, LastHarvest> {
 	const rows = db
-		.prepare<[], Omit<LastHarvest, 'passes'> & { field_id: string; plans: string }>(
+		.prepare<[], Omit<LastHarvest, 'passes'> & { field_id: string; passes: string }>(
 			`SELECT y.field_id, y.year, y.crop, y.harvested_yield, y.residue_removed_percent, y.irrigation,
-				(SELECT json_group_array(json(p.plan)) FROM pass p WHERE p.field_year_id = y.id AND p.done_on IS NOT NULL) AS plans
+				${PASSES_OF_YEAR} AS passes
 			FROM field_year y
 			WHERE y.harvested_yield IS NOT NULL AND NOT EXISTS
 				(SELECT 1 FROM field_year l WHERE l.field_id = y.field_id AND l.year > y.year AND l.harvested_yield IS NOT NULL)`
 		)
 		.all();
 	return new Map(
-		rows.map(({ field_id, plans, ...harvest }) => [field_id, { ...harvest, passes: fromJson<Pass[]>(plans) }])
+		rows.map(({ field_id, passes, ...harvest }) => [
+			field_id,
+			{ ...harvest, passes: appliedOf(whatHappened(passesOfYear(passes))) }
+		])
 	);
 }

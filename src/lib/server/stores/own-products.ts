@@ -24,6 +24,10 @@ export function keepOwnProducts(db: Database, products: readonly Product[], labe
 /** @throws ActionError where a pass stands on it */
 export function removeOwnProduct(db: Database, { id, name }: Product): void {
 	const used = db.prepare<[string]>('SELECT 1 FROM pass WHERE product = ? LIMIT 1').get(id);
-	if (used) throw new ActionError(`${name} stands in a plan; take those passes out first.`);
+	if (used) throw new ActionError(`${name} stands in a plan; remove those passes first.`);
+	const applied = db
+		.prepare<[string]>("SELECT 1 FROM application WHERE content ->> '$.applied.product' = ? LIMIT 1")
+		.get(id);
+	if (applied) throw new ActionError(`${name} stands in the records of what was applied, which are kept.`);
 	act(db, { label: `Took ${name} out of the catalogue` }, (writer) => writer.remove('own_product', id));
 }

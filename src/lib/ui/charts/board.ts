@@ -1,6 +1,7 @@
 import type { EChartsCoreOption } from 'echarts/core';
 import type { RunAnswer } from '$core/season/model/run-season';
-import { DAY_MS, KG_HA_PER_LB_AC, MM_PER_IN } from '$core/units/factors';
+import { DAY_MS, KG_HA_PER_LB_AC } from '$core/units/factors';
+import { rainIn, warmthIn } from '$core/units/weather-units';
 import type { UnitSystem } from '$core/units/rate-units';
 import type { BoardYear } from '$core/season/live/live-season';
 import { MARGIN } from '../season/board/time-axis';
@@ -23,8 +24,8 @@ const SMOOTH_DAYS = 3;
 /** Soil temperature and rain of the year that is shown: nothing of it moves with a pass. */
 export function weatherChart({ axis: time, days }: BoardYear, units: UnitSystem): EChartsCoreOption {
 	const x = (date: string) => (Date.parse(date) - Date.parse(time.from)) / DAY_MS;
-	const warm = (celsius: number) => (units === 'us' ? celsius * 1.8 + 32 : celsius);
-	const water = (mm: number) => (units === 'us' ? mm / MM_PER_IN : mm);
+	const warm = (celsius: number) => warmthIn(units, celsius);
+	const water = (mm: number) => rainIn(units, mm);
 	const shown = days.filter(({ date }) => date >= time.from);
 	const soil = roundEnds(shown.map(({ soilC }) => warm(soilC)));
 	const rain = roundEnds([0, ...shown.map(({ rainMm }) => water(rainMm))]);

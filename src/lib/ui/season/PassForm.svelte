@@ -8,14 +8,12 @@
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayField from '../forms/DayField.svelte';
+	import { passUnits, type MeasuredProduct } from '../forms/pass-units';
 
-	interface CatalogueEntry {
+	interface CatalogueEntry extends MeasuredProduct {
 		id: string;
 		name: string;
 		placements: Pass['placement'][];
-		isLime: boolean;
-		/** It has a density, so that its rate can be given in gallons. */
-		liquid: boolean;
 		/** It carries some, so that an inhibitor makes sense. */
 		nitrogen: boolean;
 		/** It asks for moist ground. */
@@ -79,10 +77,8 @@
 		}))
 	);
 	const product = $derived(catalogue.find(({ id }) => id === form.product)!);
-	const unitsOf = (of: CatalogueEntry): Pass['unit'][] =>
-		of.isLime ? ['short ton/ac'] : of.liquid ? ['gal/ac', 'lb/ac'] : ['lb/ac', 'short ton/ac'];
 	const waterUnit = $derived(unitInSystem('gal/ac', units));
-	const choices = $derived(unitsOf(product));
+	const choices = $derived(passUnits(product));
 	const unit = $derived(choices.includes(form.unit) ? form.unit : choices[0]!);
 
 	async function save(): Promise<void> {

@@ -1,7 +1,8 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import type { Additive, Pass, Product } from '../../../schema-types';
 import { LB_PER_SHORT_TON } from '../../../units/factors';
-import { passPounds } from './pass-figures';
+import { passPounds, passRate } from './pass-figures';
+import { overTheField } from './pass-nutrients';
 
 /** The price in force of `product:<id>` ($ per short ton) or `additive:<name>` ($ per treated acre); undefined where there is none. */
 export type PriceOf = (item: string) => number | undefined;
@@ -27,13 +28,15 @@ export function passCost(pass: Pass, product: Product, priceOf: PriceOf): Answer
 	});
 	return figure({
 		label,
-		value: treated.reduce((sum, one) => sum + one.price!, tons.value * perShortTon),
+		value: treated.reduce((sum, one) => sum + one.price! * (pass.share ?? 1), tons.value * perShortTon),
 		unit: '$/ac',
 		formula: treated.length === 0 ? 'tons x price' : 'tons x price + additives',
 		inputs: [
 			tons,
 			price,
-			...treated.map(({ name, price }) => figure({ label: name, value: price!, unit: '$/ac', basis: 'adviser' }))
+			...treated.map(({ name, price }) =>
+				overTheField(pass, figure({ label: name, value: price!, unit: '$/ac', basis: 'adviser' }))
+			)
 		],
 		basis: 'adviser'
 	});
@@ -46,9 +49,8 @@ export function additivesOf({ additive }: Pick<Pass, 'additive'>): Additive[] {
 }
 
 function tonsOf(pass: Pass, product: Product): Figure {
+	if (pass.unit === 'short ton/ac') return overTheField(pass, passRate(pass, product));
 	const pounds = passPounds(pass, product);
-	const [rate] = pounds.inputs;
-	if (pass.unit === 'short ton/ac' && rate?.applies) return rate;
 	return figure({
 		label: product.name,
 		value: pounds.value / LB_PER_SHORT_TON,

@@ -2,25 +2,26 @@ import { keysOf } from '../../../check/typed-object';
 import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import type { Nutrient, Pass, Product } from '../../../schema-types';
 import { LB_PER_SHORT_TON } from '../../../units/factors';
-import { passNutrientFigure, poundsPerAcre } from './pass-nutrients';
+import { overTheField, passNutrientFigure, poundsWhereItGoes } from './pass-nutrients';
 
-/** Product per acre of a pass, as the adviser or the programme set it. */
+/** Product per acre of the ground that a pass goes on, as the adviser or the programme set it, or as it was applied. */
 export function passRate(pass: Pass, product: Product): Figure {
 	return figure({ label: `${product.name}, ${pass.label}`, value: pass.rate, unit: pass.unit, basis: 'adviser' });
 }
 
-/** Pounds of product per acre of a pass, from the unit it is written in. */
+/** Pounds of product for each acre of the field, from the unit that the pass is written in. */
 export function passPounds(pass: Pass, product: Product): Figure {
 	const rate = passRate(pass, product);
-	if (pass.unit === 'lb/ac') return rate;
+	if (pass.unit === 'lb/ac') return overTheField(pass, rate);
 	const tons = pass.unit === 'short ton/ac';
-	return figure({
+	const pounds = figure({
 		...rate,
-		value: poundsPerAcre(pass, product),
+		value: poundsWhereItGoes(pass, product),
 		unit: 'lb/ac',
 		formula: tons ? `short tons x ${LB_PER_SHORT_TON}` : 'gallons x density',
 		inputs: tons ? [rate] : [rate, densityOf(product, product.densityLbPerGal!)]
 	});
+	return overTheField(pass, pounds);
 }
 
 /** Pounds per acre of every nutrient in a pass, in the order of the product's label. */

@@ -3,7 +3,7 @@ import { passNutrient } from '../../../../core/season/plan/pass/pass-nutrients';
 import type { LossAction, Pass, Product } from '../../../../core/schema-types';
 import { longDate } from '../../../../core/units/day-text';
 import { formatNumber } from '../../../../core/units/display';
-import type { PassRecord } from '../../stores/field-years';
+import type { BookedPass } from '../../../../core/season/propose/nitrogen-programme';
 
 /**
  * What frost or hail leaves: the expected crop and every planned pass of nitrogen after it, each less the share that was lost; and
@@ -12,7 +12,7 @@ import type { PassRecord } from '../../stores/field-years';
 export function afterLoss(
 	{ date, lostPercent }: LossAction,
 	yieldGoal: number,
-	passes: readonly PassRecord[],
+	passes: readonly BookedPass[],
 	products: readonly Product[],
 	chosen: readonly Chosen[]
 ): { label: string; yieldGoal: number; passes: Pass[]; choice?: Choice } {

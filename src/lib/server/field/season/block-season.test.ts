@@ -3,13 +3,14 @@ import type { Chosen } from '../../../../core/rates/choose';
 import { figure } from '../../../../core/figure/figure';
 import type { Pass } from '../../../../core/schema-types';
 import { library } from '../../../../core/testing.test-help';
-import type { FieldYearRow, PassRecord } from '../../stores/field-years';
+import type { BookedPass } from '../../../../core/season/propose/nitrogen-programme';
+import type { FieldYearRow } from '../../stores/field-years';
 import { afterLoss } from './after-loss';
 import { movedAlong } from './moved-along';
 
 const goal = { crop: 'blackberry', year: 2027, planting_date: null, block_year: null } as FieldYearRow;
 
-function pass(id: string, date: string, change: Partial<Pass> = {}, doneOn: string | null = null): PassRecord {
+function pass(id: string, date: string, change: Partial<Pass> = {}, doneOn: string | null = null): BookedPass {
 	const plan: Pass = {
 		id,
 		date,

@@ -3,7 +3,8 @@ import { usualStages, type StageDate } from '../../../../core/season/stages/stag
 import { daysBetween, shiftDate } from '../../../../core/season/weather/season-weather';
 import type { BlockYear, Pass, Station } from '../../../../core/schema-types';
 import type { Library } from '../../knowledge';
-import { blockYearOf, type FieldYearRow, type PassRecord } from '../../stores/field-years';
+import { blockYearOf, type FieldYearRow } from '../../stores/field-years';
+import type { BookedPass } from '../../../../core/season/propose/nitrogen-programme';
 import { plantingDateOf } from '../field-request';
 
 /**
@@ -15,7 +16,7 @@ export function movedAlong(
 	library: Library,
 	goal: FieldYearRow,
 	next: BlockYear,
-	passes: readonly PassRecord[],
+	passes: readonly BookedPass[],
 	station: Station
 ): Pass[] {
 	const before = datesOf(library, goal, blockYearOf(goal), station);

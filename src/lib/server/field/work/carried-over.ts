@@ -6,7 +6,7 @@ import { LB_PER_SHORT_TON } from '../../../../core/units/factors';
 import { quantityIn } from '../../../../core/units/amount-text';
 import { longDate } from '../../../../core/units/day-text';
 import { listFieldSamples, type FieldRow } from '../../stores/fields';
-import { listChoices, listEarlierPasses, listPasses, type FieldYearRow } from '../../stores/field-years';
+import { listChoices, listEarlierPasses, seasonSoFar, type FieldYearRow } from '../../stores/field-years';
 import { nitrogenOfEarlierManure } from '../field-request';
 import type { WorkGround } from './work-ground';
 
@@ -60,7 +60,7 @@ function limeSince(
 	sampledOn: string | undefined
 ): (Choice & { reason: string })[] {
 	if (!before || sampledOn === undefined) return [];
-	const limed = listPasses(book, before.id).filter(
+	const limed = seasonSoFar(book, before.id).filter(
 		({ plan, doneOn }) => productOf(plan, library.products).lime !== undefined && doneOn !== null && doneOn > sampledOn
 	);
 	const last = limed.at(-1);

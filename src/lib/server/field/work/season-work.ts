@@ -9,6 +9,7 @@ import { proposeProgramme } from '../../../../core/season/propose/propose-progra
 import { quantityIn } from '../../../../core/units/amount-text';
 import { shortDate } from '../../../../core/units/day-text';
 import type { UnitSystem } from '../../../../core/units/rate-units';
+import { listPasses } from '../../stores/field-years';
 import { followedOf, type HouseProgrammeRecord } from '../../stores/plan/house-programmes';
 import { writeSeason } from '../../stores/plan/write-season';
 import type { FieldRow } from '../../stores/fields';
@@ -66,7 +67,7 @@ function factsOf({ goal, context, site }: Advice): ProgrammeFacts {
 }
 
 function seasonOf(
-	{ library, today }: WorkGround,
+	{ book, library, today }: WorkGround,
 	{ units }: FieldRow,
 	advice: Advice,
 	by: { programme?: HouseProgrammeRecord; choices: Choice[]; notes: string[] }
@@ -105,7 +106,7 @@ function seasonOf(
 				writer.update('field_year', goal.id, { followed: JSON.stringify(followed) });
 			}
 			const removed = planned ? replaced.map(({ id }) => id) : [];
-			writeSeason(writer, goal, advice.passes, { choices, removed, added: planned ? passes : [] });
+			writeSeason(writer, goal, listPasses(book, goal.id), { choices, removed, added: planned ? passes : [] });
 		}
 	};
 }

@@ -214,7 +214,17 @@ describe('a prescription', () => {
 		expect(findPrescription(db, prescription)!.applied[0]!.content.zones.map(({ applied }) => applied)).toEqual(
 			content.parts.map(({ rate }) => rate)
 		);
-		expect(ground().advice.passes.find(({ plan }) => plan.id === pass.id)!.doneOn).toBe('2027-04-06');
+		// The pass is done with; what counts is the mean of the log over the ground that was passed over.
+		const went = () => ground().advice.passes.filter(({ plan }) => plan.label === pass.label);
+		const acres = content.parts.reduce((sum, part) => sum + part.areaAcres, 0);
+		const mean = content.parts.reduce((sum, part) => sum + part.rate * part.areaAcres, 0) / acres;
+		const share = asApplied(logged, content, '2027-04-06')!.share;
+		expect(went()).toMatchObject([{ doneOn: '2027-04-06', plan: { date: '2027-04-06' } }]);
+		expect(went()[0]!.plan.rate).toBeCloseTo(mean, 9);
+		expect(went()[0]!.plan.share).toBeCloseTo(share, 9);
+		expect(() =>
+			addAsApplied(db, findPrescription(db, prescription)!, asApplied(logged, content, '2027-04-06')!)
+		).toThrow('is in the book already');
 		undo(db, undoable(db, id)!.id);
 		expect(ground().advice.passes.find(({ plan }) => plan.id === pass.id)!.doneOn).toBeNull();
 	});

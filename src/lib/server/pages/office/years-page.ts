@@ -6,6 +6,7 @@ import {
 	removalsOf,
 	type YearNumbers
 } from '../../../../core/season/plan/balance/book-year';
+import { appliedOf, whatHappened } from '../../../../core/season/applied/what-happened';
 import type { Crop } from '../../../../core/schema-types';
 import { planningYear } from '../../field/planning-year';
 import { yearOf } from '../../field/year-of';
@@ -121,7 +122,7 @@ function toldYears({ book, library, today }: Desk, from: number, to: number): To
 				harvested: row.harvested_yield ?? undefined,
 				strawShare: (row.residue_removed_percent ?? 0) / 100,
 				planned: row.passes.map(({ plan }) => plan),
-				applied: row.passes.flatMap(({ plan, doneOn }) => (doneOn === null ? [] : [plan])),
+				applied: appliedOf(whatHappened(row.passes)),
 				irrigation: irrigationOf(row, sources)
 			},
 			removals,

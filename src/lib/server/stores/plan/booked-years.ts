@@ -1,9 +1,9 @@
 import type { Database } from 'better-sqlite3';
-import type { Pass } from '../../../../core/schema-types';
 import type { UnitSystem } from '../../../../core/units/rate-units';
-import { fromJson } from '../../from-json';
+import type { RecordedPass } from '../../../../core/season/applied/recorded-pass';
 import type { FieldYearRow } from '../field-years';
 import { UNITS_OF_GROWER } from '../fields';
+import { PASSES_OF_YEAR, passesOfYear } from './applications';
 
 /** A year of a field with its passes, over the whole book. */
 export type BookedYearRow = Pick<
@@ -15,7 +15,7 @@ export type BookedYearRow = Pick<
 	grower: string;
 	units: UnitSystem;
 	areaAc: number | null;
-	passes: { plan: Pass; doneOn: string | null }[];
+	passes: RecordedPass[];
 };
 
 /** The years of all fields from one to another, by grower, field and year. */
@@ -24,14 +24,13 @@ export function listBookedYears(db: Database, from: number, to: number): BookedY
 		.prepare<[number, number], Omit<BookedYearRow, 'passes'> & { passes: string }>(
 			`SELECT f.id AS fieldId, f.name AS field, g.name AS grower, ${UNITS_OF_GROWER} AS units, f.area_ac AS areaAc,
 				y.year, y.crop, y.yield_goal, y.harvested_yield, y.residue_removed_percent, y.irrigation,
-				(SELECT json_group_array(json_object('plan', json(p.plan), 'doneOn', p.done_on))
-					FROM pass p WHERE p.field_year_id = y.id) AS passes
+				${PASSES_OF_YEAR} AS passes
 			FROM field_year y JOIN field f ON f.id = y.field_id JOIN grower g ON g.id = f.grower_id
 			WHERE y.year BETWEEN ? AND ?
 			ORDER BY g.name COLLATE NOCASE, f.name COLLATE NOCASE, y.year`
 		)
 		.all(from, to)
-		.map(({ passes, ...row }) => ({ ...row, passes: fromJson<BookedYearRow['passes']>(passes) }));
+		.map(({ passes, ...row }) => ({ ...row, passes: passesOfYear(passes) }));
 }
 
 /** The first and last year that stand in the book; undefined in an empty one. */

@@ -2,7 +2,12 @@ import { fromJson } from '../../from-json';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { AsApplied, Prescription } from '../../../../core/schema-types';
+import { longDate } from '../../../../core/units/day-text';
+import { loggedApplication } from '../../../../core/zones/prescription/logged-application';
 import { act } from '../../book/act';
+import { ActionError } from '../../book/action-error';
+import { listPasses } from '../field-years';
+import { writeApplication } from './applications';
 
 /** A prescription that was handed out, with what came back of it. */
 export interface PrescriptionRecord {
@@ -80,12 +85,25 @@ export function addPrescription(db: Database, fieldId: string, fieldYearId: stri
 	return id;
 }
 
-/** Books what a monitor logged; the pass that it was for is done with it. */
-export function addAsApplied(db: Database, { id, fieldId, content }: PrescriptionRecord, applied: AsApplied): void {
+/**
+ * Books what a monitor logged, and with it an entry on the pass that it was for, which is done with it.
+ * @throws ActionError where the same log is in the book already
+ */
+export function addAsApplied(
+	db: Database,
+	{ id, fieldId, fieldYearId, content, applied: before }: PrescriptionRecord,
+	applied: AsApplied
+): void {
+	const text = JSON.stringify(applied);
+	if (before.some((log) => JSON.stringify(log.content) === text)) {
+		throw new ActionError(`This log of ${longDate(applied.appliedOn)} is in the book already.`);
+	}
 	act(db, { label: `Recorded what went on by ${content.name}`, fieldId }, (writer) => {
-		writer.insert('as_applied', { id: randomUUID(), prescription_id: id, content: JSON.stringify(applied) });
-		if (content.pass === undefined) return;
-		const there = db.prepare<[string]>('SELECT 1 FROM pass WHERE id = ?').get(content.pass);
-		if (there) writer.update('pass', content.pass, { done_on: applied.appliedOn });
+		writer.insert('as_applied', { id: randomUUID(), prescription_id: id, content: text });
+		const pass = listPasses(db, fieldYearId).find(({ plan }) => plan.id === content.pass);
+		const entry = loggedApplication(applied, content);
+		if (pass && entry) {
+			writeApplication(writer, { id: fieldYearId }, pass, { ...entry, recordedAt: new Date().toISOString() });
+		}
 	});
 }

@@ -10,6 +10,7 @@
 	import { nitrogenBase, nitrogenLive, PLOT, weatherChart } from '../../charts/board';
 	import { labelsThatFit, lanesOf } from './lanes';
 	import type { BoardGround, BoardYear, LiveSeason } from '$core/season/live/live-season';
+	import { wholePass } from '$core/season/applied/what-happened';
 	import PassCard from './PassCard.svelte';
 	import { dateAt, MARGIN, monthsOn, xOf } from './time-axis';
 
@@ -84,11 +85,14 @@
 	const severityOf = (id: string) => live.checks.find(({ pass }) => pass === id)?.severity;
 
 	function brings(pass: Pass): string {
-		const carried = passNutrients(pass, productOf(pass, ground.context.products)).map(({ nutrient, pounds }) => {
-			const amount = inSystem(pounds, units);
-			return `${amount.applies ? formatNumber(Math.round(amount.value), amount.unit) : ''} ${nutrient}`;
-		});
-		return carried.join(' ') || (pass.unit === 'short ton/ac' ? 'lime' : placementName(pass.placement));
+		const carried = passNutrients(wholePass(pass), productOf(pass, ground.context.products)).map(
+			({ nutrient, pounds }) => {
+				const amount = inSystem(pounds, units);
+				return `${amount.applies ? formatNumber(Math.round(amount.value), amount.unit) : ''} ${nutrient}`;
+			}
+		);
+		const what = carried.join(' ') || (pass.unit === 'short ton/ac' ? 'lime' : placementName(pass.placement));
+		return pass.share === undefined ? what : `${what} on ${formatNumber(100 * pass.share, '%')} %`;
 	}
 
 	const label = $derived.by(() => {

@@ -13,6 +13,10 @@
 		/** As it is shown, which may be on another day than it is kept. */
 		pass: Pass;
 		doneOn: string | null;
+		/** The ground that it goes on, where it is not the whole field. */
+		part: string | undefined;
+		/** Where what was applied is recorded. */
+		records: string;
 		productName: string;
 		rate: Answer;
 		/** The same by the plant, the row and the treated strip of a block. */
@@ -38,6 +42,8 @@
 	const {
 		pass,
 		doneOn,
+		part,
+		records,
 		productName,
 		rate,
 		bases,
@@ -60,7 +66,9 @@
 <section class="panel" aria-label="The chosen pass">
 	<h2>{pass.label}</h2>
 	<p class="soft">
-		{doneOn ? `Applied ${longDate(doneOn)}` : longDate(pass.date)}{#if stage}, {stage}{/if}
+		{doneOn ? `Applied ${longDate(doneOn)}` : longDate(pass.date)}{#if stage}, {stage}{/if}{#if part}, <strong
+				>{doneOn ? part : `the rest, ${part}`}</strong
+			>{/if}
 	</p>
 	<dl>
 		<dt>Product</dt>
@@ -108,9 +116,14 @@
 	<div class="row acts">
 		{#if doneOn === null}
 			<Button size="small" kind="tertiary" onclick={edit}>Change</Button>
-			<button type="button" class="plain" onclick={() => setDone(true)}>Applied</button>
+			{#if part === undefined}
+				<button type="button" class="plain" onclick={() => setDone(true)}>Applied</button>
+			{/if}
+			<a href={records}>Record what was applied</a>
 			<button type="button" class="plain" onclick={remove}>Remove</button>
 			<button type="button" class="plain" onclick={addProduct}>Add a product to this trip</button>
+		{:else if part !== undefined}
+			<a href={records}>Correct the record</a>
 		{:else}
 			<button type="button" class="plain" onclick={() => setDone(false)}>Not applied after all</button>
 		{/if}

@@ -14,6 +14,8 @@
 	interface Row {
 		plan: Pass;
 		doneOn: string | null;
+		/** The ground that it goes on, where it is not the whole field. */
+		part: string | undefined;
 		productName: string;
 		rate: Answer;
 		nutrients: readonly { nutrient: string; amount: Answer }[];
@@ -21,8 +23,10 @@
 		cautions: readonly string[];
 	}
 	interface Props {
-		records: readonly Row[];
+		rows: readonly Row[];
 		units: UnitSystem;
+		/** Where what was applied is recorded. */
+		records: string;
 		/** How far the crop usually is on a day; undefined before its first stage. */
 		stageOf: (date: string) => string | undefined;
 		severityOf: (id: string) => SeverityWord | undefined;
@@ -31,7 +35,7 @@
 		remove: (pass: Pass) => void;
 		setDone: (pass: Pass, done: boolean) => void;
 	}
-	const { records, units, stageOf, severityOf, choose, edit, remove, setDone }: Props = $props();
+	const { rows, records, units, stageOf, severityOf, choose, edit, remove, setDone }: Props = $props();
 </script>
 
 {#snippet dateCell({ plan, doneOn }: Row)}
@@ -49,7 +53,10 @@
 		{#each cautions as caution (caution)}<div class="small caution"><Mark /> {caution}</div>{/each}
 	</div>
 {/snippet}
-{#snippet rateCell({ rate }: Row)}<Quantity answer={rate} setting />{/snippet}
+{#snippet rateCell({ rate, part }: Row)}
+	<Quantity answer={rate} setting />
+	{#if part}<div class="small nowrap">{part}</div>{/if}
+{/snippet}
 {#snippet suppliesCell({ nutrients }: Row)}
 	{#each nutrients as { nutrient, amount } (nutrient)}
 		<div class="nowrap">{nutrient} <Quantity answer={amount} bare /></div>
@@ -58,25 +65,28 @@
 {#snippet costCell({ cost }: Row)}
 	{#if cost.applies}<Quantity answer={cost} />{:else}<span class="small soft">no price</span>{/if}
 {/snippet}
-{#snippet actsCell({ plan, doneOn }: Row)}
+{#snippet actsCell({ plan, doneOn, part }: Row)}
 	<RowMenu
 		label={`What to do with ${plan.label}`}
 		acts={doneOn === null
 			? [
 					{ text: 'Change', act: () => edit(plan) },
 					{ text: 'Remove', act: () => remove(plan) },
-					{ text: 'Applied', act: () => setDone(plan, true) }
+					...(part === undefined ? [{ text: 'Applied', act: () => setDone(plan, true) }] : []),
+					{ text: 'Record what was applied', href: records }
 				]
-			: [{ text: 'Not applied', act: () => setDone(plan, false) }]}
+			: part === undefined
+				? [{ text: 'Not applied', act: () => setDone(plan, false) }]
+				: [{ text: 'Correct the record', href: records }]}
 	/>
-	{#if doneOn !== null}<span class="small">applied {longDate(doneOn)}</span>{/if}
+	{#if doneOn !== null}<span class="small nowrap">applied {longDate(doneOn)}</span>{/if}
 {/snippet}
 
 <section class="section" aria-label="All passes">
 	<h2>All passes</h2>
 	<ListTable
 		label="All passes"
-		rows={records}
+		{rows}
 		key={({ plan }) => plan.id}
 		rowClass={({ doneOn }) => (doneOn === null ? '' : 'done')}
 		columns={[

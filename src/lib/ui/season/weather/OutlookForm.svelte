@@ -5,6 +5,8 @@
 	import { addDays, format, parseISO } from 'date-fns';
 	import type { RainOutlook, WeatherDay } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
+	import { MM_PER_IN } from '$core/units/factors';
+	import { rainIn } from '$core/units/weather-units';
 	import type { UnitSystem } from '$core/units/rate-units';
 	import { shortDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../../forms/numbers';
@@ -19,9 +21,8 @@
 	const { own, days, units }: Props = $props();
 
 	const DAYS = 10;
-	const MM_PER_IN = 25.4;
 	const unit = $derived(units === 'us' ? 'in' : 'mm');
-	const shown = (mm: number) => formatNumber(units === 'us' ? mm / MM_PER_IN : mm, unit);
+	const shown = (mm: number) => formatNumber(rainIn(units, mm), unit);
 
 	let from = $state(untrack(() => days[0]?.date ?? ''));
 	let rain = $state(untrack(() => Array.from({ length: DAYS }, (_, at) => shown(days[at]?.rainMm ?? 0))));

@@ -1,7 +1,10 @@
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { format, parseISO } from 'date-fns';
-	import type { Pass } from '$core/schema-types';
+	import type { Applied, Pass } from '$core/schema-types';
+	import type { ApplicationView } from '$lib/server/pages/application-views';
+	import ApplicationForm from '$lib/ui/records/ApplicationForm.svelte';
+	import ApplicationsTable from '$lib/ui/records/ApplicationsTable.svelte';
 	import { quantityIn } from '$core/units/amount-text';
 	import { formatQuantity } from '$core/units/display';
 	import { unitInSystem } from '$core/units/rate-units';
@@ -18,6 +21,9 @@
 	type Change = PageData['events'][number];
 	let harvest = $derived(typedAmount(data.goal?.harvested, data.goal?.unit ?? '', data.units));
 	let problem = $state('');
+	/** The pass that is recorded, or whose entry is corrected. */
+	let recording = $state.raw<{ line: Line; corrects?: { id: string; applied: Applied } } | undefined>();
+	const lastBy = $derived(data.applications.find(({ content }) => content.applied?.who)?.content.applied?.who ?? '');
 
 	const address = $derived({ field: data.fieldId, year: data.year });
 
@@ -33,6 +39,12 @@
 		problem = await save('PUT /api/fields/{field}/{year}/done', address, { pass: seen.id, doneOn, seen });
 	}
 
+	function correct(entry: ApplicationView): void {
+		const line = data.passes.find(({ id }) => id === entry.pass);
+		const { applied } = entry.content;
+		if (line && applied) recording = { line, corrects: { id: entry.id, applied } };
+	}
+
 	async function undo(event: number): Promise<void> {
 		problem = await save('POST /api/undo', {}, { event });
 	}
@@ -44,13 +56,24 @@
 		<span class="nutrient">{nutrient} <Quantity answer={amount} bare /></span>
 	{/each}
 {/snippet}
-{#snippet appliedCell({ doneOn }: Line)}{doneOn ? longDate(doneOn) : 'not yet'}{/snippet}
-{#snippet doneCell({ plan, doneOn }: Line)}
-	{#if doneOn}
-		<button type="button" class="plain" onclick={() => setDone(plan, null)}>Not applied</button>
-	{:else}
-		<button type="button" class="plain" onclick={() => setDone(plan, plan.date)}>Applied as planned</button>
-	{/if}
+{#snippet appliedCell({ doneOn, soFar }: Line)}
+	{doneOn ? longDate(doneOn) : soFar ? `${soFar} so far` : 'not yet'}
+{/snippet}
+{#snippet doneCell(line: Line)}
+	<div class="acts">
+		{#if line.doneOn === null}
+			<button type="button" class="plain" onclick={() => (recording = { line })}>Record what was applied</button>
+		{/if}
+		{#if line.entries === 0}
+			{#if line.doneOn}
+				<button type="button" class="plain" onclick={() => setDone(line.plan, null)}>Not applied</button>
+			{:else}
+				<button type="button" class="plain" onclick={() => setDone(line.plan, line.plan.date)}
+					>Applied as planned</button
+				>
+			{/if}
+		{/if}
+	</div>
 {/snippet}
 {#snippet whenCell({ at }: Change)}{format(parseISO(at), 'd MMM yyyy HH:mm')}{/snippet}
 {#snippet whatCell({ label, undone }: Change)}<span class:undone>{label}</span>{/snippet}
@@ -104,6 +127,12 @@
 				/>
 			{/if}
 		</section>
+		{#if data.applications.length > 0}
+			<section class="section">
+				<h2>What was applied</h2>
+				<ApplicationsTable entries={data.applications} {correct} />
+			</section>
+		{/if}
 		{#each data.logs as { id, label, appliedOn, unit, zones, share } (id)}
 			<section class="section" aria-label={`The monitor’s log: ${label}`}>
 				<h2>By the monitor: {label}</h2>
@@ -163,7 +192,26 @@
 	</section>
 </div>
 
+{#if recording}
+	<ApplicationForm
+		{address}
+		pass={recording.line.plan}
+		corrects={recording.corrects}
+		acresLeft={recording.line.acresLeft}
+		{lastBy}
+		today={data.today}
+		catalogue={data.catalogue}
+		units={data.units}
+		close={() => (recording = undefined)}
+	/>
+{/if}
+
 <style>
+	.acts {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.2rem 1rem;
+	}
 	.log {
 		max-width: 44rem;
 	}

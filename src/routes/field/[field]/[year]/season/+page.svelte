@@ -6,6 +6,7 @@
 	import { productOf } from '$core/season/plan/plan-context';
 	import { stageOn, stageText, usualStages } from '$core/season/stages/stage-dates';
 	import { passKept, passMoved, programmeTaken, remedyTaken, type PlanChange } from '$core/season/plan/plan-change';
+	import { asTheGroundMeets, wholePass } from '$core/season/applied/what-happened';
 	import { tripOf } from '$core/season/plan/trips';
 	import type { Pass, Remedy } from '$core/schema-types';
 	import { inSystem } from '$core/units/rate-units';
@@ -75,7 +76,7 @@
 			return notApplicable('room', 'it supplies no nitrogen', '');
 		const { context } = season.ground;
 		const stabilised = isStabilised(chosenPass, productOf(chosenPass, context.products));
-		return inSystem(nitrogenRoom(context)(chosenPass.date, stabilised, shown), data.units);
+		return inSystem(nitrogenRoom(context)(chosenPass.date, stabilised, asTheGroundMeets(shown)), data.units);
 	});
 	const stage = $derived.by(() => {
 		if (!chosenPass || !season || !year) return undefined;
@@ -94,7 +95,7 @@
 
 	async function change(made: PlanChange): Promise<string> {
 		// What the page shows once earlier changes are done: a second step of the keys starts from the first.
-		const seen = () => made.removed.flatMap((id) => records.find(({ plan }) => plan.id === id)?.plan ?? []);
+		const seen = () => records.flatMap(({ plan }) => (made.removed.includes(plan.id) ? [wholePass(plan)] : []));
 		problem = await save('POST /api/fields/{field}/{year}/passes', address, () => ({ ...made, seen: seen() }));
 		if (!problem) editing = undefined;
 		return problem;
@@ -115,7 +116,7 @@
 		problem = await save('PUT /api/fields/{field}/{year}/done', address, {
 			pass: pass.id,
 			doneOn: isDone ? pass.date : null,
-			seen: pass
+			seen: wholePass(pass)
 		});
 	}
 </script>
@@ -174,6 +175,8 @@
 					<PassPanel
 						pass={chosenPass}
 						doneOn={chosen.doneOn}
+						part={chosen.part}
+						records={`/field/${data.fieldId}/${data.year}/book`}
 						productName={chosen.productName}
 						rate={chosen.rate}
 						bases={chosen.bases}
@@ -188,7 +191,7 @@
 							.map(({ label }) => label)}
 						checks={live.checks.filter(({ pass }) => pass === chosenPass.id)}
 						apply={applyRemedy}
-						edit={() => (editing = { pass: chosen.plan })}
+						edit={() => (editing = { pass: wholePass(chosen.plan) })}
 						addProduct={() => (editing = { tripOf: chosen.plan })}
 						remove={() => removePass(chosen.plan)}
 						setDone={(isDone) => setDone(chosen.plan, isDone)}
@@ -228,12 +231,13 @@
 			{/if}
 			<PlanOverSeasons {address} {season} catalogue={data.catalogue} units={data.units} />
 			<PassTable
-				{records}
+				rows={records}
+				records={`/field/${data.fieldId}/${data.year}/book`}
 				units={data.units}
 				stageOf={(date) => stageText(usual, date)}
 				severityOf={(id) => live.checks.find(({ pass }) => pass === id)?.severity}
 				choose={(id) => (chosenId = id)}
-				edit={(pass) => (editing = { pass })}
+				edit={(pass) => (editing = { pass: wholePass(pass) })}
 				remove={(pass) => void removePass(pass)}
 				{setDone}
 			/>

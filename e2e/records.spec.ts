@@ -1,0 +1,47 @@
+import { expect, test } from './app';
+
+test('a pass applied in loads: recorded, seen on the board, corrected with its reason, undone', async ({
+	page,
+	app
+}) => {
+	await app.openField('Long Meadow', 'book');
+	const pass = page.getByRole('table', { name: 'Passes, planned and applied' }).getByRole('row', { name: /Top-dress/ });
+	const entries = page.getByRole('table', { name: 'What was applied' });
+	const form = page.getByRole('dialog');
+	await pass.getByRole('button', { name: 'Record what was applied' }).click();
+	await expect(form.getByLabel('Applied by')).toHaveValue('Own spreader');
+	await expect(form.getByLabel('Ground covered, ac')).toHaveValue('54');
+	await form.getByLabel('Applied on').fill('2027-04-05');
+	await form.getByLabel('Product rate, lb/ac').fill('360');
+	await form.getByLabel('Ground covered, ac').fill('540');
+	await form.getByLabel('Problems and remarks').fill('A nozzle was blocked on the first round.');
+	await form.getByRole('button', { name: 'Save the entry' }).click();
+	await expect(form.getByText('must be no more than the 54 ac of Long Meadow; got 540')).toBeVisible();
+	await form.getByLabel('Ground covered, ac').fill('20');
+	await form.getByRole('button', { name: 'Save the entry' }).click();
+	await expect(pass).toContainText('on 20 ac so far');
+	await expect(entries.getByRole('row', { name: /A nozzle was blocked/ })).toContainText('360 lb/ac');
+
+	await entries
+		.getByRole('row', { name: /A nozzle was blocked/ })
+		.getByRole('button', { name: 'Correct' })
+		.click();
+	await form.getByLabel('Ground covered, ac').fill('24');
+	await form.getByRole('button', { name: 'Save the correction' }).click();
+	await expect(form.getByText('Say why the entry is corrected.')).toBeVisible();
+	await form.getByLabel('Why it is corrected').fill('The acre counter says 24');
+	await form.getByRole('button', { name: 'Save the correction' }).click();
+	await expect(pass).toContainText('on 24 ac so far');
+	await expect(entries.getByRole('row', { name: /corrected: The acre counter says 24/ })).toContainText('20 ac');
+
+	await app.openField('Long Meadow', 'season');
+	await expect(page.getByRole('button', { name: /^Top-dress.* on 5 Apr 2027, applied$/ })).toBeVisible();
+	await page.getByRole('button', { name: /^Top-dress.* on 6 Apr 2027: arrow keys/ }).click();
+	const panel = page.getByRole('region', { name: 'The chosen pass' });
+	await expect(panel).toContainText('the rest, on 30 ac');
+	await expect(panel.getByRole('button', { name: 'Applied', exact: true })).toHaveCount(0);
+	await page.getByRole('button', { name: /^Undo: Corrected what was applied/ }).click();
+	await expect(panel).toContainText('the rest, on 34 ac');
+	await panel.getByRole('link', { name: 'Record what was applied' }).click();
+	await expect(pass).toContainText('on 20 ac so far');
+});
