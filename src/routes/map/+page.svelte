@@ -75,6 +75,7 @@
 						</li>
 					{/each}
 				</ul>
+				<p><a href={`/map/geopackage?year=${data.year}`} download>Download the ground as GeoPackage</a></p>
 				{#if found.length > MOST_LISTED}<p class="soft small">
 						{found.length - MOST_LISTED} more: type a name to find them.
 					</p>{/if}

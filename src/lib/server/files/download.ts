@@ -1,5 +1,6 @@
 const TYPES = [
 	['.geojson', 'application/geo+json'],
+	['.gpkg', 'application/geopackage+sqlite3'],
 	['.zip', 'application/zip'],
 	['.csv', 'text/csv; charset=utf-8'],
 	['.pdf', 'application/pdf']

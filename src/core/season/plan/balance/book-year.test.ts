@@ -83,6 +83,12 @@ it('means go by acres, over the fields that have the number', () => {
 		{ acres: 10, value: 50 },
 		{ acres: 500, value: undefined }
 	];
-	expect(meanByAcres(parts)).toBe(20);
-	expect(meanByAcres(parts.slice(2))).toBeUndefined();
+	const mean = (some: typeof parts) =>
+		meanByAcres(
+			some,
+			({ acres }) => acres,
+			({ value }) => value
+		);
+	expect(mean(parts)).toBe(20);
+	expect(mean(parts.slice(2))).toBeUndefined();
 });

@@ -73,12 +73,8 @@ export function bookYear(
 	const water = irrigation ? broughtInYear(irrigation) : {};
 	const withProduct = (pass: Pass) => ({ pass, product: productOf(pass, products) });
 	const on = applied.map(withProduct);
-	const pounds = (passes: readonly Carried[], nutrient: Balanced) =>
-		passes.reduce((sum, { pass, product }) => sum + passNutrient(pass, product, nutrient), 0);
-	const inWater = (nutrient: Balanced) => (water[nutrient] && valueIfKnown(water[nutrient])) ?? 0;
-	const each = (of: (nutrient: Balanced) => number) =>
-		Object.fromEntries(BALANCED.map((nutrient) => [nutrient, of(nutrient)])) as Pounds;
-	const brought = each((nutrient) => pounds(on, nutrient) + inWater(nutrient));
+	const brought = poundsOf(on);
+	for (const nutrient of BALANCED) brought[nutrient] += (water[nutrient] && valueIfKnown(water[nutrient])) ?? 0;
 	const balance: Partial<Pounds> = {};
 	for (const nutrient of BALANCED) {
 		const parameters = removals(crop, nutrient);
@@ -89,7 +85,7 @@ export function bookYear(
 	const acidity = sumOf(on.map(({ pass, product }) => valueIfKnown(passAcidity(pass, product))));
 	const intended = planned.map(withProduct);
 	return {
-		planned: each((nutrient) => pounds(intended, nutrient)),
+		planned: poundsOf(intended),
 		applied: brought,
 		balance,
 		...(cost === undefined ? {} : { cost }),
@@ -100,6 +96,17 @@ export function bookYear(
 			0
 		)
 	};
+}
+
+/** Pounds of each nutrient in some passes; only those that a product's card holds are asked for. */
+function poundsOf(passes: readonly Carried[]): Pounds {
+	const sum: Pounds = { N: 0, P2O5: 0, K2O: 0, S: 0, Mg: 0 };
+	for (const { pass, product } of passes) {
+		for (const nutrient of BALANCED) {
+			if (product.analysis[nutrient] !== undefined) sum[nutrient] += passNutrient(pass, product, nutrient);
+		}
+	}
+	return sum;
 }
 
 /** Undefined where one of them is. */
@@ -124,8 +131,18 @@ export function nitrogenBand(balance: number | undefined): 'short' | 'near' | 'h
  * A mean by acres, of the fields that have the number.
  * @returns undefined where none has
  */
-export function meanByAcres(parts: readonly { acres: number; value: number | undefined }[]): number | undefined {
-	const known = parts.filter((part): part is { acres: number; value: number } => part.value !== undefined);
-	const acres = known.reduce((sum, part) => sum + part.acres, 0);
-	return acres === 0 ? undefined : known.reduce((sum, part) => sum + part.acres * part.value, 0) / acres;
+export function meanByAcres<T>(
+	parts: readonly T[],
+	acresOf: (part: T) => number,
+	valueOf: (part: T) => number | undefined
+): number | undefined {
+	let acres = 0;
+	let sum = 0;
+	for (const part of parts) {
+		const value = valueOf(part);
+		if (value === undefined) continue;
+		acres += acresOf(part);
+		sum += acresOf(part) * value;
+	}
+	return acres === 0 ? undefined : sum / acres;
 }

@@ -5,19 +5,24 @@ import type { GeoJSON } from 'geojson';
 import { ActionError } from '../../book/action-error';
 import { contentOf } from './content-of-geojson';
 import { openZip } from './open-zip';
+import { readGeoPackage } from './read-geo-package';
 import { readGeoTiff } from './read-geotiff';
 import { readPointCsv } from './read-point-csv';
 import { xmlText } from './xml-text';
 import { readShapefile } from './read-shapefile';
 import type { MapContent } from './map-content';
 
+/** How an SQLite file begins, which a GeoPackage is. */
+const SQLITE = 'SQLite format 3\0';
+
 /**
- * Reads a map file: GeoJSON, KML, zipped Shapefile or KML, GeoTIFF, CSV with longitude and latitude.
+ * Reads a map file: GeoJSON, KML, zipped Shapefile or KML, GeoPackage, GeoTIFF, CSV with longitude and latitude.
  * @throws ActionError in words for the adviser, where it is none of these, is broken or is too large
  */
 export async function readMapFile(name: string, bytes: Uint8Array): Promise<MapContent> {
 	if (bytes.length === 0) throw new ActionError(`${name} is empty.`);
 	if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readZip(name, openZip(name, bytes));
+	if (Buffer.from(bytes.subarray(0, SQLITE.length)).toString('latin1') === SQLITE) return readGeoPackage(name, bytes);
 	const magic = String.fromCharCode(bytes[0]!, bytes[1] ?? 0);
 	if (magic === 'II' || magic === 'MM') return readGeoTiff(name, bytes);
 	if (bytes.subarray(0, 4096).includes(0)) throw new ActionError(notKnown(name));
@@ -29,7 +34,7 @@ export async function readMapFile(name: string, bytes: Uint8Array): Promise<MapC
 }
 
 function notKnown(name: string): string {
-	return `${name} is no map file that is read here: GeoJSON, KML, a zipped Shapefile, GeoTIFF, or CSV with longitude and latitude.`;
+	return `${name} is no map file that is read here: GeoJSON, KML, a zipped Shapefile, GeoPackage, GeoTIFF, or CSV with longitude and latitude.`;
 }
 
 function readZip(name: string, files: Record<string, Uint8Array>): MapContent {

@@ -81,7 +81,9 @@ function linesOf(desk: Desk, from: number, to: number, by: ToldBy): YearLine[] {
 	for (const one of toldYears(desk, from, to)) {
 		const of = { field: one.row.fieldId, grower: one.row.grower, book: '' }[by];
 		const key = `${of} ${one.row.year}`;
-		groups.set(key, [...(groups.get(key) ?? []), one]);
+		const group = groups.get(key);
+		if (group) group.push(one);
+		else groups.set(key, [one]);
 	}
 	const lines = [...groups].map(([key, told]) => lineOf(key, told, by));
 	const running = new Map<string, Partial<Record<Balanced, number>>>();
@@ -138,8 +140,7 @@ function lineOf(key: string, told: readonly Told[], by: ToldBy): YearLine {
 	const alone = by === 'field';
 	// A field without an area counts as one acre, so that it is not lost among the others.
 	const acresOf = (one: Told) => one.row.areaAc ?? 1;
-	const mean = (of: (one: Told) => number | undefined) =>
-		meanByAcres(told.map((one) => ({ acres: acresOf(one), value: of(one) })));
+	const mean = (of: (one: Told) => number | undefined) => meanByAcres(told, acresOf, of);
 	const balance: Partial<Record<Balanced, number>> = {};
 	for (const nutrient of BALANCED) {
 		const value = mean(({ numbers }) => numbers.balance[nutrient]);

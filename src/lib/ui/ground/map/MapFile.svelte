@@ -97,8 +97,8 @@
 {/snippet}
 
 <FileUploaderDropContainer
-	labelText="Drop a map file here, or choose one: GeoJSON, KML, zipped Shapefile, GeoTIFF, or CSV with longitude and latitude"
-	accept={['.geojson', '.json', '.kml', '.kmz', '.zip', '.tif', '.tiff', '.csv', '.txt']}
+	labelText="Drop a map file here, or choose one: GeoJSON, KML, zipped Shapefile, GeoPackage, GeoTIFF, or CSV with longitude and latitude"
+	accept={['.geojson', '.json', '.kml', '.kmz', '.zip', '.gpkg', '.tif', '.tiff', '.csv', '.txt']}
 	validateFiles={(files) => files}
 	on:change={({ detail }) => void look(detail[0])}
 />
