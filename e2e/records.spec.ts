@@ -45,3 +45,21 @@ test('a pass applied in loads: recorded, seen on the board, corrected with its r
 	await panel.getByRole('link', { name: 'Record what was applied' }).click();
 	await expect(pass).toContainText('on 20 ac so far');
 });
+
+test('rye after corn: set on the season, told by the records, removed', async ({ page, app }) => {
+	await app.openField('Heronry', 'season');
+	const after = page.getByRole('region', { name: 'After the harvest' });
+	await after.getByRole('button', { name: 'Add the catch crop' }).click();
+	await expect(after.getByText('Give the day on which it is sown and the day on which it ends.')).toBeVisible();
+	await after.getByLabel('Sown on').fill('2027-10-01');
+	await after.getByLabel('Killed or cut on').fill('2027-09-01');
+	await after.getByRole('button', { name: 'Add the catch crop' }).click();
+	await expect(after.getByText(/must lie within 300 days after it was sown; got “?"?2027-09-01/)).toBeVisible();
+	await after.getByLabel('Killed or cut on').fill('2028-04-15');
+	await after.getByRole('button', { name: 'Add the catch crop' }).click();
+	await expect(after.getByText(/Cereal rye, 1 Oct 2027 to 15 Apr 2028, catches/)).toBeVisible();
+	await after.getByRole('button', { name: 'Remove it' }).click();
+	await expect(after.getByText(/A catch crop takes up nitrogen/)).toBeVisible();
+	await page.getByRole('button', { name: /^Undo: Removed the catch crop/ }).click();
+	await expect(after.getByText(/Cereal rye, 1 Oct 2027/)).toBeVisible();
+});

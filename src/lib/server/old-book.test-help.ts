@@ -1,12 +1,12 @@
 import type { BookDocument } from '../../core/schema-types';
 
-/** The growers of arable ground as a book of an older layout can hold them: no blocks, no leaf tests, no water, no trials, no house programmes, no records load by load. */
+/** The growers of arable ground as a book of an older layout can hold them: no blocks, no leaf tests, no water, no trials, no house programmes, no records load by load, no catch crops. */
 export function oldBook(document: BookDocument): BookDocument {
 	const growers = document.growers.slice(0, 3).map((grower) => ({
 		...grower,
 		fields: grower.fields.map(({ leafTests: _, trials: __, years, ...field }) => ({
 			...field,
-			years: years.map(({ passes = [], ...year }) => ({
+			years: years.map(({ passes = [], catchCrop: ____, ...year }) => ({
 				...year,
 				passes: passes.map(({ applications: ___, ...pass }) => pass)
 			}))

@@ -10,8 +10,8 @@ import { type StageDate, stageDates, usualStages, usualTemperatures } from '../s
 import { passesInSeason } from '../plan/season-span';
 import { tripOf } from '../plan/trips';
 import { generateWeather, type YearKind } from '../weather/generate-weather';
-import { shiftDate, withKnown } from '../weather/season-weather';
-import type { Pass, PassCheck, SeasonRequest, Station, WeatherDay } from '../../schema-types';
+import { daysBetween, shiftDate, withKnown } from '../weather/season-weather';
+import type { CatchCrop, Pass, PassCheck, SeasonRequest, Station, WeatherDay } from '../../schema-types';
 import { axisOver, type TimeAxis } from './season-axis';
 
 /** What the board stands on; nothing of it changes while a pass is moved. */
@@ -72,9 +72,7 @@ export function boardYear({ context, request, knowledge, kind }: BoardGround): B
 		...(crop.perennial ? [lastStage] : []),
 		...passesInSeason(request.passes, plantingDate).map(({ date }) => date)
 	]);
-	const from = shiftDate(axis.from, -RUN_IN_DAYS);
-	const made = typicalYear(station, from, axis.days + RUN_IN_DAYS + 1, plantingDate, kind);
-	const weather = withKnown(made, [...context.weather.days.values()]);
+	const weather = weatherFrom(axis.from, axis.days, context, kind);
 	let soilC = (weather[0]!.minC + weather[0]!.maxC) / 2;
 	const days = weather.map((day) => {
 		soilC += context.model.soilTemperature.dailyShare * ((day.minC + day.maxC) / 2 - soilC);
@@ -92,6 +90,33 @@ export function boardYear({ context, request, knowledge, kind }: BoardGround): B
 			? Array.from({ length: axis.days + 1 }, (_, at) => capacity(shiftDate(axis.from, at))!)
 			: undefined
 	};
+}
+
+/** So many days of the year that is shown, and those before with which soil and water settle in. */
+function weatherFrom(
+	first: string,
+	days: number,
+	{ station, plantingDate, weather }: PlanContext,
+	kind: YearKind
+): WeatherDay[] {
+	const from = shiftDate(first, -RUN_IN_DAYS);
+	const made = typicalYear(station, from, days + RUN_IN_DAYS + 1, plantingDate, kind);
+	return withKnown(made, [...weather.days.values()]);
+}
+
+/**
+ * What a catch crop takes up after the harvest, in the same year and the winter after it.
+ * @returns undefined for crops whose uptake is not known
+ * @throws InputError where it is sown before the harvest of this year, or the model does not know it
+ */
+export function caughtAfter(
+	{ context, request, knowledge, kind }: BoardGround,
+	{ axis, harvest }: BoardYear,
+	catchCrop: CatchCrop
+): RunAnswer | undefined {
+	if (harvest === undefined) return undefined;
+	const days = weatherFrom(axis.from, daysBetween(axis.from, catchCrop.endedOn), context, kind);
+	return runSeason({ ...inYear(request, request.passes, days, context, knowledge), catchCrop }, knowledge);
 }
 
 function typicalYear(station: Station, from: string, days: number, plantingDate: string, kind: YearKind): WeatherDay[] {
@@ -145,7 +170,7 @@ export function programmesBeside(
 function inYear(
 	request: SeasonRequest,
 	passes: Pass[],
-	days: readonly BoardDay[],
+	days: readonly WeatherDay[],
 	{ plantingDate, station }: PlanContext,
 	knowledge: SeasonKnowledge
 ): SeasonRequest {

@@ -107,7 +107,7 @@ export function takeUp(
 	nitrate: Float64Array,
 	ammonium: Float64Array,
 	cohorts: readonly Cohort[],
-	{ roots }: SeasonModel,
+	{ roots }: Pick<SeasonModel, 'roots'>,
 	{ day, apart }: { day: number; apart: Float64Array }
 ): number {
 	let left = Math.max(0, wanted);

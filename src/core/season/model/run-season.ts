@@ -20,12 +20,14 @@ import { irrigationDays } from './irrigation-days';
 import type { SeasonRun } from './season-run';
 import { simulateSeason, type SeasonCrop, type SeasonSoil } from './simulate-season';
 import { passNutrient } from '../plan/pass/pass-nutrients';
+import { catchCropAnswer, catchCropOf, withoutCatch } from './catch-crop-run';
+import { catchCropModel } from './growth/catch-crop';
 import { cropGrowth } from './growth/crop-growth';
 import { daysToReach } from './reach';
 import { offsetOf } from '../plan/placement-facts';
 import { isInSeason } from '../plan/season-span';
 import { seasonYield } from './relative-yield';
-import { seasonWeather, shiftDate } from '../weather/season-weather';
+import { daysBetween, seasonWeather, shiftDate } from '../weather/season-weather';
 import { USUAL_ROW_IN } from '../plan/usual-values';
 
 /** What a season stands on beside the request. */
@@ -84,14 +86,16 @@ export function runSeason(request: SeasonRequest, knowledge: SeasonKnowledge): R
 		firstDayOfYear: getDayOfYear(parseISO(start)),
 		latitude: plan.latitude
 	};
-	const run = simulateSeason(
-		series,
-		days,
-		soil,
-		crop,
-		[...dressings, ...irrigations.flatMap(dressingOfWater)],
-		knowledge.seasonModel
-	);
+	const simulate = (grown: SeasonCrop) =>
+		simulateSeason(
+			series,
+			days,
+			soil,
+			grown,
+			[...dressings, ...irrigations.flatMap(dressingOfWater)],
+			knowledge.seasonModel
+		);
+	const run = simulate(crop);
 	const unit = request.units === 'metric' ? 'kg/ha' : 'lb/ac';
 	const inUnit = (kilograms: number) => (unit === 'kg/ha' ? kilograms : kilograms / KG_HA_PER_LB_AC);
 	const last = Math.min(days - 1, crop.harvested);
@@ -99,7 +103,12 @@ export function runSeason(request: SeasonRequest, knowledge: SeasonKnowledge): R
 	const initial = [...soil.nitrate, ...soil.ammonium].reduce((all, part) => all + part, 0);
 	return {
 		unit,
-		days: Array.from({ length: days }, (_, day) => dayOf(run, weather[day]!.date, day, inUnit)),
+		days: Array.from({ length: Math.min(days, crop.harvested + 1) }, (_, day) =>
+			dayOf(run, weather[day]!.date, day, inUnit)
+		),
+		...(plan.catchCrop
+			? { catchCrop: catchCropAnswer(plan.catchCrop, run, simulate(withoutCatch(crop)), last, inUnit) }
+			: {}),
 		balance: {
 			atStart: inUnit(initial),
 			applied: at(run.applied),
@@ -150,7 +159,10 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const { start, planting, harvest } = seasonDates(request, knowledge);
 	const planted = differenceInCalendarDays(parseISO(planting), parseISO(start));
 	const harvested = differenceInCalendarDays(parseISO(harvest), parseISO(start));
-	const { weather, latitude } = seasonWeather(request, knowledge.stations, start, harvested + 1);
+	const { catchCrop: asked } = request;
+	const caughtBy = asked && catchCropModel(asked, harvest, knowledge.seasonModel);
+	const ends = asked ? daysBetween(start, asked.endedOn) : harvested;
+	const { weather, latitude } = seasonWeather(request, knowledge.stations, start, ends + 1);
 	const assumed: string[] = [];
 	const taken = <K extends keyof typeof ASSUMED>(key: K, name: string, said = String(ASSUMED[key])) => {
 		const given = facts[key];
@@ -183,7 +195,8 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 		planted,
 		harvested,
 		established,
-		wantedBy: (day) => wanted(weather[day]!.date) * KG_HA_PER_LB_AC
+		wantedBy: (day) => wanted(weather[day]!.date) * KG_HA_PER_LB_AC,
+		...(asked && caughtBy ? { then: catchCropOf(asked, caughtBy, start, weather, seasonModel) } : {})
 	};
 	const dated = carrying(request, knowledge, planting).map((one) => ({
 		...one,
@@ -194,7 +207,8 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 		assumed.push(`left out, because its forms of nitrogen are not known: ${unformed.join(', ')}`);
 	return {
 		start,
-		days: Math.min(weather.length, harvested + 1),
+		days: Math.min(weather.length, ends + 1),
+		catchCrop: caughtBy,
 		weather,
 		latitude,
 		soil,

@@ -83,9 +83,13 @@ describe('the mass balance', () => {
 				fc.constantFrom(...Object.values(seasonModel.drainage.mmPerDay)),
 				fc.array(anyDressing, { maxLength: 6 }),
 				fc.option(fc.integer({ min: 0, max: 150 }), { nil: undefined }),
-				(seed, kind, texture, drainsPerDay, dressings, coverKilledOn) => {
+				fc.boolean(),
+				(seed, kind, texture, drainsPerDay, dressings, coverKilledOn, withRye) => {
 					const soil = ground(texture, { drainsPerDay, coverKilledOn });
-					const run = simulateSeason(series(seed, kind as 'wet'), 365, soil, corn, dressings, seasonModel);
+					const rye = { ...corn, planted: 290, harvested: 364, wantedBy: (day: number) => day - 290 };
+					const grown = withRye ? { ...corn, harvested: 280, then: { ...rye, roots: seasonModel.roots } } : corn;
+					const run = simulateSeason(series(seed, kind as 'wet'), 365, soil, grown, dressings, seasonModel);
+					expect(run.caught.at(-1)! > 0).toBe(withRye);
 					for (let day = 0; day < 365; day++) {
 						expect(Math.abs(run.unbalanced[day]!)).toBeLessThan(1e-6);
 						expect(run.inGround[day]).toBeGreaterThanOrEqual(-1e-9);

@@ -16,6 +16,8 @@ export interface SeasonRun {
 	leached: Float64Array;
 	mineralised: Float64Array;
 	applied: Float64Array;
+	/** Taken up by what was sown after the harvest. */
+	caught: Float64Array;
 	/** Held by the decay of a killed cover crop on each day. */
 	tiedUp: Float64Array;
 	/** What does not add up on a day: none beyond rounding. */
@@ -25,7 +27,16 @@ export interface SeasonRun {
 }
 
 /** The series that only grow. */
-export const TOTALS = ['wanted', 'takenUp', 'volatilised', 'denitrified', 'leached', 'mineralised', 'applied'] as const;
+export const TOTALS = [
+	'wanted',
+	'takenUp',
+	'volatilised',
+	'denitrified',
+	'leached',
+	'mineralised',
+	'applied',
+	'caught'
+] as const;
 
 /** A run of so many days with nothing in it yet. */
 export function emptyRun(days: number): SeasonRun {
@@ -44,6 +55,7 @@ export function emptyRun(days: number): SeasonRun {
 		leached: series(),
 		mineralised: series(),
 		applied: series(),
+		caught: series(),
 		tiedUp: series(),
 		unbalanced: series(),
 		shortDays: 0

@@ -39,6 +39,8 @@ export interface SeasonCrop {
 	/** A perennial: its roots are there, and it covers the ground from its bud break. */
 	established: boolean;
 	wantedBy: (day: number) => number;
+	/** What is sown after it to catch the nitrogen that it left. */
+	then?: SeasonCrop & Pick<SeasonModel, 'roots'>;
 }
 
 /** Below this share of what it wanted a crop counts as short: judgement. */
@@ -70,7 +72,16 @@ export function simulateSeason(
 	const apart = new Float64Array(LAYERS);
 	const reachedOn = Math.max(0, ...dressings.map((dressing) => dressing.reachedOn ?? 0));
 	const cover = { held: 0 };
-	const totals = { wanted: 0, takenUp: 0, volatilised: 0, denitrified: 0, leached: 0, mineralised: 0, applied: 0 };
+	const totals = {
+		wanted: 0,
+		takenUp: 0,
+		volatilised: 0,
+		denitrified: 0,
+		leached: 0,
+		mineralised: 0,
+		applied: 0,
+		caught: 0
+	};
 	let soilC = (weather.minC[0]! + weather.maxC[0]!) / 2;
 
 	for (let day = 0; day < days; day++) {
@@ -83,15 +94,15 @@ export function simulateSeason(
 			totals.applied += dressing.nitrate + dressing.ammonium + dressing.urea + dressing.coated;
 		}
 
-		const growing = crop !== undefined && day >= crop.planted && day < crop.harvested;
-		const sincePlanting = growing ? day - crop.planted : 0;
-		const rooted = !growing ? 0 : crop.established ? LAYERS : rootedLayers(sincePlanting, model);
+		const standing = [crop, crop?.then].find((one) => one && day >= one.planted && day < one.harvested);
+		const sincePlanting = standing ? day - standing.planted : 0;
+		const rooted = !standing ? 0 : standing.established ? LAYERS : rootedLayers(sincePlanting, model);
 		const dayOfYear = ((weather.firstDayOfYear + day - 1) % START_YEAR_DAYS) + 1;
 		const reference = referenceEvaporation(minC, maxC, weather.latitude, dayOfYear);
 		waterDay(
 			water,
 			rain,
-			reference * coverShare(growing, crop?.established ? Infinity : sincePlanting, model),
+			reference * coverShare(standing !== undefined, standing?.established ? Infinity : sincePlanting, model),
 			Math.max(1, Math.ceil(rooted))
 		);
 		totals.leached += carryNitrateDown(nitrate, water.mm, water.drained, apart);
@@ -118,20 +129,21 @@ export function simulateSeason(
 
 		totals.denitrified += denitrify(nitrate, water, soilC, model);
 		if (day >= reachedOn) apart.fill(0);
-		if (growing) {
-			const wanted = crop.wantedBy(day);
+		const reach = { day, apart };
+		if (standing && standing === crop?.then) {
+			const missing = standing.wantedBy(day) - totals.caught;
+			totals.caught += takeUp(missing, rooted, nitrate, ammonium, cohorts, crop.then, reach);
+		} else if (standing) {
+			const wanted = standing.wantedBy(day);
 			totals.wanted = Math.max(totals.wanted, wanted);
-			totals.takenUp += takeUp(totals.wanted - totals.takenUp, rooted, nitrate, ammonium, cohorts, model, {
-				day,
-				apart
-			});
+			totals.takenUp += takeUp(totals.wanted - totals.takenUp, rooted, nitrate, ammonium, cohorts, model, reach);
 			const missing = totals.wanted - totals.takenUp;
 			if (missing > LEAST_SHORT && missing > (1 - SHORT_SHARE) * totals.wanted) run.shortDays++;
 		}
 
 		const waiting = cohorts.reduce((all, { coated, urea, ammonium: own }) => all + coated + urea + own, 0);
 		const inGround = sum(nitrate) + sum(ammonium) + waiting;
-		const out = totals.takenUp + totals.volatilised + totals.denitrified + totals.leached;
+		const out = totals.takenUp + totals.caught + totals.volatilised + totals.denitrified + totals.leached;
 		run.soilC[day] = soilC;
 		run.waterMm[day] = water.mm[0]!;
 		run.saturated[day] = isSaturated(water, 0) ? 1 : 0;

@@ -17,6 +17,7 @@ import trials from './layouts/014-trials.sql?raw';
 import decisions from './layouts/015-decisions.sql?raw';
 import houseProgrammes from './layouts/016-house-programmes.sql?raw';
 import applications from './layouts/017-applications.sql?raw';
+import catchCrops from './layouts/018-catch-crops.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -36,7 +37,8 @@ const MIGRATIONS: readonly string[] = [
 	trials,
 	decisions,
 	houseProgrammes,
-	applications
+	applications,
+	catchCrops
 ];
 
 /** The layout of a book of this program. */

@@ -11,6 +11,7 @@ import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
 import type {
 	AdviseRequest,
 	BlockYear,
+	CatchCrop,
 	FieldIrrigation,
 	InSeason,
 	LeafLogEntry,
@@ -28,6 +29,7 @@ import { listLeafTests } from '../stores/tests/leaf-tests';
 import { blockOf, findField, listFieldSamples, type FieldRow, type SampleRecord } from '../stores/fields';
 import {
 	blockYearOf,
+	catchCropOf,
 	findFieldYear,
 	listChoices,
 	listEarlierPasses,
@@ -50,6 +52,8 @@ export interface Records {
 	curves: readonly ResponseCurve[];
 	/** Passes of the two years before: manure among them still gives. */
 	earlier: readonly { plan: Pass; yearsAgo: number }[];
+	/** What was sown after the harvest of the year before. */
+	catchBefore: CatchCrop | undefined;
 	/** Of a block, the newest first. */
 	leafTests: readonly LeafLogEntry[];
 	/** Undefined where no water is put on. */
@@ -88,9 +92,11 @@ export function recordsOf(
 	const passes = seasonSoFar(db, goal.id);
 	const tests = testsInUse(listCropTests(db, goal.id));
 	const earlier = listEarlierPasses(db, field.id, goal.year);
+	const before = findFieldYear(db, field.id, goal.year - 1);
+	const catchBefore = before && catchCropOf(before);
 	const leafTests = field.block === null ? [] : listLeafTests(db, field.id);
 	const irrigation = goal.irrigation === null ? undefined : irrigationOf(goal, listWaterSources(db));
-	return { field, goal, samples, prices, choices, passes, tests, curves, earlier, leafTests, irrigation };
+	return { field, goal, samples, prices, choices, passes, tests, curves, earlier, catchBefore, leafTests, irrigation };
 }
 
 /** The request that the command line and the API would take for this field, with the nitrogen settled on. */
@@ -128,11 +134,9 @@ export function plantingDateOf(
 	return planting_date ?? budBreak ?? (schedule ? usualPlantingDate(schedule, year) : `${year}-05-01`);
 }
 
-function requestOf(
-	{ field, goal, samples: [sample, ...olderSamples], prices, tests, earlier, leafTests, irrigation }: Records,
-	library: Library,
-	today: string
-): AdviseRequest {
+function requestOf(records: Records, library: Library, today: string): AdviseRequest {
+	const { field, goal, samples, prices, tests, leafTests, irrigation } = records;
+	const [sample, ...olderSamples] = samples;
 	const { products } = library;
 	const price = (item: string) => prices.get(item);
 	// Every approach is worked out in the lime that is bought: its tons are those of the plan, the price and the order.
@@ -175,7 +179,7 @@ function requestOf(
 		limingMaterial: lime?.lime,
 		nextCrop:
 			goal.next_crop && goal.next_yield_goal ? { id: goal.next_crop, yieldGoal: goal.next_yield_goal } : undefined,
-		nitrogen: termsWithManure(goal, earlier, products),
+		nitrogen: termsWithWhatIsLeft(records, products),
 		irrigation,
 		inSeason: Object.keys(tests).length > 0 ? tests : undefined,
 		asOf: today
@@ -183,17 +187,21 @@ function requestOf(
 }
 
 /**
- * The terms of nitrogen, with what manure of earlier years still gives by this book; what the adviser typed in stands.
+ * The terms of nitrogen, with what is left of years before by this book: what manure still gives, and the day on which the catch crop of
+ * the year before ends. What the adviser typed in stands.
  * @returns undefined where there is neither
  */
-function termsWithManure(
-	{ nitrogen }: FieldYearRow,
-	earlier: Records['earlier'],
+function termsWithWhatIsLeft(
+	{ goal: { nitrogen }, earlier, catchBefore }: Records,
 	products: readonly Product[]
 ): NitrogenTerms | undefined {
 	const typed = nitrogen === null ? undefined : fromJson<NitrogenTerms>(nitrogen);
 	const earlierManureN = nitrogenOfEarlierManure(earlier, products);
-	return earlierManureN === 0 || typed?.earlierManureN !== undefined ? typed : { ...typed, earlierManureN };
+	const left = {
+		...(earlierManureN === 0 ? {} : { earlierManureN }),
+		...(catchBefore ? { coverKilledOn: catchBefore.endedOn } : {})
+	};
+	return typed || Object.keys(left).length > 0 ? { ...left, ...typed } : undefined;
 }
 
 /** Nitrogen that manure of earlier years still gives, lb/ac. */

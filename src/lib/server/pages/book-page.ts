@@ -1,5 +1,6 @@
 import { listEvents } from '../stores/events';
-import { appliedPasses, listFieldYears, listPasses } from '../stores/field-years';
+import { afterHarvest } from '../field/season/after-harvest';
+import { appliedPasses, catchCropOf, listFieldYears, listPasses } from '../stores/field-years';
 import { BALANCED, nutrientBalance } from '../../../core/season/plan/balance/nutrient-balance';
 import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import type { FieldRow } from '../stores/fields';
@@ -15,7 +16,8 @@ const MOST_EVENTS = 200;
 
 /** The page of the book: what happened on a field in a year. */
 export function bookPage(desk: Desk, address: FieldAddress) {
-	const { field, year, goal } = desk.fieldYear(address);
+	const { field, year, goal, advice } = desk.fieldYear(address);
+	const sown = goal && catchCropOf(goal);
 	const { crops, products } = desk.library;
 	const { units } = field;
 	const crop = crops.find(({ id }) => id === goal?.crop);
@@ -48,6 +50,7 @@ export function bookPage(desk: Desk, address: FieldAddress) {
 		logs: (goal ? listPrescriptions(desk.book, goal.id) : []).flatMap(({ content, applied }) =>
 			applied.map((log) => ({ id: log.id, label: content.name, ...log.content }))
 		),
+		catchCrop: sown && advice && { sown, after: afterHarvest(advice, 'normal', units, desk.library) },
 		balance: balanceOf(desk, field, year, units),
 		events: listEvents(desk.book, field.id, MOST_EVENTS)
 	};

@@ -11,6 +11,8 @@ import { inEachSystem, inSystem } from '../../../core/units/rate-units';
 import { broughtInYear } from '../../../core/water/irrigation';
 import { decisionViews } from '../field/season/decision-views';
 import { listKeptPlans } from '../stores/plan/decisions';
+import { afterHarvest } from '../field/season/after-harvest';
+import { catchCropOf } from '../stores/field-years';
 import { boardGround } from '../field/season/board-ground';
 import { measuredBy, passView } from './pass-view';
 import type { Desk, FieldAddress } from '../desk';
@@ -57,6 +59,10 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 			ground: boardGround(advice, kind, units, library),
 			prices,
 			station: { name: station.name, simulated: station.simulated },
+			/** A perennial stands over the winter: nothing is sown after it. */
+			after: crop.perennial ? undefined : afterHarvest(advice, kind, units, library),
+			sown: catchCropOf(advice.goal),
+			catchCrops: library.seasonModel.catchCrops.map(({ id, name }) => ({ id, name })),
 			hasStress: context.schedule?.uptake !== undefined,
 			decisions: decisionViews(desk, advice, units),
 			keptPlans: listKeptPlans(desk.book, advice.goal.id).map(({ id, name, passes: kept, decisions }) => ({

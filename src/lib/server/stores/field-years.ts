@@ -4,6 +4,7 @@ import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
 import type {
 	BlockYear,
+	CatchCrop,
 	CropId,
 	GoalAction,
 	NitrogenTerms,
@@ -46,6 +47,8 @@ export interface FieldYearRow {
 	irrigation: string | null;
 	/** Followed as JSON: the house programme that it was planned by. */
 	followed: string | null;
+	/** CatchCrop as JSON: what is sown after the harvest. */
+	catch_crop: string | null;
 }
 
 export function findFieldYear(db: Database, fieldId: string, year: number): FieldYearRow | undefined {
@@ -141,6 +144,19 @@ export function setNextCrop(
 ): void {
 	const label = next.next_crop ? `Named ${next.next_crop.replace('-', ' ')} as next crop` : 'Cleared the next crop';
 	act(db, { label, fieldYear }, (writer) => writer.update('field_year', fieldYear.id, { ...next }));
+}
+
+/** Sows a catch crop after the harvest of a year, or takes that back. */
+export function setCatchCrop(db: Database, fieldYear: FieldYearRow, catchCrop: CatchCrop | null): void {
+	const label = catchCrop
+		? `Set ${catchCrop.crop.replace('-', ' ')} after the ${fieldYear.year} harvest`
+		: `Removed the catch crop after the ${fieldYear.year} harvest`;
+	const catch_crop = catchCrop && JSON.stringify(catchCrop);
+	act(db, { label, fieldYear }, (writer) => writer.update('field_year', fieldYear.id, { catch_crop }));
+}
+
+export function catchCropOf({ catch_crop }: Pick<FieldYearRow, 'catch_crop'>): CatchCrop | undefined {
+	return catch_crop === null ? undefined : fromJson<CatchCrop>(catch_crop);
 }
 
 /** What the adviser wants of nitrogen this year, and what else brings some. */

@@ -2,9 +2,11 @@ import { InputError } from '../../../../core/check/problem';
 import { cropOf } from '../../../../core/rates/advise';
 import { checkGoal } from '../../../../core/rates/check-goal';
 import type { Choice } from '../../../../core/rates/choose';
+import { catchCropModel } from '../../../../core/season/model/growth/catch-crop';
 import { plantingFault } from '../../../../core/season/plan/season-span';
 import type {
 	BlockYearAction,
+	CatchCropAction,
 	ChooseAction,
 	CropTestAction,
 	LossAction,
@@ -19,6 +21,7 @@ import type {
 	SpreadCheck
 } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
+import { plantingDateOf } from '../../field/field-request';
 import { afterLoss } from '../../field/season/after-loss';
 import { weatherFor } from '../../field/weather-for';
 import { movedAlong } from '../../field/season/moved-along';
@@ -35,6 +38,7 @@ import {
 	goalColumns,
 	listPasses,
 	setBlockYear,
+	setCatchCrop,
 	setGoal,
 	setLiming,
 	setNextCrop,
@@ -144,6 +148,17 @@ export const yearOperations = [
 			const next = crop === undefined ? undefined : cropOf(crop, call.desk.library.crops, '/crop');
 			if (next && yieldGoal !== undefined) checkGoal(next, yieldGoal, '/yieldGoal');
 			setNextCrop(call.desk.book, goalAt(call), { next_crop: crop ?? null, next_yield_goal: yieldGoal ?? null });
+		}
+	}),
+	operation('PUT /api/fields/{field}/{year}/catch-crop', {
+		summary: 'Says what is sown after the harvest to catch the nitrogen that was left; null takes it back',
+		body: json<CatchCropAction>('actions#/definitions/CatchCropAction'),
+		example: { catchCrop: { crop: 'cereal-rye', sownOn: '2027-09-28', endedOn: '2028-04-15' } },
+		run: (call, { catchCrop }) => {
+			const { book, library } = call.desk;
+			const row = goalAt(call);
+			if (catchCrop) catchCropModel(catchCrop, plantingDateOf(row, library), library.seasonModel);
+			setCatchCrop(book, row, catchCrop);
 		}
 	}),
 	operation('PUT /api/fields/{field}/{year}/nitrogen', {

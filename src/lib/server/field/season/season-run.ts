@@ -1,21 +1,15 @@
 import { withoutEmpty } from '../../../../core/check/typed-object';
-import { fromJson } from '../../from-json';
 import { valueIfKnown } from '../../../../core/figure/figure';
 import { mineralNitrogen } from '../../../../core/reading/soil/mineral-nitrogen';
 import { readOrganicMatter } from '../../../../core/reading/soil/organic-matter';
 import { readSoilPh } from '../../../../core/reading/soil/ph-scale';
 import type { YearKind } from '../../../../core/season/weather/generate-weather';
-import type { NitrogenTerms, SeasonRequest } from '../../../../core/schema-types';
+import type { SeasonRequest } from '../../../../core/schema-types';
 import type { UnitSystem } from '../../../../core/units/rate-units';
 import type { Advice } from '../field-year';
-import type { FieldYearRow } from '../../stores/field-years';
 
 /** What a season's run stands on of all that follows from a field-year. */
 export type PlannedSeason = Pick<Advice, 'site' | 'passes' | 'context' | 'goal'>;
-
-function termsOf({ nitrogen }: FieldYearRow): NitrogenTerms {
-	return nitrogen === null ? {} : fromJson<NitrogenTerms>(nitrogen);
-}
 
 /** The request that the command line would take for the plan of this field, in a simulated year of a kind. */
 export function seasonRequestOf(season: PlannedSeason, kind: YearKind, units: UnitSystem): SeasonRequest {
@@ -30,7 +24,7 @@ export function seasonRequestOf(season: PlannedSeason, kind: YearKind, units: Un
 			organicMatterPercent: valueIfKnown(readOrganicMatter(site.soil)),
 			soilPh: valueIfKnown(readSoilPh(site.soil, 'water')),
 			nitrateLbAc: valueIfKnown(mineralNitrogen(site.soil)),
-			coverKilledOn: termsOf(goal).coverKilledOn
+			coverKilledOn: site.nitrogen.coverKilledOn
 		}),
 		crop: withoutEmpty({
 			id: goal.crop,

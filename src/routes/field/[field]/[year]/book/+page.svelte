@@ -13,6 +13,7 @@
 	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import { save } from '$lib/ui/forms/call';
+	import CatchText from '$lib/ui/season/CatchText.svelte';
 	import NutrientBalance from '$lib/ui/walk/NutrientBalance.svelte';
 	import type { PageData } from './$types';
 
@@ -171,6 +172,7 @@
 		<section class="section" aria-label="Nutrient balance">
 			<h2>Nutrient balance over the years</h2>
 			<NutrientBalance years={data.balance} units={data.units} />
+			{#if data.catchCrop}<CatchText {...data.catchCrop} kind="normal" />{/if}
 		</section>
 	{/if}
 	<section class="section">

@@ -2,11 +2,9 @@
 	import Mark from '$lib/ui/figure/Mark.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { notApplicable } from '$core/figure/figure';
-	import { isStabilised, nitrogenRoom } from '$core/season/plan/pass/pass-ceiling';
-	import { productOf } from '$core/season/plan/plan-context';
-	import { stageOn, stageText, usualStages } from '$core/season/stages/stage-dates';
+	import { stageText, usualStages } from '$core/season/stages/stage-dates';
 	import { passKept, passMoved, programmeTaken, remedyTaken, type PlanChange } from '$core/season/plan/plan-change';
-	import { asTheGroundMeets, wholePass } from '$core/season/applied/what-happened';
+	import { wholePass } from '$core/season/applied/what-happened';
 	import { tripOf } from '$core/season/plan/trips';
 	import type { Pass, Remedy } from '$core/schema-types';
 	import { inSystem } from '$core/units/rate-units';
@@ -15,12 +13,14 @@
 	import HarvestBalance from '$lib/ui/season/board/HarvestBalance.svelte';
 	import { boardYear, liveSeason, programmesBeside, withMoved } from '$core/season/live/live-season';
 	import NoPasses from '$lib/ui/season/board/NoPasses.svelte';
+	import { roomOf, stageInYear } from '$lib/ui/season/board/chosen-pass';
 	import PassPanel from '$lib/ui/season/board/PassPanel.svelte';
 	import PassTable from '$lib/ui/season/board/PassTable.svelte';
 	import ProgrammeTable from '$lib/ui/season/board/ProgrammeTable.svelte';
 	import SeasonHead from '$lib/ui/season/board/SeasonHead.svelte';
 	import SeasonSums from '$lib/ui/season/board/SeasonSums.svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
+	import AfterHarvest from '$lib/ui/season/AfterHarvest.svelte';
 	import CropLoss from '$lib/ui/season/CropLoss.svelte';
 	import PassForm from '$lib/ui/season/PassForm.svelte';
 	import PlanOverSeasons from '$lib/ui/season/decisions/PlanOverSeasons.svelte';
@@ -71,21 +71,12 @@
 	);
 	const chosenPass = $derived(shown.find(({ id }) => id === chosen?.plan.id));
 	const nameOf = (id: string) => records.find(({ plan }) => plan.id === id)?.plan.label;
-	const room = $derived.by(() => {
-		if (!season || !chosenPass || !chosen?.nutrients.some(({ nutrient }) => nutrient === 'N'))
-			return notApplicable('room', 'it supplies no nitrogen', '');
-		const { context } = season.ground;
-		const stabilised = isStabilised(chosenPass, productOf(chosenPass, context.products));
-		return inSystem(nitrogenRoom(context)(chosenPass.date, stabilised, asTheGroundMeets(shown)), data.units);
-	});
-	const stage = $derived.by(() => {
-		if (!chosenPass || !season || !year) return undefined;
-		if (!season.ground.context.crop.perennial && chosenPass.date < season.plantingDate) return 'before planting';
-		const at = stageOn(year.stages, chosenPass.date)?.name;
-		if (!at && season.ground.context.crop.perennial)
-			return `before ${year.stages[0]?.name ?? 'growth'} in the year shown`;
-		return `${at ? `about ${at}` : 'after planting'} in the year shown`;
-	});
+	const room = $derived(
+		season && chosenPass ? roomOf(season.ground.context, chosenPass, shown, data.units) : notApplicable('room', '', '')
+	);
+	const stage = $derived(
+		season && year && chosenPass ? stageInYear(season.ground.context, year.stages, chosenPass.date) : undefined
+	);
 
 	async function propose(): Promise<void> {
 		const { answer, problem: failed } = await call('POST /api/fields/{field}/{year}/programme', address, {});
@@ -221,6 +212,10 @@
 						<HarvestBalance run={live.run} kind={season.ground.kind} />
 					</section>{/if}
 			</div>
+			{#if season.after}
+				{@const { sown, after, catchCrops: known } = season}
+				<AfterHarvest {address} {sown} {after} {known} kind={season.ground.kind} />
+			{/if}
 			{#if programmes.length > 0 && live.run}
 				<ProgrammeTable
 					{programmes}

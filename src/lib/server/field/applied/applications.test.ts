@@ -1,23 +1,23 @@
 // What really happened, recorded through the operation that the pages call: loads, a correction, and all that follows from them.
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { valueIfKnown } from '../../../core/figure/figure';
-import type { Applied, Pass } from '../../../core/schema-types';
-import { undo, undoable } from '../book/act';
-import { fillBook } from '../book/fill-book';
-import { libraryOf } from '../current-library';
-import { Desk } from '../desk';
-import { bookPage } from '../pages/book-page';
-import { yearsPage } from '../pages/office/years-page';
-import { seasonPage } from '../pages/season-page';
-import { sheetPage } from '../pages/sheet-page';
-import { theLibrary } from '../knowledge';
-import { changePasses, findFieldYear, listPasses } from '../stores/field-years';
-import { listFields } from '../stores/fields';
-import { listOpenPasses } from '../stores/order-passes';
-import { removeOwnProduct } from '../stores/own-products';
-import { addWeather } from '../stores/stations';
-import { World } from './api.test-help';
+import { valueIfKnown } from '../../../../core/figure/figure';
+import type { Applied, Pass } from '../../../../core/schema-types';
+import { undo, undoable } from '../../book/act';
+import { fillBook } from '../../book/fill-book';
+import { libraryOf } from '../../current-library';
+import { Desk } from '../../desk';
+import { bookPage } from '../../pages/book-page';
+import { yearsPage } from '../../pages/office/years-page';
+import { seasonPage } from '../../pages/season-page';
+import { sheetPage } from '../../pages/sheet-page';
+import { theLibrary } from '../../knowledge';
+import { changePasses, findFieldYear, listPasses } from '../../stores/field-years';
+import { listFields } from '../../stores/fields';
+import { listOpenPasses } from '../../stores/order-passes';
+import { removeOwnProduct } from '../../stores/own-products';
+import { addWeather } from '../../stores/stations';
+import { World } from '../../api/api.test-help';
 
 /** 54 acres of winter wheat, with 347.6 lb of UAN-28 planned on 6 April 2027. */
 const FIELD = 'Long Meadow';
