@@ -13,7 +13,8 @@ import { programmesPage } from '../pages/office/programmes-page';
 import { workPage } from '../pages/office/work-page';
 import { ratesPage } from '../pages/rates-page';
 import { findFieldYear, listChoices, listPasses, markDone, setNextCrop } from '../stores/field-years';
-import { listFields } from '../stores/fields';
+import { listEvents } from '../stores/events';
+import { addField, listFields } from '../stores/fields';
 import { listHouseProgrammes } from '../stores/plan/house-programmes';
 import { PROGRAMME_EXAMPLE } from './examples';
 import { World } from './api.test-help';
@@ -81,6 +82,24 @@ describe('a house programme on many fields', () => {
 		undo(world.book, undoable(world.book)!.id);
 		expect(passesOf('Old Orchard Piece')).toEqual([]);
 		expect(yearOf('Old Orchard Piece').followed).toBeNull();
+	});
+	it('stands in the log of each field that it changed, and is undone from there', async () => {
+		const logOf = (name: string) => listEvents(world.book, idOf(name), 5).map(({ label, undone }) => [label, undone]);
+		const lagoon = logOf('Lagoon One');
+		const { run } = await preview({ kind: 'programme' }, ['Old Orchard Piece', 'Kingfisher Bend', 'Lagoon One']);
+		await save(run);
+		const label = 'Took house programmes on 2 fields';
+		expect(logOf('Kingfisher Bend')[0]).toEqual([label, false]);
+		expect(logOf('Lagoon One')).toEqual(lagoon);
+		undo(world.book, undoable(world.book, idOf('Old Orchard Piece'))!.id);
+		expect(logOf('Kingfisher Bend').slice(0, 2)).toEqual([
+			[`Undid: ${label}`, false],
+			[label, true]
+		]);
+		// Undone from its own page, adding a field would take the page away.
+		const id = addField(world.book, { name: 'New Piece', grower: 'Nobody', areaAcres: 10 });
+		expect(undoable(world.book, id)).toBeUndefined();
+		expect(undoable(world.book)!.label).toBe('Added New Piece');
 	});
 	it('leaves an own rate, what is applied and manure as they are, and the field says where it was overruled', async () => {
 		const choices = [{ nutrient: 'N', ownRate: 140, reason: 'As in other years' }];

@@ -2,7 +2,8 @@ import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import { ActionError } from './action-error';
 import { columnsOf, writeRow } from './tables';
-import { reachOf, type Reach, type Row } from './reach';
+import { reachOf, type Row } from './reach';
+import { touchedFields } from './touched-fields';
 
 /** The tables that actions may change; the event log and issued sheets are not among them. */
 export type BookTable =
@@ -75,8 +76,16 @@ export function act<T>(db: Database, { label, fieldYear, ...on }: Action, work: 
 	return db
 		.transaction(() => {
 			const changes: Change[] = [];
-			const result = work(writerOn(db, changes, reachOf(db, fieldId, fieldYear?.id)));
-			if (changes.length > 0) record(db, label, fieldId ?? null, changes, null);
+			const touched = touchedFields(db);
+			const reach = reachOf(db, fieldId, fieldYear?.id);
+			const result = work(
+				writerOn(db, changes, (row, table) => {
+					reach(row);
+					touched.note(row, table);
+				})
+			);
+			const many = fieldId === undefined ? touched.fields() : [];
+			if (changes.length > 0) record(db, label, fieldId ?? null, changes, null, many);
 			return result;
 		})
 		.immediate();
@@ -87,16 +96,19 @@ export function fill(db: Database, work: (writer: Writer) => void): void {
 	db.transaction(() => work(writerOn(db, [], () => undefined))).immediate();
 }
 
-/** The newest action that can be undone, on one field or at all. */
+/** SQL: an event is about a field (named twice), alone or among others. */
+export const ON_FIELD = '(field_id = ? OR id IN (SELECT event_id FROM event_field WHERE field_id = ?))';
+
+/** The newest action that can be undone, on one field (alone or among others) or at all. */
 export function undoable(db: Database, fieldId?: string): { id: number; label: string } | undefined {
 	return db
 		.prepare<unknown[], { id: number; label: string }>(
 			`SELECT id, label FROM event
 			WHERE undoes IS NULL AND id NOT IN (SELECT undoes FROM event WHERE undoes IS NOT NULL)
-			${fieldId === undefined ? '' : 'AND field_id = ?'}
+			${fieldId === undefined ? '' : `AND ${ON_FIELD}`}
 			ORDER BY id DESC LIMIT 1`
 		)
-		.get(...(fieldId === undefined ? [] : [fieldId]));
+		.get(...(fieldId === undefined ? [] : [fieldId, fieldId]));
 }
 
 /**
@@ -114,7 +126,17 @@ export function undo(db: Database, eventId: number): void {
 		if (event.done > 0) throw new ActionError(`“${event.label}” was already undone.`);
 		const changes = fromJson<Change[]>(event.changes);
 		const undone = changes.reverse().map((change) => takeBack(db, change, event.label));
-		record(db, `Undid: ${event.label}`, event.field_id, undone, eventId);
+		const many = db
+			.prepare<[number], { field_id: string }>('SELECT field_id FROM event_field WHERE event_id = ?')
+			.all(eventId);
+		record(
+			db,
+			`Undid: ${event.label}`,
+			event.field_id,
+			undone,
+			eventId,
+			many.map(({ field_id }) => field_id)
+		);
 	}).immediate();
 }
 
@@ -137,17 +159,17 @@ function takeBack(db: Database, { table, id, before, after }: Change, label: str
 	return { table, id, before: after, after: before };
 }
 
-function writerOn(db: Database, changes: Change[], reach: Reach): Writer {
+function writerOn(db: Database, changes: Change[], reach: (row: Row, table: BookTable) => void): Writer {
 	const writer: Writer = {
 		insert(table, row) {
-			reach(row);
+			reach(row, table);
 			writeRow(db, table, row);
 			changes.push({ table, id: row.id, before: null, after: row });
 		},
 		update(table, id, columns) {
 			const now = readRow(db, table, id);
 			if (!now) throw new ActionError('This was removed meanwhile. Reload the page.');
-			reach(now);
+			reach(now, table);
 			const changed = Object.keys(columns).filter((key) => now[key] !== columns[key]);
 			if (changed.length === 0) return;
 			const pick = (row: Row) => Object.fromEntries(changed.map((key) => [key, row[key] ?? null]));
@@ -162,7 +184,7 @@ function writerOn(db: Database, changes: Change[], reach: Reach): Writer {
 		remove(table, id) {
 			const now = readRow(db, table, id);
 			if (!now) throw new ActionError('This was removed meanwhile. Reload the page.');
-			reach(now);
+			reach(now, table);
 			db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
 			changes.push({ table, id, before: now, after: null });
 		}
@@ -170,14 +192,19 @@ function writerOn(db: Database, changes: Change[], reach: Reach): Writer {
 	return writer;
 }
 
-function record(db: Database, label: string, fieldId: string | null, changes: Change[], undoes: number | null): void {
-	db.prepare('INSERT INTO event (at, label, field_id, changes, undoes) VALUES (?, ?, ?, ?, ?)').run(
-		new Date().toISOString(),
-		label,
-		fieldId,
-		JSON.stringify(changes),
-		undoes
-	);
+function record(
+	db: Database,
+	label: string,
+	fieldId: string | null,
+	changes: Change[],
+	undoes: number | null,
+	many: readonly string[]
+): void {
+	const { lastInsertRowid } = db
+		.prepare('INSERT INTO event (at, label, field_id, changes, undoes) VALUES (?, ?, ?, ?, ?)')
+		.run(new Date().toISOString(), label, fieldId, JSON.stringify(changes), undoes);
+	const insert = db.prepare('INSERT INTO event_field (event_id, field_id) VALUES (?, ?)');
+	for (const field of many) insert.run(lastInsertRowid, field);
 }
 
 function readRow(db: Database, table: BookTable, id: string): Row | undefined {

@@ -18,6 +18,7 @@ import decisions from './layouts/015-decisions.sql?raw';
 import houseProgrammes from './layouts/016-house-programmes.sql?raw';
 import applications from './layouts/017-applications.sql?raw';
 import catchCrops from './layouts/018-catch-crops.sql?raw';
+import eventsOfFields from './layouts/019-events-of-fields.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -38,7 +39,8 @@ const MIGRATIONS: readonly string[] = [
 	decisions,
 	houseProgrammes,
 	applications,
-	catchCrops
+	catchCrops,
+	eventsOfFields
 ];
 
 /** The layout of a book of this program. */

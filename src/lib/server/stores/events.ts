@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { ON_FIELD } from '../book/act';
 
 export interface BookEvent {
 	id: number;
@@ -8,15 +9,15 @@ export interface BookEvent {
 	isUndo: boolean;
 }
 
-/** What happened on a field, the newest first. */
+/** What happened on a field, alone or among others, the newest first. */
 export function listEvents(db: Database, fieldId: string, most: number): BookEvent[] {
 	return db
-		.prepare<[string, number], { id: number; at: string; label: string; undone: number; isUndo: number }>(
+		.prepare<[string, string, number], { id: number; at: string; label: string; undone: number; isUndo: number }>(
 			`SELECT id, at, label, undoes IS NOT NULL AS isUndo,
 				EXISTS (SELECT 1 FROM event later WHERE later.undoes = e.id) AS undone
-			FROM event e WHERE field_id = ? ORDER BY id DESC LIMIT ?`
+			FROM event e WHERE ${ON_FIELD} ORDER BY id DESC LIMIT ?`
 		)
-		.all(fieldId, most)
+		.all(fieldId, fieldId, most)
 		.map((row) => ({ ...row, undone: row.undone === 1, isUndo: row.isUndo === 1 }));
 }
 

@@ -23,7 +23,7 @@ const OWN: readonly (readonly [column: string, of: string])[] = [
 	['field_year_id', YEARS],
 	['prescription_id', `SELECT id FROM prescription WHERE field_year_id IN (${YEARS})`]
 ];
-const LEFT_OUT: readonly string[] = ['event', 'lab_import', 'lab_import_row', 'lab_mapping'];
+const LEFT_OUT: readonly string[] = ['event', 'event_field', 'lab_import', 'lab_import_row', 'lab_mapping'];
 
 /** Whether a table has something of one grower, or of what their fields rest on. */
 export function ofOneGrower(db: Database, table: string): boolean {
