@@ -61,6 +61,7 @@
 							.length}
 						fields have a boundary.{/if}
 				</p>
+				<p><a href={`/map/geopackage?year=${data.year}`} download>Download the ground as GeoPackage</a></p>
 				<ul>
 					{#each found.slice(0, MOST_LISTED) as { id, name, grower, areaAc, units, onMap } (id)}
 						<li class:chosen={id === chosen}>
@@ -75,7 +76,6 @@
 						</li>
 					{/each}
 				</ul>
-				<p><a href={`/map/geopackage?year=${data.year}`} download>Download the ground as GeoPackage</a></p>
 				{#if found.length > MOST_LISTED}<p class="soft small">
 						{found.length - MOST_LISTED} more: type a name to find them.
 					</p>{/if}

@@ -17,11 +17,15 @@
 {#snippet dayCell({ content, corrected }: ApplicationView)}
 	<span class="nowrap" class:corrected>{content.applied ? longDate(content.applied.appliedOn) : 'not applied'}</span>
 {/snippet}
-{#snippet passCell({ id, label, content, corrected }: ApplicationView)}
+{#snippet passCell(entry: ApplicationView)}
+	{@const { id, label, content, corrected } = entry}
 	<span class:corrected>{label}</span>
 	{#if content.byMonitor}<div class="small soft">from the monitor’s log</div>{/if}
 	{#if corrected}<div class="small">corrected: {reasonOf(id)}</div>{/if}
 	{#if content.corrects}<div class="small soft">stands for an earlier entry</div>{/if}
+	{#if content.applied && !corrected}
+		<div><button type="button" class="plain small" onclick={() => correct(entry)}>Correct</button></div>
+	{/if}
 {/snippet}
 {#snippet amountCell({ rate, product, corrected }: ApplicationView)}
 	<span class:corrected>{[rate, product].filter(Boolean).join(' ')}</span>
@@ -32,12 +36,6 @@
 			class="soft">not measured</span
 		>{/if}
 {/snippet}
-{#snippet actsCell(entry: ApplicationView)}
-	{#if entry.content.applied && !entry.corrected}
-		<button type="button" class="plain" onclick={() => correct(entry)}>Correct</button>
-	{/if}
-{/snippet}
-
 <ListTable
 	label="What was applied"
 	rows={entries}
@@ -49,8 +47,7 @@
 		{ name: 'Ground', cell: groundCell },
 		{ name: 'By', of: ({ content }) => content.applied?.who },
 		{ name: 'Weather', cell: weatherCell },
-		{ name: 'Problems and remarks', of: ({ content }) => content.applied?.problems },
-		{ name: '', cell: actsCell }
+		{ name: 'Problems and remarks', of: ({ content }) => content.applied?.problems }
 	]}
 />
 

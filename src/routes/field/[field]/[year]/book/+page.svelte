@@ -57,10 +57,10 @@
 		<span class="nutrient">{nutrient} <Quantity answer={amount} bare /></span>
 	{/each}
 {/snippet}
-{#snippet appliedCell({ doneOn, soFar }: Line)}
-	{doneOn ? longDate(doneOn) : soFar ? `${soFar} so far` : 'not yet'}
-{/snippet}
-{#snippet doneCell(line: Line)}
+{#snippet appliedCell(line: Line)}
+	<span class="nowrap">
+		{line.doneOn ? longDate(line.doneOn) : line.soFar ? `${line.soFar} so far` : 'not yet'}
+	</span>
 	<div class="acts">
 		{#if line.doneOn === null}
 			<button type="button" class="plain" onclick={() => (recording = { line })}>Record what was applied</button>
@@ -119,11 +119,10 @@
 					columns={[
 						{ name: 'Planned', of: ({ plan }) => plan.date, cell: plannedCell },
 						{ name: 'Pass', of: ({ plan }) => plan.label },
+						{ name: 'Applied', of: ({ doneOn }) => doneOn, cell: appliedCell },
 						{ name: 'Product', of: ({ productName }) => productName },
 						{ name: 'Rate', answer: ({ rate }) => rate },
-						{ name: 'Supplies', cell: suppliesCell },
-						{ name: 'Applied', of: ({ doneOn }) => doneOn, cell: appliedCell },
-						{ name: '', cell: doneCell }
+						{ name: 'Supplies', cell: suppliesCell }
 					]}
 				/>
 			{/if}
@@ -213,6 +212,13 @@
 		display: flex;
 		flex-wrap: wrap;
 		gap: 0.2rem 1rem;
+		margin-top: 0.15rem;
+	}
+	.acts > button {
+		text-align: left;
+	}
+	.nowrap {
+		white-space: nowrap;
 	}
 	.log {
 		max-width: 44rem;
