@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, hydrated, test } from './app';
 import { act } from './row-menu';
@@ -313,6 +313,14 @@ test('the map of all fields: found by words, shown, opened from the list and by 
 	await page.goto(`${app.server.origin}/map`);
 	await hydrated(page);
 	await expect(page.getByText('18 of 21 fields have a boundary.')).toBeVisible();
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'Download the ground as GeoPackage' }).click();
+	expect((await download).suggestedFilename()).toBe('ground-2027.gpkg');
+	expect(
+		readFileSync(await (await download).path())
+			.subarray(0, 15)
+			.toString()
+	).toBe('SQLite format 3');
 	const legend = page.getByRole('list', { name: 'Legend' });
 	await expect(legend).toContainText(/Corn\s*\d/);
 	await page.getByLabel('Colour by').selectOption('soil pH');

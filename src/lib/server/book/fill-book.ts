@@ -9,6 +9,7 @@ import { fill, type Writer } from './act';
 import { endOf } from '../../../core/season/applied/recorded-pass';
 import type { Shape } from '../../../core/ground/shapes/shape';
 import { layOut } from '../../../core/trials/design/lay-out';
+import { planText } from '../stores/plan/write-season';
 import { writeHouseProgramme } from '../stores/plan/house-programmes';
 import { today } from '../today';
 import { writeTrial } from '../stores/trials';
@@ -149,7 +150,7 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear, sources: Sou
 	for (const { plan, doneOn = null, applications = [] } of year.passes ?? []) {
 		const row = { ...plan, id: randomUUID() };
 		const ended = applications.length > 0 ? endOf(applications) : doneOn;
-		writer.insert('pass', { id: row.id, field_year_id: id, done_on: ended, plan: JSON.stringify(row) });
+		writer.insert('pass', { id: row.id, field_year_id: id, done_on: ended, plan: planText(row) });
 		const ids = new Map(applications.map((entry) => [entry.id, randomUUID()]));
 		for (const entry of applications) {
 			const { corrects, ...told } = entry.content;

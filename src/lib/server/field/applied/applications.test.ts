@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { valueIfKnown } from '../../../../core/figure/figure';
-import type { Applied, Pass } from '../../../../core/schema-types';
+import type { Applied, DecisionPlan, Pass } from '../../../../core/schema-types';
 import { undo, undoable } from '../../book/act';
 import { fillBook } from '../../book/fill-book';
 import { libraryOf } from '../../current-library';
@@ -15,6 +15,7 @@ import { theLibrary } from '../../knowledge';
 import { changePasses, findFieldYear, listPasses } from '../../stores/field-years';
 import { listFields } from '../../stores/fields';
 import { listOpenPasses } from '../../stores/order-passes';
+import { addDecision, takeDecision } from '../../stores/plan/decisions';
 import { removeOwnProduct } from '../../stores/own-products';
 import { addWeather } from '../../stores/stations';
 import { World } from '../../api/api.test-help';
@@ -193,6 +194,14 @@ describe('an entry', () => {
 		await record(load({ product: own.id }));
 		expect(() => removeOwnProduct(world.book, own)).toThrow('stands in the records of what was applied');
 	});
+});
+
+it('a pass from a decision is kept for the whole field, whatever part its document names', () => {
+	const pass: Pass = { ...recorded().plan, label: 'Rescue', share: 0.5 };
+	const plan: DecisionPlan = { name: 'Wet June', on: '2027-06-01', look: 'nitrate', is: 'below', amount: 20, pass };
+	takeDecision(world.book, goal(), { id: addDecision(world.book, goal(), plan), plan }, '2027-06-01');
+	expect(recorded('Rescue').plan).toMatchObject({ rate: pass.rate, label: 'Rescue' });
+	expect(recorded('Rescue').plan).not.toHaveProperty('share');
 });
 
 it('the demo holds a pass in two loads, one of them corrected', () => {

@@ -4,6 +4,7 @@ import type { Decision, DecisionPlan, KeptPlan } from '../../../../core/schema-t
 import { act } from '../../book/act';
 import { fromJson } from '../../from-json';
 import { listPasses, type FieldYearRow } from '../field-years';
+import { planText } from './write-season';
 
 /** A plan that was kept beside the one in use. */
 export interface KeptPlanRecord extends KeptPlan {
@@ -32,7 +33,7 @@ export function addDecision(db: Database, fieldYear: FieldYearRow, plan: Decisio
 export function takeDecision(db: Database, fieldYear: FieldYearRow, { id, plan }: Decision, today: string): void {
 	const pass = { ...plan.pass, id: randomUUID() };
 	act(db, { label: `Added ${pass.label} by the decision ${plan.name}`, fieldYear }, (writer) => {
-		writer.insert('pass', { id: pass.id, field_year_id: fieldYear.id, done_on: null, plan: JSON.stringify(pass) });
+		writer.insert('pass', { id: pass.id, field_year_id: fieldYear.id, done_on: null, plan: planText(pass) });
 		writer.update('decision', id, { content: JSON.stringify({ plan, madeOn: today }) });
 	});
 }
