@@ -15,6 +15,7 @@
 	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { save, type YearAddress } from '../forms/call';
 	import DayField from '../forms/DayField.svelte';
+	import RateFields from '../forms/RateFields.svelte';
 	import { passUnits, type MeasuredProduct } from '../forms/pass-units';
 	import { keptAmount, typedAmount } from '../forms/typed-amount';
 
@@ -110,23 +111,7 @@
 						{#each catalogue as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 					</Select>
 				</div>
-				<TextInput
-					id="application-rate"
-					size="sm"
-					labelText={`Product rate, ${unitInSystem(unit, units)}`}
-					inputmode="decimal"
-					bind:value={rate}
-				/>
-				{#if choices.length > 1}
-					<Select
-						size="sm"
-						labelText="In"
-						selected={unit}
-						on:update={({ detail }) => (wanted = detail as Pass['unit'])}
-					>
-						{#each choices as choice (choice)}<SelectItem value={choice} text={unitInSystem(choice, units)} />{/each}
-					</Select>
-				{/if}
+				<RateFields id="application-rate" bind:rate {unit} {choices} {units} choose={(now) => (wanted = now)} />
 				<TextInput
 					size="sm"
 					labelText={`Ground covered, ${unitInSystem('ac', units)}`}

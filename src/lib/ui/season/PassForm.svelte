@@ -8,6 +8,7 @@
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayField from '../forms/DayField.svelte';
+	import RateFields from '../forms/RateFields.svelte';
 	import { passUnits, type MeasuredProduct } from '../forms/pass-units';
 
 	interface CatalogueEntry extends MeasuredProduct {
@@ -157,22 +158,7 @@
 			>
 				{#each catalogue as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 			</Select>
-			<TextInput
-				size="sm"
-				labelText={`Product rate, ${unitInSystem(unit, units)}`}
-				inputmode="decimal"
-				bind:value={form.rate}
-			/>
-			{#if choices.length > 1}
-				<Select
-					size="sm"
-					labelText="In"
-					selected={unit}
-					on:update={({ detail }) => (form.unit = detail as Pass['unit'])}
-				>
-					{#each choices as choice (choice)}<SelectItem value={choice} text={unitInSystem(choice, units)} />{/each}
-				</Select>
-			{/if}
+			<RateFields bind:rate={form.rate} {unit} {choices} {units} choose={(now) => (form.unit = now)} />
 			<Select size="sm" labelText="Placement" bind:selected={form.placement}>
 				{#each product.placements as placement (placement)}<SelectItem
 						value={placement}
