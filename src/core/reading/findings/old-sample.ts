@@ -1,9 +1,6 @@
-import type { ReportCheck } from './finding';
+import { isOldSample, sampleLasts } from '../../ground/sampling/sample-age';
 import { longDate } from '../../units/day-text';
-
-/** Years after which a report is old: common practice. Sand changes fast, orchards are sampled yearly. */
-const YEARS = { usual: 3, sand: 2, orchard: 1 };
-const SANDY = new Set(['sand', 'loamy sand']);
+import type { ReportCheck } from './finding';
 
 export const oldSample: ReportCheck = ({ site: { sampleDate, asOf, field, crop } }) => {
 	if (sampleDate === undefined) {
@@ -16,11 +13,9 @@ export const oldSample: ReportCheck = ({ site: { sampleDate, asOf, field, crop }
 			}
 		];
 	}
-	const sandy = field.textureClass !== undefined && SANDY.has(field.textureClass);
-	const years = crop.perennial ? YEARS.orchard : sandy ? YEARS.sand : YEARS.usual;
-	const months = monthOf(asOf) - monthOf(sampleDate);
-	if (months <= years * 12) return [];
-	const why = crop.perennial ? ' in an orchard' : sandy ? ' on sand' : '';
+	const ground = { textureClass: field.textureClass, perennial: crop.perennial };
+	if (!isOldSample(sampleDate, ground, asOf)) return [];
+	const { years, why } = sampleLasts(ground);
 	return [
 		{
 			code: 'old-sample',
@@ -30,8 +25,3 @@ export const oldSample: ReportCheck = ({ site: { sampleDate, asOf, field, crop }
 		}
 	];
 };
-
-/** Months since the year 0, from YYYY-MM-DD. */
-function monthOf(date: string): number {
-	return Number(date.slice(0, 4)) * 12 + Number(date.slice(5, 7));
-}

@@ -202,7 +202,11 @@ describe('the next year of many fields', () => {
 			'Corn 181 bu/ac (mean of the last 2 harvests)',
 			'after soybean'
 		]);
-		expect(rowOf(rows, 'Lagoon Two').notes).toEqual(['manure of earlier years still gives 12.8 kg/ha N']);
+		// Of a perennial a sample holds good for a year.
+		expect(rowOf(rows, 'Lagoon Two').notes).toEqual([
+			'manure of earlier years still gives 12.8 kg/ha N',
+			'a sample is due: the last is of 15 Jun 2026'
+		]);
 		expect(rowOf(rows, 'Old Orchard Piece').notes).toEqual(['a sample is due: the last is of 18 Oct 2021']);
 		await save(run);
 		const row = yearOf('Kingfisher Bend', 2028);
@@ -314,6 +318,7 @@ describe('a run', () => {
 		const model = demo.growers.flatMap(({ fields }) => fields).find(({ name }) => name === 'Old Orchard Piece')!;
 		const fields = Array.from({ length: 400 }, (_, at) => ({
 			...model,
+			bags: [],
 			name: `Field ${at + 1}`,
 			samples: at % 13 === 0 && at < 390 ? [] : model.samples
 		}));

@@ -1,9 +1,10 @@
-import { differenceInMonths, parseISO } from 'date-fns';
+import { sampleDue, samplingDay } from '../../../../core/ground/sampling/sample-age';
 import type { Choice } from '../../../../core/rates/choose';
 import { poundsPerAcre } from '../../../../core/season/plan/pass/pass-nutrients';
 import { productOf } from '../../../../core/season/plan/plan-context';
 import { LB_PER_SHORT_TON } from '../../../../core/units/factors';
 import { quantityIn } from '../../../../core/units/amount-text';
+import type { Crop } from '../../../../core/schema-types';
 import { longDate } from '../../../../core/units/day-text';
 import { listFieldSamples, type FieldRow } from '../../stores/fields';
 import { listChoices, listEarlierPasses, seasonSoFar, type FieldYearRow } from '../../stores/field-years';
@@ -17,9 +18,6 @@ interface Carried {
 	notes: string[];
 }
 
-/** Soil is sampled every three years or so: common practice. */
-const SAMPLE_LASTS_MONTHS = 36;
-
 /**
  * What the years before carry into a year: P and K that were put on for two crops, lime that went on after the newest sample, what
  * manure still gives, and whether a sample is due. Nutrients that are chosen already stay as they are.
@@ -28,7 +26,8 @@ export function carriedInto(
 	ground: WorkGround,
 	field: FieldRow,
 	before: FieldYearRow | undefined,
-	now: FieldYearRow | undefined
+	now: FieldYearRow | undefined,
+	crop: Pick<Crop, 'perennial'>
 ): Carried {
 	const settled = now ? listChoices(ground.book, now.id) : [];
 	const sampledOn = listFieldSamples(ground.book, field.id)[0]?.report.date;
@@ -37,7 +36,7 @@ export function carriedInto(
 	return {
 		choices,
 		changes: choices.map(({ nutrient, reason }) => `${nutrient} none: ${reason}`),
-		notes: [...manureNote(ground, field), ...sampleNote(ground, sampledOn)]
+		notes: [...manureNote(ground, field), ...sampleNote(ground, field, crop, sampledOn)]
 	};
 }
 
@@ -83,8 +82,12 @@ function manureNote({ book, library, year }: WorkGround, { id, units }: FieldRow
 	return pounds > 0 ? [`manure of earlier years still gives ${quantityIn(units, pounds, 'lb/ac')} N`] : [];
 }
 
-function sampleNote({ year }: WorkGround, sampledOn: string | undefined): string[] {
-	if (sampledOn === undefined) return ['a sample is due: none with a date is in the book'];
-	const months = differenceInMonths(parseISO(`${year}-04-01`), parseISO(sampledOn));
-	return months >= SAMPLE_LASTS_MONTHS ? [`a sample is due: the last is of ${longDate(sampledOn)}`] : [];
+function sampleNote(
+	{ year }: WorkGround,
+	{ texture }: FieldRow,
+	{ perennial }: Pick<Crop, 'perennial'>,
+	sampledOn: string | undefined
+): string[] {
+	const due = sampleDue(sampledOn, { textureClass: texture ?? undefined, perennial }, samplingDay(year));
+	return due === undefined ? [] : [`a sample is due: ${due}`];
 }

@@ -102,7 +102,7 @@ function setCrop(
 	const now = years.find((one) => one.year === year);
 	const before = years.find((one) => one.year === year - 1);
 	const previous = before ? previousCropOf(before.crop) : (now?.previous_crop ?? null);
-	const carried = carriedInto(ground, field, before, now);
+	const carried = carriedInto(ground, field, before, now, crop);
 	const so = now?.crop === crop.id && now.yield_goal === amount && now.previous_crop === previous;
 	if (so && carried.choices.length === 0) return { changes: [], notes: carried.notes };
 	const replants = now !== undefined && now.crop !== crop.id;
