@@ -30,3 +30,22 @@ test('the book over the years: by field, grower and as a whole; a wrong year is 
 	await table.getByRole('link', { name: 'Brick Kiln' }).first().click();
 	await expect(page.getByRole('table', { name: 'Nutrient balance by year' })).toBeVisible();
 });
+
+test('a field looked back on: soil tests beside the balance, and what each approach would have advised', async ({
+	page,
+	app
+}) => {
+	await app.openField('Kingfisher Bend', 'book');
+	await page.goto(page.url().replace('/2027/', '/2026/'));
+	await hydrated(page);
+	const tests = page.getByRole('table', { name: 'Soil tests beside the balance' });
+	await expect(tests.getByRole('row', { name: /^phosphorus.*12 to 10/ })).toContainText('by less than it says');
+	await tests.getByRole('button', { name: /^by the balance: -6.9 ppm/ }).click();
+	const worksheet = page.getByRole('dialog');
+	await expect(worksheet).toContainText('balance / lb for each ppm');
+	await page.keyboard.press('Escape');
+	await page.getByLabel('Nutrient', { exact: true }).selectOption('K2O');
+	const advised = page.getByRole('table', { name: 'K2O as each approach would have advised' });
+	// 60 lb went on as potash: 100 lb of 60 %.
+	await expect(advised.getByRole('row', { name: /^Replace removal/ })).toContainText('60');
+});

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { lineLook, outlookChart } from './charts/outlook';
 import { profileChart } from './charts/profile';
+import { balanceAndTestChart } from './charts/balance-and-test';
 import { trendChart } from './charts/trend';
 import { phStrip } from './charts/ph-strip';
 import { responseCurve } from './charts/response-curve';
@@ -167,12 +168,40 @@ describe('the outlook', () => {
 	});
 });
 
+it('the balance stands below the soil test, whatever their sizes', () => {
+	const drawn = balanceAndTestChart({
+		balances: [
+			{ year: 2024, value: -60 },
+			{ year: 2025, value: undefined },
+			{ year: 2026, value: 20 }
+		],
+		tests: [
+			{ date: '2023-10-20', value: 12 },
+			{ date: '2026-10-12', value: 18 }
+		],
+		balanceUnit: 'lb/ac',
+		testUnit: 'ppm'
+	}) as unknown as {
+		yAxis: [{ min: number; max: number }, { min: number; max: number }];
+		series: [{ data: { value: unknown[] }[] }, { data: unknown[] }];
+	};
+	const [bars, line] = drawn.yAxis;
+	const height = ({ min, max }: { min: number; max: number }, value: number) => (value - min) / (max - min);
+	expect(height(bars, 20)).toBeLessThan(height(line, 12));
+	expect(height(bars, -60)).toBeGreaterThan(0.05);
+	expect(height(line, 18)).toBeLessThan(0.95);
+	expect(drawn.series[0].data.map(({ value }) => value)).toEqual([
+		['2024-07-01', -60],
+		['2026-07-01', 20]
+	]);
+});
+
 it('a trend leaves room around its line, also where nothing changed', () => {
 	const points = [
 		{ date: '2020-10-01', value: 16 },
 		{ date: '2023-10-01', value: 16 }
 	];
-	const option = trendChart({ analyte: 'CEC', label: 'CEC', unit: 'meq/100 g', points }) as unknown as Drawn;
+	const option = trendChart({ unit: 'meq/100 g', points }) as unknown as Drawn;
 	expect(option.yAxis.min).toBeLessThan(16);
 	expect(option.yAxis.max).toBeGreaterThan(16);
 	expect(option.series[0]?.data).toEqual([

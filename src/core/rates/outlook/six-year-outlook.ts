@@ -1,32 +1,18 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
-import { atCec } from '../../packs/cec-line';
 import type { CompiledRule, PackSet } from '../../packs/pack';
-import { cationExchangeCapacity } from '../../reading/soil/cec';
 import { applyRule } from '../../reading/apply-rule';
 import { evaluate } from '../../reading/evaluate';
 import type { Site } from '../../reading/site';
 import type { SiteReading } from '../../reading/site-reading';
 import { readSoilTest } from '../../reading/soil/soil-test';
-import type { CropId, LabMethod, Outlook } from '../../schema-types';
+import type { CropId, Outlook } from '../../schema-types';
+import { LB_PER_PPM, lbPerPpmBy, usualLbPerPpm, usualTest, type PhosphateOrPotash } from './lb-per-ppm';
 
 /** A crop of the rotation with its goal. */
 export interface RotationCrop {
 	id: CropId;
 	yieldGoal: number;
 }
-
-type PhosphateOrPotash = 'P2O5' | 'K2O';
-
-/**
- * lb of the oxide that move the soil test by 1 ppm, for the two methods the tri-state equations were made on: four
- * years of 5 lb for P by Bray P1, four years of 1 + 0.05 CEC for K by ammonium acetate (bulletin E-2567, memory).
- */
-const USUAL_LB_PER_PPM: Record<PhosphateOrPotash, { method: LabMethod; line: { constant: number; perCec?: number } }> =
-	{
-		P2O5: { method: 'bray-p1', line: { constant: 20 } },
-		K2O: { method: 'ammonium-acetate', line: { constant: 4, perCec: 0.2 } }
-	};
-const USUAL_CITATION = 'Tri-state bulletin E-2567 (1995), build-up over four years';
 
 /**
  * Where one school takes the soil test: each year its rate goes on, the crop takes off, and the test moves by the
@@ -148,7 +134,7 @@ function turnOf(
 /** The rule's own soil test, or, for a rule that looks at none, the test by the method the usual buffer was made on. */
 function startingTest(compiled: CompiledRule, nutrient: PhosphateOrPotash, site: Site, packs: PackSet): Answer {
 	if (compiled.rule.soilTest) return readSoilTest(site, compiled);
-	const { method } = USUAL_LB_PER_PPM[nutrient];
+	const method = usualTest(nutrient);
 	const usual = packs.rules.find(
 		({ rule }) => rule.gives === nutrient && rule.soilTest?.methods.length === 1 && rule.soilTest.methods[0] === method
 	);
@@ -156,28 +142,13 @@ function startingTest(compiled: CompiledRule, nutrient: PhosphateOrPotash, site:
 }
 
 function lbPerPpm({ rule }: CompiledRule, nutrient: PhosphateOrPotash, { soil }: Site): Answer {
-	const label = 'lb/ac that move the soil test by 1 ppm';
 	const own = rule.soilTest?.lbPerPpm;
-	const usual = USUAL_LB_PER_PPM[nutrient];
-	const fits = !rule.soilTest || rule.soilTest.methods.includes(usual.method);
-	if (!own && !fits) {
-		return notApplicable(
-			label,
-			`the guide does not say how many lb/ac move its soil test by 1 ppm`,
-			'Write it into a copy of the guide (soilTest, lbPerPpm).'
-		);
-	}
-	const line = own ?? usual.line;
-	const cec = cationExchangeCapacity(soil);
-	if (line.perCec !== undefined && !cec.applies) return notApplicable(label, cec.reason, cec.remedy);
-	const inputs: Figure[] = line.perCec !== undefined && cec.applies ? [cec] : [];
-	return figure({
-		label,
-		value: atCec(line, cec.applies ? cec.value : NaN),
-		unit: 'lb/ac',
-		formula: line.perCec === undefined ? '' : `${line.constant} + ${line.perCec} x CEC`,
-		inputs,
-		basis: own ? rule.basis : 'memory',
-		citation: own ? rule.citation : USUAL_CITATION
-	});
+	if (own) return lbPerPpmBy(own, soil, { basis: rule.basis, citation: rule.citation });
+	const fits = !rule.soilTest || rule.soilTest.methods.includes(usualTest(nutrient));
+	if (fits) return usualLbPerPpm(nutrient, soil);
+	return notApplicable(
+		LB_PER_PPM,
+		`the guide does not say how many lb/ac move its soil test by 1 ppm`,
+		'Write it into a copy of the guide (soilTest, lbPerPpm).'
+	);
 }

@@ -9,6 +9,9 @@ import { soilLayers, type SoilLayer } from './soil-layers';
 /** One analyte over the sample dates, by one method and in one layer: only like is held against like. */
 export interface Trend {
 	analyte: Analyte;
+	method: LabMethod | undefined;
+	/** Top of the layer, in. */
+	topIn: number;
 	/** "soil pH, water (1:1), 0-8 in" */
 	label: string;
 	unit: string;
@@ -45,7 +48,14 @@ function addPoint(
 	const read = readResult(soil.only(layer), analyte, method && [method]);
 	if (!read.applies) return;
 	const label = [analyteName(analyte), method && methodName(method), layer.depthText].filter(Boolean).join(', ');
-	const trend = trends.get(label) ?? { analyte, label, unit: canonicalUnit(analyte), points: [] };
+	const trend = trends.get(label) ?? {
+		analyte,
+		method,
+		topIn: layer.topIn,
+		label,
+		unit: canonicalUnit(analyte),
+		points: []
+	};
 	trend.points.push({ date, value: read.value });
 	trends.set(label, trend);
 }

@@ -4,7 +4,7 @@ import { formatNumber } from '$core/units/display';
 import { look } from './look';
 
 /** One analyte over the years: a small chart without a grid, each value written at its point. */
-export function trendChart({ points, unit }: Trend): EChartsCoreOption {
+export function trendChart({ points, unit }: Pick<Trend, 'points' | 'unit'>): EChartsCoreOption {
 	const values = points.map(({ value }) => value);
 	const room = Math.max((Math.max(...values) - Math.min(...values)) * 0.6, Math.max(...values) * 0.08);
 	return {

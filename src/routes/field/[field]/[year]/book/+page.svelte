@@ -3,6 +3,8 @@
 	import { format, parseISO } from 'date-fns';
 	import type { Applied, Pass } from '$core/schema-types';
 	import type { ApplicationView } from '$lib/server/pages/application-views';
+	import AdvisedThen from '$lib/ui/records/AdvisedThen.svelte';
+	import TestMoves from '$lib/ui/records/TestMoves.svelte';
 	import ApplicationForm from '$lib/ui/records/ApplicationForm.svelte';
 	import ApplicationsTable from '$lib/ui/records/ApplicationsTable.svelte';
 	import { quantityIn } from '$core/units/amount-text';
@@ -172,6 +174,18 @@
 			<h2>Nutrient balance over the years</h2>
 			<NutrientBalance years={data.balance} units={data.units} />
 			{#if data.catchCrop}<CatchText {...data.catchCrop} kind="normal" />{/if}
+		</section>
+	{/if}
+	{#if data.moves.length > 0}
+		<section class="section" aria-label="Soil tests and balance">
+			<h2>Did the soil test follow the balance?</h2>
+			<TestMoves moves={data.moves} years={data.balance} units={data.units} />
+		</section>
+	{/if}
+	{#if data.advised}
+		<section class="section" aria-label="As each approach would have advised">
+			<h2>What each approach would have advised for {data.year}</h2>
+			<AdvisedThen advised={data.advised} year={data.year} units={data.units} />
 		</section>
 	{/if}
 	<section class="section">
