@@ -81,7 +81,8 @@ describe('a field-year', () => {
 		expect(workLine(load('Crow Acre'), [], 'metric').supply).toMatch(/^\$[\d.,]+\/ha$/);
 		expect(Number(workLine(load('Crow Acre'), [], 'metric').supply!.slice(1, -3))).toBeCloseTo(perHectare, 1);
 		expect(workLine(load('Crow Acre'), [], 'us').season).toBe('6 passes, 1 caution');
-		expect(workLine(load('Kingfisher Bend', 2026), [], 'us').book).toBe('harvested 52');
+		expect(workLine(load('Kingfisher Bend', 2026), [], 'us').book).toBe('harvested 52 bu/ac');
+		expect(workLine(load('Lagoon One', 2026), [], 'metric').book).toBe('harvested 23 t/ha');
 		expect(workLine(load('Kingfisher Bend', 2031), [], 'us').rates).toBe('set a goal');
 	});
 });

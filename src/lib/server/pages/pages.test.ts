@@ -95,7 +95,7 @@ describe('the line of work above a field', () => {
 		expect(workLine(later.fieldYear(at('Heronry')), [], 'us').book).toBe('1 applied');
 		bookHarvest(db, goal!, 171);
 		const autumn = new Desk(db, library, '2027-10-20');
-		expect(workLine(autumn.fieldYear(at('Heronry')), [], 'us').book).toBe('harvested 171');
+		expect(workLine(autumn.fieldYear(at('Heronry')), [], 'us').book).toBe('harvested 171 bu/ac');
 	});
 });
 

@@ -18,7 +18,7 @@ export function workLine(fieldYear: FieldYear, sheets: readonly Sheet[], units: 
 		season: seasonText(fieldYear),
 		supply: supplyText(fieldYear, units),
 		sheet: sheets[0] ? `No. ${sheets[0].number} issued` : 'draft',
-		book: bookText(fieldYear)
+		book: bookText(fieldYear, units)
 	};
 }
 
@@ -77,8 +77,10 @@ function supplyText({ advice }: FieldYear, units: UnitSystem): string {
 	return cost.applies ? formatQuantity(cost.value, cost.unit) : 'prices missing';
 }
 
-function bookText({ advice, goal }: FieldYear): string {
-	if (goal?.harvested_yield) return `harvested ${formatNumber(goal.harvested_yield, 'yield')}`;
+function bookText({ advice, goal }: FieldYear, units: UnitSystem): string {
+	if (goal?.harvested_yield) {
+		return advice ? `harvested ${quantityIn(units, goal.harvested_yield, advice.crop.yieldUnit)}` : 'harvested';
+	}
 	const done = countOf(advice?.passes.filter(({ doneOn }) => doneOn !== null) ?? []);
 	return done > 0 ? `${done} applied` : 'nothing applied';
 }
