@@ -59,7 +59,7 @@ function bigBook(): BookDocument {
 			return { name: `Zone ${zone + 1}`, shape, facts: { yieldGoal: 120 + 20 * zone } };
 		});
 		const years = tenYears(model.years);
-		return { ...model, name: `${model.name} ${at + 1}`, boundary: moved, zones, layers: [], years };
+		return { ...model, name: `${model.name} ${at + 1}`, boundary: moved, zones, layers: [], bags: [], years };
 	});
 	const growers = Array.from({ length: 40 }, (_, grower) => ({
 		name: `Grower ${grower + 1}`,

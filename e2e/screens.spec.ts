@@ -37,6 +37,7 @@ test('weather, my rules, products, orders, calibration, trials and the maps can 
 		'/water',
 		'/trials',
 		'/work',
+		'/sampling',
 		'/programmes',
 		'/copies',
 		'/years',

@@ -18,6 +18,7 @@ const PAGES = [
 	'/curves',
 	'/trials',
 	'/work',
+	'/sampling',
 	'/programmes',
 	'/copies',
 	'/years',

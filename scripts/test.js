@@ -10,7 +10,8 @@ const RESULTS = 'test-results';
 const TOOLS = [
 	{ names: ['chromium', 'chromium-browser', 'google-chrome'], package: 'chromium', own: process.env.CHROME_PATH },
 	{ names: ['pdftotext'], package: 'poppler-utils' },
-	{ names: ['ogrinfo'], package: 'gdal-bin' }
+	{ names: ['ogrinfo'], package: 'gdal-bin' },
+	{ names: ['zbarimg'], package: 'zbar-tools' }
 ];
 
 installPackages();

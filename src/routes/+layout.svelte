@@ -34,6 +34,7 @@
 
 	const SELDOM = [
 		{ href: '/work', name: 'Many fields at once' },
+		{ href: '/sampling', name: 'Sampling plan' },
 		{ href: '/programmes', name: 'House programmes' },
 		{ href: '/years', name: 'Over the years' },
 		{ href: '/map', name: 'Map of all fields' },

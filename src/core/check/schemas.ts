@@ -40,6 +40,7 @@ import manures from '../../../schemas/manures.schema.json';
 import seasonRules from '../../../schemas/season-rules.schema.json';
 import seasonLimits from '../../../schemas/season-limits.schema.json';
 import houseProgramme from '../../../schemas/house-programme.schema.json';
+import sampling from '../../../schemas/sampling.schema.json';
 import work from '../../../schemas/work.schema.json';
 import houseRules from '../../../schemas/house-rules.schema.json';
 import stages from '../../../schemas/stages.schema.json';
@@ -75,6 +76,7 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	stages,
 	houseRules,
 	houseProgramme,
+	sampling,
 	work,
 	weather,
 	waterLimits,

@@ -1,10 +1,10 @@
 import type { BookDocument } from '../../core/schema-types';
 
-/** The growers of arable ground as a book of an older layout can hold them: no blocks, no leaf tests, no water, no trials, no house programmes, no records load by load, no catch crops. */
+/** The growers of arable ground as a book of an older layout can hold them: no blocks, no leaf tests, no water, no trials, no house programmes, no records load by load, no catch crops, no bags of soil. */
 export function oldBook(document: BookDocument): BookDocument {
 	const growers = document.growers.slice(0, 3).map((grower) => ({
 		...grower,
-		fields: grower.fields.map(({ leafTests: _, trials: __, years, ...field }) => ({
+		fields: grower.fields.map(({ leafTests: _, trials: __, bags: _____, years, ...field }) => ({
 			...field,
 			years: years.map(({ passes = [], catchCrop: ____, ...year }) => ({
 				...year,

@@ -1,5 +1,6 @@
 import type { Analyte, ColumnMeaning, LabMapping, LabMethod, ResultUnit } from '../../schema-types';
 import { unitsOf } from '../../units/result-units';
+import { readBagCode } from '../sampling/bag-code';
 import { guessLeafColumn, looksLikeLeaves } from './guess-leaf-column';
 import { isMethodOf } from './lab-methods';
 
@@ -88,7 +89,10 @@ export function guessMapping(
 	kind: LabFileKind = looksLikeLeaves(headers) ? 'leaf' : 'soil'
 ): LabMapping {
 	return {
-		columns: headers.map((header) => guessColumn(header, kind)),
+		columns: markCodes(
+			headers.map((header) => guessColumn(header, kind)),
+			rows
+		),
 		dateOrder: guessDateOrder(rows),
 		depth: { top: 0, bottom: 8, unit: 'in' },
 		...(kind === 'leaf' ? { leaf: { crop: '', part: '', stage: '' } } : {})
@@ -100,6 +104,20 @@ export function applyMapping(headers: readonly string[], remembered: LabMapping)
 	const known = new Map(remembered.columns.map((column) => [column.header, column]));
 	const kind = remembered.leaf ? 'leaf' : 'soil';
 	return { ...remembered, columns: headers.map((header) => known.get(header) ?? guessColumn(header, kind)) };
+}
+
+const ROWS_LOOKED_AT = 50;
+
+/** The column in which the lab gave back the codes of our labels is the sample number, whatever the lab calls it. */
+function markCodes(columns: ColumnMeaning[], rows: readonly (readonly string[])[]): ColumnMeaning[] {
+	const holds = (at: number) => rows.slice(0, ROWS_LOOKED_AT).some((row) => readBagCode(row[at] ?? '') !== undefined);
+	const known = columns.findIndex(({ role }, at) => (role === 'sample number' || role === 'field') && holds(at));
+	const codes = columns.findIndex(({ role }, at) => role === 'ignore' && holds(at));
+	if (known >= 0 || codes < 0) return columns;
+	return columns.map(({ header, ...column }, at) => {
+		if (at === codes) return { header, role: 'sample number' };
+		return column.role === 'sample number' ? { header, role: 'ignore' } : { header, ...column };
+	});
 }
 
 function guessColumn(header: string, kind: LabFileKind): ColumnMeaning {
@@ -125,7 +143,7 @@ function onlyUnit(analyte: Analyte): ResultUnit | undefined {
 }
 
 function guessDateOrder(rows: readonly (readonly string[])[]): LabMapping['dateOrder'] {
-	const cells = rows.slice(0, 50).flat();
+	const cells = rows.slice(0, ROWS_LOOKED_AT).flat();
 	if (cells.some((cell) => /^\d{4}-\d{1,2}-\d{1,2}/.test(cell))) return 'year-month-day';
 	const parts = cells.map((cell) => /^(\d{1,2})[/.](\d{1,2})[/.]\d{2,4}$/.exec(cell)).filter((match) => match !== null);
 	return parts.some((match) => Number(match[1]) > 12) ? 'day-month-year' : 'month-day-year';

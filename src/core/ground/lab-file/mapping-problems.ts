@@ -9,7 +9,9 @@ import { isMethodOf } from './lab-methods';
 export function mappingProblems({ columns, depth, leaf }: LabMapping): string[] {
 	const problems: string[] = [];
 	const count = (role: ColumnMeaning['role']) => columns.filter((column) => column.role === role).length;
-	if (count('field') === 0) problems.push('No column is marked as the field name.');
+	// Codes of bags, as the sample number, say by themselves which field a row is of.
+	if (count('field') === 0 && (leaf || count('sample number') === 0))
+		problems.push('No column is marked as the field name.');
 	for (const role of COLUMN_ROLES[leaf ? 'leaf' : 'soil']) {
 		if (role !== 'ignore' && count(role) > 1) problems.push(`Two columns are marked as ${role}.`);
 	}

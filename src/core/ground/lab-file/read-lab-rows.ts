@@ -1,5 +1,6 @@
 import type { LabMapping, Layer, LeafLogEntry } from '../../schema-types';
 import { readDate, readSpot, type CellOf, type CellProblem } from './cells';
+import { labelledBag, type LabelledBag } from './labelled-bag';
 import { readLeafRow, type NamedCrop } from './leaf-row';
 import { readLayer } from './soil-row';
 
@@ -18,6 +19,8 @@ export interface LabRow {
 	layer: Layer | undefined;
 	/** Undefined where the row is bad, or of soil. */
 	leaf: LeafLogEntry | undefined;
+	/** The bag of the sampling plan that the row names by its code. */
+	bag?: LabelledBag | undefined;
 	/** A line without a single word in it. */
 	blank: boolean;
 	problems: CellProblem[];
@@ -28,19 +31,27 @@ export interface LabRow {
  * @param rows cells as text, without the header line
  * @param firstLine line of the file on which the first of them stands
  * @param crops that leaf tests may be of
+ * @param bags of the sampling plan by their codes: a row that names one needs no field, depth or date of its own
  */
 export function readLabRows(
 	rows: readonly (readonly string[])[],
 	mapping: LabMapping,
 	firstLine: number,
-	crops: readonly NamedCrop[]
+	crops: readonly NamedCrop[],
+	bags: ReadonlyMap<string, LabelledBag> = new Map()
 ): LabRow[] {
-	const read = rows.map((cells, index) => readRow(cells, index + firstLine, mapping, crops));
+	const read = rows.map((cells, index) => readRow(cells, index + firstLine, mapping, crops, bags));
 	markDoubled(read);
 	return read;
 }
 
-function readRow(cells: readonly string[], line: number, mapping: LabMapping, crops: readonly NamedCrop[]): LabRow {
+function readRow(
+	cells: readonly string[],
+	line: number,
+	mapping: LabMapping,
+	crops: readonly NamedCrop[],
+	bags: ReadonlyMap<string, LabelledBag>
+): LabRow {
 	if (cells.every((text) => text.trim() === '')) {
 		return {
 			line,
@@ -61,29 +72,37 @@ function readRow(cells: readonly string[], line: number, mapping: LabMapping, cr
 		return { column, text: (cells[column] ?? '').trim() };
 	};
 	const field = cell('field');
-	if (field.text === '') problems.push({ column: field.column, message: 'the field name is missing' });
+	const bag = mapping.leaf ? undefined : labelledBag(cell('sample number'), field, bags, problems);
+	if (field.text === '' && !bag) problems.push({ column: field.column, message: 'the field name is missing' });
 	if (cells.length > mapping.columns.length) {
 		problems.push({ column: -1, message: `the row has ${cells.length} cells under ${mapping.columns.length} headers` });
 	}
 	const date = readDate(cell('date'), mapping.dateOrder, problems);
 	const spot = readSpot(cell('spot'), problems);
 	const leaf = mapping.leaf ? readLeafRow(cells, cell, { mapping, date, spot, crops }, problems) : undefined;
-	const layer = mapping.leaf ? undefined : readLayer(cells, cell, mapping, problems);
+	const layer = mapping.leaf ? undefined : readLayer(cells, cell, bag ? atDepthOf(bag, mapping) : mapping, problems);
 	const found = leaf ? Object.keys(leaf.results).length : (layer?.results.length ?? 0);
 	if (found === 0 && problems.length === 0) problems.push({ column: -1, message: 'the row holds no result' });
 	const good = problems.length === 0;
 	return {
 		line,
-		field: field.text,
-		grower: cell('grower').text,
-		sampleNumber: cell('sample number').text,
-		date,
+		field: bag?.field ?? field.text,
+		grower: bag?.grower ?? cell('grower').text,
+		sampleNumber: bag?.code ?? cell('sample number').text,
+		date: date ?? bag?.pulledOn,
 		spot,
 		layer: good ? layer : undefined,
 		leaf: good ? leaf : undefined,
+		bag,
 		blank: false,
 		problems
 	};
+}
+
+/** The depth on the label holds where the file has no column for it. */
+function atDepthOf({ depth: { top, bottom, depthUnit } }: LabelledBag, mapping: LabMapping): LabMapping {
+	const given = mapping.columns.some(({ role }) => role === 'depth' || role === 'top depth');
+	return given ? mapping : { ...mapping, depth: { top, bottom, unit: depthUnit } };
 }
 
 /** Two rows of one field, day and depth, or of the same leaves, would overwrite each other. */

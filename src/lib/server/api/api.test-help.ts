@@ -19,6 +19,7 @@ import { findImport } from '../stores/lab-imports';
 import { listOwnProducts } from '../stores/own-products';
 import { findPrescription, listPrescriptions } from '../stores/plan/prescriptions';
 import { listCurves } from '../stores/response-curves';
+import { listBags } from '../stores/sampling/bags';
 import { setPreparedBy } from '../stores/settings';
 import { listWaterSources } from '../stores/water/water-sources';
 import { answerCall } from './answer-call';
@@ -144,6 +145,8 @@ export class World {
 		ids.import = ((await (await this.callExample(upload, ids)).json()) as { id: string }).id;
 		const { draft } = findImport(this.book, ids.import)!;
 		await make('PUT /api/imports/{import}/draft', () => ({ ...draft, lab: 'Fenmoor Soil Bench' }));
+		await make('POST /api/bags', (example) => ({ ...example, depths: [{ top: 6, bottom: 24, depthUnit: 'in' }] }));
+		ids.bag = listBags(this.book).find(({ fieldId }) => fieldId === field)!.id;
 		const programme = await make('POST /api/programmes', (example) => ({ ...example, name: `Corn of ${field}` }));
 		ids.programme = programme.id!;
 		// Last: what is worked out stands on the book as it is now.

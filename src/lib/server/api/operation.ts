@@ -74,6 +74,7 @@ export function operation<const Key extends string, Body = Record<string, never>
 export const EXAMPLE_IDS = {
 	field: 'field-1',
 	pass: 'pass-1',
+	bag: 'bag-1',
 	test: 'test-1',
 	otherField: 'field-2',
 	source: 'source-1',

@@ -8,6 +8,7 @@ import { guideOperations } from './operations/guides';
 import { headlessOperations } from './operations/headless';
 import { leafRangeOperations } from './operations/leaf-ranges';
 import { planOperations } from './operations/plan';
+import { samplingOperations } from './operations/sampling';
 import { supplyOperations } from './operations/supply';
 import { trialOperations } from './operations/trials';
 import { waterOperations } from './operations/water';
@@ -30,6 +31,7 @@ const TABLE = [
 	...leafRangeOperations,
 	...trialOperations,
 	...workOperations,
+	...samplingOperations,
 	...guideOperations,
 	...bookOperations,
 	...copyOperations

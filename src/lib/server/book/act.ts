@@ -10,6 +10,7 @@ export type BookTable =
 	| 'grower'
 	| 'field'
 	| 'sample'
+	| 'bag'
 	| 'field_year'
 	| 'choice'
 	| 'pass'

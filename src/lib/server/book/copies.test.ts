@@ -187,6 +187,25 @@ describe('an export', () => {
 		expect(whatIsIn(other)).toMatchObject({ growers: 0, fields: 0, samples: 0 });
 		read.db.close();
 	});
+	it('of one grower leaves bags of soil out whose codes stand on labels of the other book', () => {
+		const grower = rowsOf(book, 'grower').find(({ name }) => name === 'Quillet Bros')!;
+		const read = readBookFile('quillet.zip', asBookFile(book, String(grower.id)));
+		const other = openBook(':memory:');
+		const [code, ...more] = rowsOf(read.db, 'bag').map((row) => String(row.code));
+		const depth = { top: 0, bottom: 6, depthUnit: 'in' };
+		const bag = { depth, cores: 15, plannedOn: '2026-11-01', round: 'r' };
+		const field = { name: 'Own', samples: [], years: [], bags: [{ code, bag }] };
+		fillBook(other, { growers: [{ name: 'Another', fields: [field] }], prices: [] });
+		expect(addGrower(other, read).notes).toEqual([
+			'A bag of soil stays in the file: its code stands on a label of this book.'
+		]);
+		expect(rowsOf(other, 'bag')).toHaveLength(1 + more.length);
+		const twice = [{ ...field, bags: [...field.bags, ...field.bags] }];
+		expect(() => fillBook(other, { growers: [{ name: 'Third', fields: twice }], prices: [] })).toThrow(
+			`two bags have the code "${code}"`
+		);
+		read.db.close();
+	});
 	it.each<[string, (parts: Record<string, Uint8Array>) => void, RegExp]>([
 		['a table is missing', (parts) => delete parts['tables/pass.json'], /lacks tables\/pass\.json/],
 		[

@@ -29,6 +29,7 @@ export function fillBook(db: Database, document: unknown): void {
 		waterSources = [],
 		houseProgrammes = []
 	} = asBook(document);
+	checkCodes(growers.flatMap(({ fields }) => fields));
 	fill(db, (writer) => {
 		const sources = new Map(waterSources.map((source) => [source.name, writeSource(writer, source)]));
 		for (const grower of growers) {
@@ -48,6 +49,14 @@ export function fillBook(db: Database, document: unknown): void {
 		houseProgrammes.forEach((programme, at) => writeHouseProgramme(writer, at + 1, programme, today()));
 		if (preparedBy) writer.put('setting', { id: 'preparedBy', value: preparedBy });
 	});
+}
+
+/** @throws InputError where two bags have one code */
+function checkCodes(fields: readonly BookField[]): void {
+	const codes = fields.flatMap(({ bags = [] }) => bags.map(({ code }) => code));
+	const twice = codes.find((code, at) => codes.indexOf(code) !== at);
+	if (twice === undefined) return;
+	throw new InputError([{ path: '/growers', message: `two bags have the code "${twice}"; each needs its own` }]);
 }
 
 function writeSource(writer: Writer, { name, kind, reports }: BookWaterSource): string {
@@ -81,6 +90,9 @@ function writeField(writer: Writer, growerId: string, field: BookField, sources:
 	for (const { lab = '', labNumber = '', report } of field.samples) {
 		const row = { id: randomUUID(), field_id: id, lab, lab_number: labNumber, report: JSON.stringify(report) };
 		writer.insert('sample', row);
+	}
+	for (const { code, bag } of field.bags ?? []) {
+		writer.insert('bag', { id: randomUUID(), field_id: id, code, content: JSON.stringify(bag), sample_id: null });
 	}
 	for (const test of field.leafTests ?? []) {
 		writer.insert('leaf_test', { id: randomUUID(), field_id: id, content: JSON.stringify(test) });

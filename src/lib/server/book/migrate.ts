@@ -19,6 +19,7 @@ import houseProgrammes from './layouts/016-house-programmes.sql?raw';
 import applications from './layouts/017-applications.sql?raw';
 import catchCrops from './layouts/018-catch-crops.sql?raw';
 import eventsOfFields from './layouts/019-events-of-fields.sql?raw';
+import samplingBags from './layouts/020-sampling-bags.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -40,7 +41,8 @@ const MIGRATIONS: readonly string[] = [
 	houseProgrammes,
 	applications,
 	catchCrops,
-	eventsOfFields
+	eventsOfFields,
+	samplingBags
 ];
 
 /** The layout of a book of this program. */

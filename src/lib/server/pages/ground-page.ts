@@ -5,7 +5,7 @@ import { plantAge } from '../../../core/ground/block/block-age';
 import { plantsPerAcre, rowFeetPerAcre, treatedShare } from '../../../core/ground/block/plant-density';
 import { rowLines } from '../../../core/ground/block/row-lines';
 import { inSystem } from '../../../core/units/rate-units';
-import { blockOf, listSamples } from '../stores/fields';
+import { blockOf, isOfWholeField, listSamples } from '../stores/fields';
 import { factsOf } from '../api/standing';
 import { boundaryOf } from '../field/zones/boundary-of';
 import { listZones } from '../stores/ground-maps';
@@ -25,6 +25,8 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		labNumber,
 		date: report.date,
 		spot: report.spot,
+		zone: report.zone,
+		meanOf: report.meanOf,
 		layers: report.layers
 	}));
 	const block = blockOf(field);
@@ -41,7 +43,9 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		year,
 		stations: desk.library.stations.map(({ id, name }) => ({ id, name })),
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
-		samples: sampled.filter(({ spot }) => spot === undefined),
+		samples: sampled.filter(isOfWholeField),
+		/** Of single zones: the zones' soil values are theirs. */
+		zoneSamples: sampled.filter(({ zone }) => zone !== undefined),
 		/** Of good and bad spots: they stand beside leaf tests. */
 		spotSamples: sampled.filter(({ spot }) => spot !== undefined),
 		block,

@@ -63,12 +63,20 @@ export function setGrower(db: Database, { grower_id, grower }: FieldRow, { units
 	);
 }
 
-/** Samples of a field as a whole, that its rates go by, the newest first; those without a date last. */
-export function listFieldSamples(db: Database, fieldId: string): SampleRecord[] {
-	return listSamples(db, fieldId).filter(({ report }) => report.spot === undefined);
+/** SQL: what makes a sample one of its whole field. */
+export const WHOLE_FIELD = 'spot IS NULL AND zone IS NULL';
+
+/** The same of a report. */
+export function isOfWholeField({ spot, zone }: { spot?: unknown; zone?: unknown }): boolean {
+	return spot === undefined && zone === undefined;
 }
 
-/** All samples of a field, those of a spot too, the newest first; those without a date last. */
+/** Samples of a field as a whole, that its rates go by, the newest first; those without a date last. */
+export function listFieldSamples(db: Database, fieldId: string): SampleRecord[] {
+	return listSamples(db, fieldId).filter(({ report }) => isOfWholeField(report));
+}
+
+/** All samples of a field, those of a spot or a zone too, the newest first; those without a date last. */
 export function listSamples(db: Database, fieldId: string): SampleRecord[] {
 	return db
 		.prepare<[string], { id: string; lab: string; lab_number: string; report: string }>(
@@ -89,7 +97,7 @@ export function newestReports(db: Database): Map<string, Sample> {
 		.prepare<[], { field_id: string; report: string }>(
 			`SELECT field_id, report FROM (
 				SELECT field_id, report, row_number() OVER (PARTITION BY field_id ORDER BY taken_on DESC NULLS LAST, rowid DESC) AS place
-				FROM sample WHERE spot IS NULL
+				FROM sample WHERE ${WHOLE_FIELD}
 			) WHERE place = 1`
 		)
 		.all();
@@ -173,7 +181,11 @@ export function blockOf({ block }: Pick<FieldRow, 'block'>): Block | undefined {
 /** Adds a sample; layers of a day and number that are already there join that sample. */
 export function addSample(db: Database, fieldId: string, { lab, labNumber, report }: SampleAction): void {
 	const known = listSamples(db, fieldId).find(
-		(one) => one.report.date === report.date && one.labNumber === labNumber && one.report.spot === report.spot
+		(one) =>
+			one.report.date === report.date &&
+			one.labNumber === labNumber &&
+			one.report.spot === report.spot &&
+			one.report.zone === report.zone
 	);
 	act(db, { label: known ? 'Added a layer to a sample' : 'Typed in a sample', fieldId }, (writer) => {
 		if (!known) {

@@ -29,6 +29,14 @@ export function listZones(db: Database, fieldId: string, season?: CropYear): Zon
 	return keptZones(db, fieldId).map((zone) => ({ ...zone, facts: factsIn(zone.facts, season) }));
 }
 
+/** How many zones each field has that has any. */
+export function countZones(db: Database): Map<string, number> {
+	const rows = db
+		.prepare<[], { id: string; zones: number }>('SELECT field_id AS id, count(*) AS zones FROM zone GROUP BY field_id')
+		.all();
+	return new Map(rows.map(({ id, zones }) => [id, zones]));
+}
+
 /** Zones with what is known of them for every season. */
 function keptZones(db: Database, fieldId: string): ZoneRecord[] {
 	return db

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { UnitSystem } from '../../../core/units/rate-units';
-import { UNITS_OF_GROWER } from './fields';
+import { UNITS_OF_GROWER, WHOLE_FIELD } from './fields';
 import type { CropId } from '../../../core/schema-types';
 
 /** One field on the roster, from the book alone. */
@@ -31,7 +31,7 @@ export function listRoster(db: Database, year: number): RosterRow[] {
 			FROM field f
 			JOIN grower g ON g.id = f.grower_id
 			LEFT JOIN field_year y ON y.field_id = f.id AND y.year = ?
-			LEFT JOIN (SELECT field_id, max(taken_on) AS sampledOn, count(*) AS samples FROM sample WHERE spot IS NULL GROUP BY field_id) s ON s.field_id = f.id
+			LEFT JOIN (SELECT field_id, max(taken_on) AS sampledOn, count(*) AS samples FROM sample WHERE ${WHOLE_FIELD} GROUP BY field_id) s ON s.field_id = f.id
 			LEFT JOIN (SELECT field_year_id, count(*) AS choices FROM choice GROUP BY field_year_id) c ON c.field_year_id = y.id
 			LEFT JOIN (
 				SELECT field_year_id, count(*) AS passes,

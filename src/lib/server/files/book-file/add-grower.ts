@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { act, type BookTable } from '../../book/act';
 import { ActionError } from '../../book/action-error';
+import type { Row } from '../../book/reach';
 import { columnsOf, rowsOf, tablesOf } from '../../book/tables';
 import { isShared } from './grower-rows';
 import type { ReadBook } from './read-book-file';
@@ -13,7 +14,7 @@ export interface AddedGrower {
 
 /**
  * Adds the grower of a book file to a book, as one action that can be undone. Guides, products and the like that the book has already
- * stay as they are there. Issued sheets stay in the file: their numbers are those of another book.
+ * stay as they are there. Issued sheets, and bags of soil whose codes are taken, stay in the file: they are those of another book.
  * @throws ActionError where the grower is there already; nothing is written then
  */
 export function addGrower(db: Database, { db: from, head }: ReadBook): AddedGrower {
@@ -26,9 +27,11 @@ export function addGrower(db: Database, { db: from, head }: ReadBook): AddedGrow
 		throw new ActionError(`${head.grower} is in this book already, so nothing was imported.`);
 	}
 	const notes: string[] = [];
+	const codes = new Set(rowsOf(db, 'bag').map(({ code }) => code));
+	const taken = (table: string, { code }: Row) => table === 'bag' && codes.has(code!);
 	act(db, { label: `Imported ${head.grower} with ${fields.length} fields` }, (writer) => {
 		for (const table of tablesOf(from).filter((one) => one in head.tables && one !== 'sheet')) {
-			for (const row of rowsOf(from, table)) {
+			for (const row of rowsOf(from, table).filter((one) => !taken(table, one))) {
 				const id = String(row.id);
 				const own = there(table, id);
 				if (!own) writer.insert(table as BookTable, { ...row, id });
@@ -42,6 +45,9 @@ export function addGrower(db: Database, { db: from, head }: ReadBook): AddedGrow
 			}
 		}
 	});
+	const bags = 'bag' in head.tables ? rowsOf(from, 'bag').filter((row) => taken('bag', row)).length : 0;
+	if (bags === 1) notes.push('A bag of soil stays in the file: its code stands on a label of this book.');
+	if (bags > 1) notes.push(`${bags} bags of soil stay in the file: their codes stand on labels of this book.`);
 	const sheets = head.tables.sheet ?? 0;
 	if (sheets > 0) notes.push(`${sheets} issued sheets stay in the file: their numbers are those of another book.`);
 	return { fields: fields.length, notes };

@@ -120,7 +120,15 @@ function sampleLayer({ book }: Desk, fields: readonly Ground[]): PackageLayer {
 		name: 'sample',
 		title: 'Soil samples',
 		description: 'On the ground that they stand for; P, K, Mg and Ca in ppm, CEC in cmol/kg, OM in percent.',
-		columns: { ...WHO, sampled_on: 'TEXT', lab: 'TEXT', lab_number: 'TEXT', spot: 'TEXT', ...VALUE_COLUMNS },
+		columns: {
+			...WHO,
+			sampled_on: 'TEXT',
+			lab: 'TEXT',
+			lab_number: 'TEXT',
+			spot: 'TEXT',
+			zone: 'TEXT',
+			...VALUE_COLUMNS
+		},
 		rows: fields.flatMap(({ row, shape, who }) =>
 			listSamples(book, row.id).map(({ lab, labNumber, report }) => {
 				const soil = soilLayers(report);
@@ -136,6 +144,7 @@ function sampleLayer({ book }: Desk, fields: readonly Ground[]): PackageLayer {
 						lab,
 						lab_number: labNumber,
 						spot: report.spot,
+						zone: report.zone,
 						...Object.fromEntries(values)
 					}
 				};

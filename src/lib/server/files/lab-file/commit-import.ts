@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
-import type { LabMapping, Layer } from '../../../../core/schema-types';
+import type { LabMapping } from '../../../../core/schema-types';
 import { act, type Writer } from '../../book/act';
 import { ActionError } from '../../book/action-error';
 import { writeNewField } from '../../stores/fields';
 import type { LabImport } from '../../stores/lab-imports';
 import type { NamedCrop } from '../../../../core/ground/lab-file/leaf-row';
 import { previewImport, type PreviewRow } from './preview';
+import { writeSamples } from './write-samples';
 
 /**
  * Puts a lab file into the book as one action: samples or leaf tests, new fields, the lab's layout, and what became of each line.
@@ -30,7 +31,7 @@ export function commitImport(
 		const fieldOf = fieldWriter(db, writer);
 		const written = draft.mapping.leaf
 			? writeLeafTests(writer, draft.lab.trim(), rows, fieldOf)
-			: writeSamples(writer, draft.lab.trim(), rows, fieldOf);
+			: writeSamples(db, writer, draft.lab.trim(), rows, fieldOf);
 		for (const row of rows) {
 			const imported = row.status === 'imported';
 			writer.insert('lab_import_row', {
@@ -76,29 +77,6 @@ function writeLeafTests(
 		const id = randomUUID();
 		writer.insert('leaf_test', { id, field_id: fieldOf(target), content: JSON.stringify({ ...leaf, lab }) });
 		ids.set(line, id);
-	}
-	return ids;
-}
-
-/** Writes one sample per field, day, number and spot, with a layer per row. */
-function writeSamples(writer: Writer, lab: string, rows: readonly PreviewRow[], fieldOf: FieldOf): Map<number, string> {
-	const samples = new Map<string, { fieldId: string; row: PreviewRow; layers: Layer[]; lines: number[] }>();
-	for (const row of rows) {
-		if (row.status !== 'imported' || !row.layer || !row.target) continue;
-		const fieldId = fieldOf(row.target);
-		const sampleKey = `${fieldId}|${row.date ?? ''}|${row.sampleNumber}|${row.spot}`;
-		const sample = samples.get(sampleKey) ?? { fieldId, row, layers: [], lines: [] };
-		sample.layers.push(row.layer);
-		sample.lines.push(row.line);
-		samples.set(sampleKey, sample);
-	}
-	const ids = new Map<number, string>();
-	for (const { fieldId, row, layers, lines } of samples.values()) {
-		const id = randomUUID();
-		const { date, spot } = row;
-		const report = JSON.stringify({ ...(date ? { date } : {}), ...(spot === 'whole' ? {} : { spot }), layers });
-		writer.insert('sample', { id, field_id: fieldId, lab, lab_number: row.sampleNumber, report });
-		for (const line of lines) ids.set(line, id);
 	}
 	return ids;
 }

@@ -5,6 +5,7 @@ import { leafKey, readLabRows, type LabRow } from '../../../../core/ground/lab-f
 import type { LabDraft, LeafLogEntry } from '../../../../core/schema-types';
 import { fromJson } from '../../from-json';
 import { listFields } from '../../stores/fields';
+import { labelledBags } from '../../stores/sampling/bags';
 import type { LabGrid } from './read-file';
 
 /** One line of the file as it will be read, and where it will go. */
@@ -32,24 +33,26 @@ export function previewImport(db: Database, grid: LabGrid, draft: LabDraft, crop
 	for (const field of fields) byName.set(key(field.name), [...(byName.get(key(field.name)) ?? []), field]);
 	const taken = draft.mapping.leaf ? bookedLeaves(db) : takenDays(db);
 	const leftOut = new Set(draft.leftOut);
-	const rows = readLabRows(cells, draft.mapping, grid.firstLine, crops).map((row, index): PreviewRow => {
-		const target = row.field === '' ? undefined : targetOf(row, draft, byName.get(key(row.field)) ?? [], fields);
-		const problems = [...row.problems];
-		const readable = row.layer !== undefined || row.leaf !== undefined;
-		if (readable && typeof target === 'string') problems.push({ column: -1, message: target });
-		if (readable && typeof target === 'object' && taken.has(`${target.fieldId}|${bookKey(row)}`)) {
-			const what = row.leaf ? 'leaf test' : 'sample';
-			problems.push({ column: -1, message: `${target.name} already has this ${what} in the book` });
+	const rows = readLabRows(cells, draft.mapping, grid.firstLine, crops, labelledBags(db)).map(
+		(row, index): PreviewRow => {
+			const target = row.field === '' ? undefined : targetOf(row, draft, byName.get(key(row.field)) ?? [], fields);
+			const problems = [...row.problems];
+			const readable = row.layer !== undefined || row.leaf !== undefined;
+			if (readable && typeof target === 'string') problems.push({ column: -1, message: target });
+			if (readable && typeof target === 'object' && taken.has(`${target.fieldId}|${bookKey(row)}`)) {
+				const what = row.leaf ? 'leaf test' : 'sample';
+				problems.push({ column: -1, message: `${target.name} already has this ${what} in the book` });
+			}
+			const out = row.blank || leftOut.has(row.line);
+			return {
+				...row,
+				problems,
+				cells: cells[index]!,
+				target: typeof target === 'object' ? target : undefined,
+				status: out ? 'left out' : problems.length > 0 ? 'undecided' : 'imported'
+			};
 		}
-		const out = row.blank || leftOut.has(row.line);
-		return {
-			...row,
-			problems,
-			cells: cells[index]!,
-			target: typeof target === 'object' ? target : undefined,
-			status: out ? 'left out' : problems.length > 0 ? 'undecided' : 'imported'
-		};
-	});
+	);
 	return { mappingProblems: problems, rows };
 }
 
@@ -74,6 +77,10 @@ function targetOf(
 		return field
 			? { fieldId: field.id, name: field.name, grower: field.grower }
 			: 'the field picked for this row is gone';
+	}
+	if (picked === undefined && row.bag) {
+		const { fieldId, field, grower } = row.bag;
+		return { fieldId, name: field, grower };
 	}
 	const grower = row.grower || draft.grower.trim();
 	const known = sameName.filter((field) => row.grower === '' || key(field.grower) === key(row.grower));

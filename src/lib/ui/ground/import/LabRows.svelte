@@ -61,12 +61,12 @@
 	}
 </script>
 
-{#snippet targetCell({ line, blank, target, field }: Row)}
+{#snippet targetCell({ line, blank, target, field, bag }: Row)}
 	{#if blank}
 		<span class="soft">blank line</span>
 	{:else}
 		{#if target}
-			{target.name}
+			{target.name}{#if bag?.fieldId === target.fieldId && bag.zone !== undefined}, zone {bag.zone}{/if}
 			<span class="soft small">{target.grower}{target.fieldId === 'new' ? ', new field' : ''}</span>
 		{:else}{field}{/if}
 		<select
@@ -74,7 +74,7 @@
 			value={draft.targets[line] ?? ''}
 			onchange={(event) => send(line, event.currentTarget.value)}
 		>
-			<option value="">by its name</option>
+			<option value="">{bag ? 'by its label' : 'by its name'}</option>
 			<option value="new">a new field</option>
 			{#each fields as { id, name } (id)}<option value={id}>{name}</option>{/each}
 		</select>

@@ -38,7 +38,13 @@
 	<h3 class="sample">
 		{sample.date ? longDate(sample.date) : 'No date'}
 		<span class="soft">
-			{[sample.lab, sample.labNumber && `no. ${sample.labNumber}`].filter(Boolean).join(', ')}{inUse}
+			{[
+				sample.lab,
+				sample.labNumber && `no. ${sample.labNumber}`,
+				sample.meanOf && `mean of ${sample.meanOf.length === 1 ? 'one zone' : `${sample.meanOf.length} zones`} by area`
+			]
+				.filter(Boolean)
+				.join(', ')}{inUse}
 		</span>
 	</h3>
 	<SampleTable layers={sample.layers} />
@@ -83,6 +89,12 @@
 				{/if}
 			{:else}
 				<p class="soft">No sample yet. <a href="/import">Import a lab file</a>.</p>
+			{/if}
+			{#if data.zoneSamples.length > 0}
+				<Disclosure align="start" summary={`Of zones (${data.zoneSamples.length})`}>
+					<p class="soft small">The soil values of the zones come from the newest of each.</p>
+					{#each data.zoneSamples as sample (sample.id)}{@render sampleOf(sample, `, zone ${sample.zone}`)}{/each}
+				</Disclosure>
 			{/if}
 			{#if data.spotSamples.length > 0}
 				<Disclosure align="start" summary={`Of good and bad spots (${data.spotSamples.length})`}>

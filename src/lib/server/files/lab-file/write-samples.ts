@@ -1,0 +1,71 @@
+import { randomUUID } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+import type { LabelledBag } from '../../../../core/ground/lab-file/labelled-bag';
+import type { Layer, Sample } from '../../../../core/schema-types';
+import type { Writer } from '../../book/act';
+import { bringBack, type ReturnedBag } from '../../stores/sampling/returned-bags';
+import type { PreviewRow } from './preview';
+
+/** Rows of a lab's file that are one sample, layer by layer. */
+interface SampleRows {
+	fieldId: string;
+	report: Sample;
+	labNumber: string;
+	lines: number[];
+	bags: LabelledBag[];
+}
+
+/**
+ * Writes one sample per field, day, number and spot, with a layer per row; of rows that name bags of the sampling plan, one per field, day
+ * and zone, and says of each bag that it is back.
+ * @returns the sample of each line
+ */
+export function writeSamples(
+	db: Database,
+	writer: Writer,
+	lab: string,
+	rows: readonly PreviewRow[],
+	fieldOf: (target: NonNullable<PreviewRow['target']>) => string
+): Map<number, string> {
+	const ids = new Map<number, string>();
+	const returned: ReturnedBag[] = [];
+	for (const { fieldId, report, labNumber, lines, bags } of samplesOf(rows, fieldOf)) {
+		const id = randomUUID();
+		writer.insert('sample', { id, field_id: fieldId, lab, lab_number: labNumber, report: JSON.stringify(report) });
+		for (const line of lines) ids.set(line, id);
+		for (const { code } of bags) returned.push({ code, sampleId: id });
+	}
+	bringBack(db, writer, lab, returned);
+	return ids;
+}
+
+function samplesOf(
+	rows: readonly PreviewRow[],
+	fieldOf: (target: NonNullable<PreviewRow['target']>) => string
+): Iterable<SampleRows> {
+	const samples = new Map<string, SampleRows>();
+	for (const { status, layer, target, date, spot, sampleNumber, line, ...row } of rows) {
+		if (status !== 'imported' || !layer || !target) continue;
+		const fieldId = fieldOf(target);
+		// A row that was sent to another field is no longer what its label says.
+		const bag = row.bag?.fieldId === fieldId ? row.bag : undefined;
+		const key = `${fieldId}|${date ?? ''}|${bag ? `zone ${bag.zone ?? ''}` : sampleNumber}|${spot}`;
+		const sample = samples.get(key) ?? {
+			fieldId,
+			report: {
+				...(date ? { date } : {}),
+				...(spot === 'whole' ? {} : { spot }),
+				...(bag?.zone === undefined ? {} : { zone: bag.zone }),
+				layers: [] as Layer[]
+			},
+			labNumber: sampleNumber,
+			lines: [],
+			bags: []
+		};
+		sample.report.layers.push(layer);
+		sample.lines.push(line);
+		if (bag) sample.bags.push(bag);
+		samples.set(key, sample);
+	}
+	return samples.values();
+}

@@ -1,0 +1,122 @@
+<!-- The fields that are due, and bags planned from the chosen ones. -->
+<script lang="ts">
+	import { Button, Checkbox, TextInput } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+	import type { SamplingPage } from '$lib/server/pages/office/sampling-page';
+	import { call } from '../forms/call';
+	import Choice from '../forms/Choice.svelte';
+	import ListTable from '../tables/ListTable.svelte';
+	import { areaText, cropText, sampleText } from '../tables/roster-text';
+	import { bagsOf, usualBags } from './typed-bags';
+
+	interface Props {
+		data: SamplingPage;
+		/** Bags were planned: said, and how many. */
+		planned: (bags: number) => void;
+	}
+	const { data, planned }: Props = $props();
+	type Row = SamplingPage['fields'][number];
+
+	const unit = $derived(data.units === 'metric' ? 'cm' : 'in');
+	let typed = $state(untrack(() => usualBags(data.units === 'metric' ? 'cm' : 'in')));
+	let which = $state<'due' | 'all'>('due');
+	let chosen = $state<string[]>([]);
+	let problem = $state('');
+	let busy = $state(false);
+
+	const rows = $derived(which === 'all' ? data.fields : data.fields.filter(({ due }) => due !== undefined));
+	const marked = $derived(rows.filter(({ id }) => chosen.includes(id)));
+	const bags = $derived.by(() => {
+		const read = bagsOf(typed, unit);
+		if ('problem' in read) return undefined;
+		return marked.reduce((sum, { zones }) => sum + (read.byZone ? Math.max(1, zones) : 1) * read.depths.length, 0);
+	});
+
+	async function plan(): Promise<void> {
+		const read = bagsOf(typed, unit);
+		if ('problem' in read) return void (problem = read.problem);
+		busy = true;
+		const fields = marked.map(({ id }) => id);
+		const { answer, problem: failed } = await call('POST /api/bags', {}, { year: data.year, fields, ...read });
+		busy = false;
+		problem = failed ?? '';
+		if (!answer) return;
+		chosen = [];
+		planned(answer.codes.length);
+	}
+</script>
+
+{#snippet nameCell({ id, name }: Row)}<a href={`/field/${id}/${data.year}/ground`}>{name}</a>{/snippet}
+{#snippet areaCell(row: Row)}{areaText(row)}{/snippet}
+{#snippet cropCell(row: Row)}{#if row.cropName}{cropText(row)}{:else}<span class="soft">none</span>{/if}{/snippet}
+{#snippet sampleCell(row: Row)}{sampleText(row, data.today)}{/snippet}
+
+<div class="plan">
+	<div class="fields">
+		<TextInput size="sm" labelText={`Depths, ${unit}`} placeholder="0-6, 6-24" bind:value={typed.depths} />
+		<TextInput size="sm" labelText="Cores to a bag" inputmode="numeric" bind:value={typed.cores} />
+		<Checkbox labelText="A bag of each zone, where a field has zones" bind:checked={typed.byZone} />
+	</div>
+	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+	<div class="row">
+		<Button size="small" disabled={busy || marked.length === 0} onclick={() => void plan()}>
+			{bags === undefined || marked.length === 0 ? 'Plan bags' : bags === 1 ? 'Plan 1 bag' : `Plan ${bags} bags`}
+		</Button>
+		<Choice
+			label="Which fields"
+			value={which}
+			options={[
+				{ value: 'due', text: 'fields that are due' },
+				{ value: 'all', text: 'all fields' }
+			]}
+			choose={(value) => (which = value as typeof which)}
+		/>
+		<span class="soft">{marked.length} of {rows.length} chosen</span>
+	</div>
+</div>
+<ListTable
+	label="Fields to sample"
+	{rows}
+	key={({ id }) => id}
+	bind:selected={chosen}
+	rowHeightPx={38}
+	empty="No field is due: every sample is young enough for the year."
+	columns={[
+		{ name: 'Field', of: ({ name }) => name, cell: nameCell, share: 15 },
+		{ name: 'Grower', of: ({ grower }) => grower, share: 16 },
+		{ name: 'Area', of: ({ areaAc }) => areaAc, cell: areaCell, number: true, share: 7 },
+		{ name: 'Crop and goal', of: ({ cropName }) => cropName, cell: cropCell, share: 14 },
+		{ name: 'Sample', of: ({ sampledOn }) => sampledOn, cell: sampleCell, share: 10 },
+		{ name: 'Why it is due', of: ({ due }) => due ?? '', share: 20 },
+		{ name: 'Zones', of: ({ zones }) => zones || undefined, number: true, share: 6 },
+		{ name: 'Bags on their way', of: ({ underWay }) => underWay || undefined, number: true, share: 9 }
+	]}
+/>
+
+<style>
+	.plan {
+		display: grid;
+		gap: 0.8rem;
+		padding: 0.9rem 1rem;
+		margin-bottom: 0.9rem;
+		border: 1px solid var(--rule);
+		background: var(--sheet);
+	}
+	.fields {
+		grid-template-columns: 12rem 9rem auto;
+		align-items: end;
+		max-width: 48rem;
+	}
+	.row {
+		align-items: center;
+		gap: 0.5rem 1rem;
+	}
+	@media (max-width: 700px) {
+		.fields {
+			grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+		}
+		.fields > :global(:last-child) {
+			grid-column: span 2;
+		}
+	}
+</style>

@@ -1,0 +1,20 @@
+import Papa from 'papaparse';
+import { deskOf } from '$lib/server/desk';
+import { download } from '$lib/server/files/download';
+import { bagsAsked } from '$lib/server/http/bags-asked';
+import { depthText } from '$lib/server/stores/sampling/bags';
+import type { RequestHandler } from './$types';
+
+/** The list that goes to the lab with the bags, as CSV. */
+export const GET: RequestHandler = ({ locals, url }) => {
+	const rows = bagsAsked(deskOf(locals), url.searchParams).map(({ code, grower, field, bag }) => ({
+		sample: code,
+		grower,
+		field,
+		zone: bag.zone ?? '',
+		depth: depthText(bag.depth),
+		pulled: bag.pulledOn ?? '',
+		cores: bag.cores
+	}));
+	return download('bags for the lab', '.csv', `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`);
+};
