@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect, hydrated, test } from './app';
 
@@ -20,6 +21,17 @@ test('the book over the years: by field, grower and as a whole; a wrong year is 
 
 	await page.getByRole('tab', { name: 'By grower' }).click();
 	await expect(table.getByRole('row', { name: /^Quillet Bros 2026/ })).toBeVisible();
+	await page.getByLabel('Grower of the chart').selectOption('Quillet Bros');
+	await expect(
+		page.getByRole('img', { name: /^Balance of Quillet Bros, lb\/ac: N .*P2O5 -?\d+ in 2024/ })
+	).toBeVisible();
+	const [printed] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('link', { name: 'As PDF' }).click()
+	]);
+	const words = execFileSync('pdftotext', ['-layout', await printed.path(), '-'], { encoding: 'utf8' });
+	expect(words).toMatch(/The book from 2024 to 2026/);
+	expect(words).toMatch(/Quillet Bros\s+2026/);
 	await page.getByLabel('From').fill('2030');
 	await page.getByRole('button', { name: 'Show' }).click();
 	await expect(page.getByRole('alert')).toHaveText('The first year must not be after the last; got 2030 to 2026.');

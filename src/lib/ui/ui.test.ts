@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { lineLook, outlookChart } from './charts/outlook';
 import { profileChart } from './charts/profile';
+import { balancesChart } from './charts/balances';
 import { balanceAndTestChart } from './charts/balance-and-test';
 import { trendChart } from './charts/trend';
 import { phStrip } from './charts/ph-strip';
@@ -105,7 +106,12 @@ it('the response curve always has room for the soil that stands on it', () => {
 interface Drawn {
 	xAxis: { min?: number; max?: number; name?: string };
 	yAxis: { min: number; max: number; inverse?: boolean; name?: string };
-	series: { name?: string; data: unknown[]; markPoint?: { data: { coord: number[] }[] } }[];
+	series: {
+		name?: string;
+		data: unknown[];
+		markPoint?: { data: { coord: number[] }[] };
+		markLine?: { data: unknown };
+	}[];
 }
 
 describe('the profile', () => {
@@ -194,6 +200,38 @@ it('the balance stands below the soil test, whatever their sizes', () => {
 		['2024-07-01', -60],
 		['2026-07-01', 20]
 	]);
+});
+
+it('balances are drawn about nought, with a gap where a year has none', () => {
+	const lines = [
+		{
+			nutrient: 'N',
+			points: [
+				{ year: 2025, value: -40 },
+				{ year: 2026, value: undefined }
+			]
+		},
+		{
+			nutrient: 'K2O',
+			points: [
+				{ year: 2025, value: -12 },
+				{ year: 2026, value: -18 }
+			]
+		}
+	];
+	const drawn = balancesChart(lines, 'lb/ac') as unknown as Drawn;
+	expect([drawn.yAxis.min, drawn.yAxis.max]).toEqual([-40, 0]);
+	expect(drawn.series.map(({ data }) => data)).toEqual([
+		[
+			[2025, -40],
+			[2026, null]
+		],
+		[
+			[2025, -12],
+			[2026, -18]
+		]
+	]);
+	expect(drawn.series.map(({ markLine }) => markLine?.data)).toEqual([[{ yAxis: 0 }], undefined]);
 });
 
 it('a trend leaves room around its line, also where nothing changed', () => {

@@ -11,6 +11,7 @@
 	import Mark from '$lib/ui/figure/Mark.svelte';
 	import type { Column } from '$lib/ui/tables/column';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
+	import BalanceChart from '$lib/ui/years/BalanceChart.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -109,6 +110,7 @@
 		<div class="year"><TextInput size="sm" labelText="To" inputmode="numeric" bind:value={to} /></div>
 		<Button size="small" kind="tertiary" onclick={() => show(data.by)}>Show</Button>
 		<a href={`/years/csv?${query}`} download>As CSV</a>
+		{#if data.lines.length <= data.mostPrinted}<a href={`/years/pdf?${query}`} download>As PDF</a>{/if}
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if high > 0}
@@ -119,6 +121,7 @@
 			{unit} or more: about so much is seen at the optimum, more is left to leach (common practice; sites differ).
 		</p>
 	{/if}
+	{#if data.by !== 'field'}<BalanceChart lines={data.lines} nutrients={shown} units={data.units} />{/if}
 	<ListTable
 		label="The book over the years"
 		rows={data.lines}

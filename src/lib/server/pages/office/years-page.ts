@@ -19,6 +19,9 @@ import type { Desk } from '../../desk';
 const TOLD_BY = ['field', 'grower', 'book'] as const;
 type ToldBy = (typeof TOLD_BY)[number];
 
+/** Lines that a PDF takes: more would keep the server busy for long, and nobody reads them on paper. */
+export const MOST_PRINTED = 1000;
+
 /** Years shown where none are asked for. */
 const USUAL_YEARS = 3;
 
@@ -66,6 +69,7 @@ export function yearsPage(desk: Desk, query: URLSearchParams) {
 		by,
 		there,
 		units: settings.units,
+		mostPrinted: MOST_PRINTED,
 		lines: linesOf(desk, from, to, by)
 	};
 }
@@ -179,3 +183,5 @@ function lineOf(key: string, told: readonly Told[], by: ToldBy): YearLine {
 		...(acidity === undefined ? {} : { acidity })
 	};
 }
+
+export type YearsPage = ReturnType<typeof yearsPage>;

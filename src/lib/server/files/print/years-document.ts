@@ -1,0 +1,111 @@
+import type { TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { EXCESS_N_LB } from '../../../../core/season/plan/balance/book-year';
+import type { Balanced } from '../../../../core/season/plan/balance/nutrient-balance';
+import { quantityIn } from '../../../../core/units/amount-text';
+import { longDate } from '../../../../core/units/day-text';
+import { formatNumber, formatQuantity } from '../../../../core/units/display';
+import { unitInSystem, valueInSystem, type UnitSystem } from '../../../../core/units/rate-units';
+import type { YearsPage } from '../../pages/office/years-page';
+import { ledgerLayout } from './ledger-layout';
+
+type Line = YearsPage['lines'][number];
+
+/** Magnesium stands in the CSV. */
+const PRINTED = ['N', 'P2O5', 'K2O', 'S'] as const satisfies readonly Balanced[];
+const HEAD = { field: 'Field', grower: 'Grower', book: 'Book' };
+
+/**
+ * The book over the years on paper: the table of the page, landscape. Black on white.
+ * @param day on which it is printed, YYYY-MM-DD
+ */
+export function yearsDocument(
+	{ from, to, by, lines, units }: Pick<YearsPage, 'from' | 'to' | 'by' | 'lines' | 'units'>,
+	day: string
+): TDocumentDefinitions {
+	const title = from === to ? `The book of ${from}` : `The book from ${from} to ${to}`;
+	const unit = unitInSystem('lb/ac', units);
+	const heads = [
+		HEAD[by],
+		'Year',
+		'Crop',
+		'Harvest',
+		'Of goal',
+		'N applied',
+		...PRINTED.map((nutrient) => `${nutrient} balance`),
+		'Running P2O5',
+		'Running K2O',
+		'Cost, an acre',
+		'Lime to offset'
+	];
+	return {
+		pageSize: units === 'metric' ? 'A4' : 'LETTER',
+		pageOrientation: 'landscape',
+		pageMargins: [36, 36, 36, 44],
+		info: { title, creationDate: new Date(`${day}T00:00:00Z`) },
+		defaultStyle: { font: 'Hyperlegible', fontSize: 8.5, lineHeight: 1.15 },
+		footer: (page, count) => ({
+			margin: [36, 8, 36, 0],
+			fontSize: 7.5,
+			columns: [
+				{
+					width: '*',
+					text: `Amounts in ${unit}, applied less taken off; of several fields, means by acres. Running: the years shown.`
+				},
+				{ width: 'auto', text: `${page} of ${count}`, alignment: 'right' }
+			]
+		}),
+		content: [
+			{
+				columns: [
+					{ width: '*', text: title, fontSize: 15, bold: true },
+					{ width: 'auto', text: longDate(day), bold: true, alignment: 'right' }
+				],
+				margin: [0, 0, 0, 8]
+			},
+			{
+				table: {
+					headerRows: 1,
+					dontBreakRows: true,
+					widths: ['*', 22, 56, 44, 30, 34, 36, 36, 36, 36, 40, 40, 46, 34],
+					body: [heads.map(headCell), ...lines.map((line) => cells(line, units))]
+				},
+				layout: ledgerLayout(2)
+			},
+			...(lines.some(({ band }) => band === 'high')
+				? [
+						{
+							text: `Bold: a nitrogen balance of +${formatNumber(valueInSystem(EXCESS_N_LB, 'lb/ac', units), 'lb/ac')} ${unit} or more; about so much is seen at the optimum, more is left to leach (common practice; sites differ).`,
+							margin: [0, 8, 0, 0] as [number, number, number, number]
+						}
+					]
+				: [])
+		]
+	};
+}
+
+const FIRST_NUMBER = 3;
+
+function headCell(text: string, at: number): TableCell {
+	return { text, bold: true, fontSize: 7.5, alignment: at >= FIRST_NUMBER || at === 1 ? 'right' : 'left' };
+}
+
+function cells(line: Line, units: UnitSystem): TableCell[] {
+	const pounds = (value: number | undefined) =>
+		value === undefined ? '' : formatNumber(Math.round(valueInSystem(value, 'lb/ac', units)) + 0, 'lb/ac');
+	const { balance, running, harvested, yieldUnit = '', cost, acidity, ofGoal } = line;
+	const numbers: { text: string; bold?: boolean }[] = [
+		{ text: harvested === undefined ? '' : quantityIn(units, harvested, yieldUnit).replace(/\/\w+$/, '') },
+		{ text: ofGoal === undefined ? '' : `${Math.round(ofGoal * 100)} %` },
+		{ text: pounds(line.appliedN) },
+		...PRINTED.map((nutrient) => ({
+			text: pounds(balance[nutrient]),
+			bold: nutrient === 'N' && line.band === 'high'
+		})),
+		{ text: pounds(running.P2O5) },
+		{ text: pounds(running.K2O) },
+		{ text: cost === undefined ? 'price missing' : cost > 0 ? formatQuantity(cost, '$') : '' },
+		{ text: acidity !== undefined && Math.round(acidity) !== 0 ? pounds(acidity) : '' }
+	];
+	const words: TableCell[] = [line.name, { text: String(line.year), alignment: 'right' }, line.crop];
+	return [...words, ...numbers.map(({ text, bold = false }): TableCell => ({ text, bold, alignment: 'right' }))];
+}
