@@ -91,6 +91,7 @@ try {
 		`/years?by=book&from=${FIRST_YEAR}&to=2026`,
 		`/years?by=grower&from=${FIRST_YEAR}&to=2026`,
 		'/years',
+		'/sampling',
 		...['ground', 'zones', 'reading', 'rates', 'season', 'supply', 'sheet', 'book'].map(of)
 	];
 	const times: Record<string, number> = {};

@@ -107,13 +107,13 @@ export function applyMapping(headers: readonly string[], remembered: LabMapping)
 }
 
 const ROWS_LOOKED_AT = 50;
+const MAY_HOLD_CODES: readonly ColumnMeaning['role'][] = ['ignore', 'sample number', 'field'];
 
 /** The column in which the lab gave back the codes of our labels is the sample number, whatever the lab calls it. */
 function markCodes(columns: ColumnMeaning[], rows: readonly (readonly string[])[]): ColumnMeaning[] {
 	const holds = (at: number) => rows.slice(0, ROWS_LOOKED_AT).some((row) => readBagCode(row[at] ?? '') !== undefined);
-	const known = columns.findIndex(({ role }, at) => (role === 'sample number' || role === 'field') && holds(at));
-	const codes = columns.findIndex(({ role }, at) => role === 'ignore' && holds(at));
-	if (known >= 0 || codes < 0) return columns;
+	const codes = columns.findIndex(({ role }, at) => MAY_HOLD_CODES.includes(role) && holds(at));
+	if (codes < 0 || columns[codes]!.role === 'field') return columns;
 	return columns.map(({ header, ...column }, at) => {
 		if (at === codes) return { header, role: 'sample number' };
 		return column.role === 'sample number' ? { header, role: 'ignore' } : { header, ...column };

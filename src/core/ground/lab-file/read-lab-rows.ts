@@ -78,6 +78,10 @@ function readRow(
 		problems.push({ column: -1, message: `the row has ${cells.length} cells under ${mapping.columns.length} headers` });
 	}
 	const date = readDate(cell('date'), mapping.dateOrder, problems);
+	if (bag && date === undefined && bag.pulledOn === undefined) {
+		const message = `bag ${bag.code} has no day of sampling: mark it as pulled in the sampling plan, or give the column of the date`;
+		problems.push({ column: -1, message });
+	}
 	const spot = readSpot(cell('spot'), problems);
 	const leaf = mapping.leaf ? readLeafRow(cells, cell, { mapping, date, spot, crops }, problems) : undefined;
 	const layer = mapping.leaf ? undefined : readLayer(cells, cell, bag ? atDepthOf(bag, mapping) : mapping, problems);

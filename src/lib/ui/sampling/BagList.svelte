@@ -15,8 +15,8 @@
 	type Row = SamplingPage['bags'][number];
 	type Shown = 'under way' | Row['stage'];
 
-	/** Labels of one PDF: the address of more would be too long. */
-	const IN_A_FILE = 600;
+	/** Labels of one PDF: more would keep the server busy for many seconds. */
+	const IN_A_FILE = 300;
 	const SHOWN: readonly Shown[] = ['under way', 'planned', 'pulled', 'sent', 'back'];
 	let shown = $state<Shown>('under way');
 	let chosen = $state<string[]>([]);

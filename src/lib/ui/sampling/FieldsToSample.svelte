@@ -80,7 +80,9 @@
 	key={({ id }) => id}
 	bind:selected={chosen}
 	rowHeightPx={38}
-	empty="No field is due: every sample is young enough for the year."
+	empty={data.fields.length === 0
+		? 'No field is in the book yet: import a lab file, or add a field on the roster.'
+		: 'No field is due: every sample is young enough for the year.'}
 	columns={[
 		{ name: 'Field', of: ({ name }) => name, cell: nameCell, share: 15 },
 		{ name: 'Grower', of: ({ grower }) => grower, share: 16 },

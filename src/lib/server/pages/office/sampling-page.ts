@@ -1,3 +1,4 @@
+import { serialIn } from '../../../../core/ground/sampling/bag-code';
 import { sampleDue, samplingDay } from '../../../../core/ground/sampling/sample-age';
 import { longDate } from '../../../../core/units/day-text';
 import type { Desk } from '../../desk';
@@ -37,11 +38,14 @@ export function samplingPage(desk: Desk, query: URLSearchParams) {
 				due: sampleDue(row.sampledOn ?? undefined, { textureClass: texture ?? undefined, perennial }, samplingDay(year))
 			};
 		}),
-		bags: bags.map((one) => {
-			const { id, code, fieldId, field, grower, bag } = one;
-			const { zone, cores } = bag;
-			return { id, code, fieldId, field, grower, zone, cores, depth: depthText(bag.depth), ...chainOf(one) };
-		})
+		/** Those planned for the year; of a long book they would be too many. */
+		bags: bags
+			.filter(({ code }) => serialIn(code, year) > 0)
+			.map((one) => {
+				const { id, code, fieldId, field, grower, bag } = one;
+				const { zone, cores } = bag;
+				return { id, code, fieldId, field, grower, zone, cores, depth: depthText(bag.depth), ...chainOf(one) };
+			})
 	};
 }
 

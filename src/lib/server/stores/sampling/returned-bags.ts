@@ -1,10 +1,10 @@
 import type { Database } from 'better-sqlite3';
 import { meanOfParts } from '../../../../core/ground/sampling/mean-of-zones';
-import type { Bag, Sample, ZoneFacts } from '../../../../core/schema-types';
+import type { Bag, Layer, Sample, ZoneFacts } from '../../../../core/schema-types';
 import { ZONE_ANALYTES } from '../../../../core/zones/zone-means';
 import type { Writer } from '../../book/act';
 import { fromJson } from '../../from-json';
-import { listSamples, type SampleRecord } from '../fields';
+import { listSamples } from '../fields';
 import { listZones } from '../ground-maps';
 
 /** A bag whose results have come. */
@@ -39,21 +39,24 @@ function takeZones(
 ): void {
 	const ofRound = new Set(
 		db
-			.prepare<[string], { id: string }>("SELECT DISTINCT sample_id AS id FROM bag WHERE content ->> '$.round' = ?")
-			.all(round)
+			.prepare<[string, string], { id: string }>(
+				"SELECT DISTINCT sample_id AS id FROM bag WHERE field_id = ? AND content ->> '$.round' = ?"
+			)
+			.all(fieldId, round)
 			.map(({ id }) => id)
 	);
 	const samples = listSamples(db, fieldId).filter(({ id }) => ofRound.has(id));
 	// A zone that was cut anew meanwhile has no ground of that name: its sample stays readable, and counts for nothing.
 	const parts = listZones(db, fieldId).flatMap((zone) => {
-		const sample = samples.find(({ report }) => report.zone === zone.name);
-		return sample ? [{ zone, sample }] : [];
+		// Its depths may have come one by one.
+		const layers = samples.filter(({ report }) => report.zone === zone.name).flatMap(({ report }) => report.layers);
+		return layers.length > 0 ? [{ zone, layers }] : [];
 	});
 	if (parts.length === 0) return;
 	const kept = db.prepare<[string], { facts: string }>('SELECT facts FROM zone WHERE id = ?');
-	for (const { zone, sample } of parts) {
+	for (const { zone, layers } of parts) {
 		const facts = fromJson<ZoneFacts>(kept.get(zone.id)!.facts);
-		writer.update('zone', zone.id, { facts: JSON.stringify({ ...facts, values: valuesOf(sample) }) });
+		writer.update('zone', zone.id, { facts: JSON.stringify({ ...facts, values: valuesOf(layers) }) });
 	}
 	writeMean(writer, `mean-${round}`, fieldId, lab, {
 		date: samples
@@ -61,14 +64,13 @@ function takeZones(
 			.sort()
 			.at(-1),
 		meanOf: parts.map(({ zone }) => zone.name),
-		layers: meanOfParts(parts.map(({ zone, sample }) => ({ areaAcres: zone.areaAcres, layers: sample.report.layers })))
+		layers: meanOfParts(parts.map(({ zone, layers }) => ({ areaAcres: zone.areaAcres, layers })))
 	});
 }
 
 /** The values of a zone are read where those of the field stand: in the first layer that holds them. */
-function valuesOf({ report }: SampleRecord): NonNullable<ZoneFacts['values']> {
-	const layers = [...report.layers].sort((a, b) => a.top - b.top);
-	const results = layers.flatMap((layer) => layer.results);
+function valuesOf(layers: readonly Layer[]): NonNullable<ZoneFacts['values']> {
+	const results = [...layers].sort((a, b) => a.top - b.top).flatMap((layer) => layer.results);
 	return Object.fromEntries(
 		ZONE_ANALYTES.flatMap((analyte) => {
 			const result = results.find((one) => one.analyte === analyte);

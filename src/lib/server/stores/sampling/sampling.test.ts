@@ -74,7 +74,9 @@ describe('a sampling plan', () => {
 			['Old Orchard Piece', 'the last is of 18 Oct 2021']
 		]);
 		expect(fields.find(({ name }) => name === 'Brick Kiln')).toMatchObject({ zones: 3, underWay: 3 });
-		const later = samplingPage(desk(), new URLSearchParams('year=2028')).fields.filter(({ due }) => due);
+		const next = samplingPage(desk(), new URLSearchParams('year=2028'));
+		expect(next.bags).toEqual([]);
+		const later = next.fields.filter(({ due }) => due);
 		// Orchards yearly, sand every other year.
 		expect(later.map(({ name }) => name)).toEqual(expect.arrayContaining(['Pippin Block', 'Bramble Rows']));
 		expect(later.map(({ name }) => name)).not.toContain('Crow Acre');
@@ -164,6 +166,28 @@ describe('bags that come back in a lab’s file', () => {
 		expect(newest().report.meanOf).toHaveLength(3);
 		expect(potassium()).toBeCloseTo(mean([88, 141, 176]), 1);
 		expect(listFieldSamples(db, idOf('Brick Kiln')).filter(({ report }) => report.meanOf)).toHaveLength(1);
+	});
+
+	it('that come depth by depth stand together, the zone read at its top', async () => {
+		const deep = { top: 8, bottom: 24, depthUnit: 'in' } as const;
+		const codes = plan({ fields: [idOf('Brick Kiln')], depths: [{ ...deep, top: 0, bottom: 6 }, deep] });
+		const pulled = listBags(db).filter(({ code }) => codes.includes(code));
+		markBags(db, { bags: pulled.map(({ id }) => id), stage: 'pulled', on: '2026-11-20' });
+		const back = (layer: 0 | 1, potassium: number) =>
+			bring(
+				() => `Lab No,Sample,K (ppm)\n${[0, 2, 4].map((at) => `${at},${codes[at + layer]},${potassium}`).join('\n')}\n`
+			);
+		await back(0, 150);
+		await back(1, 90);
+		expect(
+			newest()
+				.report.layers.map(({ top, results }) => [top, results[0]?.value])
+				.sort()
+		).toEqual([
+			[0, 150],
+			[8, 90]
+		]);
+		expect(zones().map(({ facts }) => facts.values?.K)).toEqual([150, 150, 150]);
 	});
 
 	it('of a zone that was cut anew stay readable, and the mean is of the others', async () => {
