@@ -1,9 +1,9 @@
 /** Digits of the running number on a label at the least. */
 const SERIAL_DIGITS = 4;
-const CODE = /^(\d{2})-?(\d{4,})-?(\d{2})$/;
+const CODE = /^(\d{2})-?(\d{4,7})-?(\d{2})$/;
 
 /**
- * What a bag is called, on its label and in the lab's file: year, running number and two check digits, as "27-0042-88". Digits only, so
+ * What a bag is called, on its label and in the lab's file: year, running number and two check digits, as "27-0042-19". Digits only, so
  * that nobody takes an O for a 0; the check digits (ISO/IEC 7064, MOD 97-10) find every wrong digit and every exchanged pair.
  * @param year of the plan
  * @param serial from 1, running through the year

@@ -7,7 +7,14 @@ import { BALANCED, type YearBalance } from './nutrient-balance';
 import { testMoves } from './test-and-balance';
 
 const CEC = { analyte: 'CEC' as const, value: 16, unit: 'meq/100g' as const };
-const sample = (date: string, P: number, K: number, method: LabMethod = 'bray-p1', top = 0): Sample => ({
+const sample = (
+	date: string,
+	P: number,
+	K: number,
+	method: LabMethod | undefined = 'bray-p1',
+	top = 0,
+	named = true
+): Sample => ({
 	date,
 	layers: [
 		{
@@ -16,8 +23,8 @@ const sample = (date: string, P: number, K: number, method: LabMethod = 'bray-p1
 			depthUnit: 'in',
 			results: [
 				CEC,
-				{ analyte: 'P', method, value: P, unit: 'ppm' },
-				{ analyte: 'K', method: 'ammonium-acetate', value: K, unit: 'ppm' }
+				{ analyte: 'P', ...(named && method ? { method } : {}), value: P, unit: 'ppm' },
+				{ analyte: 'K', ...(named ? { method: 'ammonium-acetate' as const } : {}), value: K, unit: 'ppm' }
 			]
 		}
 	]
@@ -86,6 +93,13 @@ describe('a soil test beside the balance', () => {
 		expect(olsen(10, 15, 80)).toMatchObject({ expected: { applies: false }, said: 'Rose with the balance.' });
 		expect(olsen(10, 11, 80).said).toBe('Moved no more than samples scatter.');
 		expect(olsen(15, 10, 80).said).toContain('Fell though the balance is 80 lb/ac over');
+	});
+
+	it('takes K without a method as by ammonium acetate, as the readings do, and P without one for nothing', () => {
+		const unnamed = SPAN.map(({ date }, at) => sample(date!, 20 - 6 * at, 120, undefined, 0, false));
+		const [k, p] = moves(unnamed, years(60, 30, 30)).sort((a, b) => a.nutrient.localeCompare(b.nutrient));
+		expect(k!.expected.applies).toBe(true);
+		expect(p!.expected.applies).toBe(false);
 	});
 
 	it('says which year is missing, and nothing of a layer below', () => {

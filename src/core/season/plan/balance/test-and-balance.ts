@@ -1,7 +1,9 @@
+import { usualMethod } from '../../../ground/lab-file/lab-methods';
 import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import { usualLbPerPpm, usualTest, type PhosphateOrPotash } from '../../../rates/outlook/lb-per-ppm';
 import type { SampledSoil } from '../../../reading/soil/sampled-soil';
 import type { Trend } from '../../../reading/soil/trends';
+import type { LabMethod } from '../../../schema-types';
 import { quantityIn } from '../../../units/amount-text';
 import type { UnitSystem } from '../../../units/rate-units';
 import type { YearBalance } from './nutrient-balance';
@@ -65,7 +67,7 @@ export function testMoves(
 type Point = Trend['points'][number];
 
 function moveOf(
-	{ label, method }: Trend,
+	{ analyte, label, method }: Trend,
 	nutrient: PhosphateOrPotash,
 	first: Point,
 	last: Point,
@@ -74,7 +76,7 @@ function moveOf(
 	units: UnitSystem
 ): TestMove {
 	const balance = between(nutrient, first.date, last.date, years);
-	const expected = expectedMove(nutrient, method, balance, soil);
+	const expected = expectedMove(nutrient, method ?? usualMethod(analyte), balance, soil);
 	const move = { nutrient, label, from: first.date, to: last.date, before: first.value, after: last.value };
 	return { ...move, balance, expected, said: balance.applies ? sentence(move, balance, expected, units) : undefined };
 }
@@ -108,13 +110,13 @@ function between(nutrient: PhosphateOrPotash, from: string, to: string, years: r
 
 function expectedMove(
 	nutrient: PhosphateOrPotash,
-	method: Trend['method'],
+	method: LabMethod | undefined,
 	balance: Answer,
 	soil: SampledSoil
 ): Answer {
 	const label = 'by the balance';
 	if (!balance.applies) return { ...balance, label };
-	if (method !== undefined && method !== usualTest(nutrient)) {
+	if (method !== usualTest(nutrient)) {
 		return notApplicable(
 			label,
 			'how many lb/ac move this test by 1 ppm is not known',
