@@ -77,48 +77,66 @@ export function planBags(
 	today: string
 ): string[] {
 	const known = listBags(db);
-	const underWay = new Map(
-		known.filter(({ sampleId }) => sampleId === null).map((one) => [groundOf(one.fieldId, one.bag), one])
-	);
-	return act(
-		db,
-		{ label: `Planned to sample ${fields.length === 1 ? 'a field' : `${fields.length} fields`}` },
-		(writer) => {
-			const counter = `bags of ${year}`;
-			const kept = db.prepare<[string], { value: string }>('SELECT value FROM setting WHERE id = ?').get(counter);
-			let serial = known.reduce((last, { code }) => Math.max(last, serialIn(code, year)), Number(kept?.value ?? 0));
-			const codes: string[] = [];
-			for (const field of fields) {
-				const zones = byZone ? listZones(db, field) : [];
-				const round = randomUUID();
-				for (const zone of zones.length > 0 ? zones.map(({ name }) => name) : [undefined]) {
-					for (const depth of depths) {
-						const bag: Bag = { ...(zone === undefined ? {} : { zone }), depth, cores, plannedOn: today, round };
-						const there = underWay.get(groundOf(field, bag));
-						if (there) {
-							const where = [there.field, zone].filter(Boolean).join(', ');
-							throw new ActionError(
-								`${where} has a bag of ${depthText(depth)} on its way: ${there.code}, planned on ${longDate(there.bag.plannedOn)}. Leave the field out, or remove that bag.`
-							);
-						}
-						const code = bagCode(year, ++serial);
-						writer.insert('bag', {
-							id: randomUUID(),
-							field_id: field,
-							code,
-							content: JSON.stringify(bag),
-							sample_id: null
-						});
-						codes.push(code);
-					}
-				}
-			}
-			// Kept apart from the bags: a code that stood on a label is not given to another bag.
-			writer.put('setting', { id: counter, value: String(serial) });
-			return codes;
-		}
+	const wanted = fields.flatMap((field) => bagsOfField(db, field, { depths, byZone, cores, plannedOn: today }));
+	refuseSecond(known, wanted);
+	const label = `Planned to sample ${fields.length === 1 ? 'a field' : `${fields.length} fields`}`;
+	return act(db, { label }, (writer) => {
+		const last = known.reduce((serial, { code }) => Math.max(serial, serialIn(code, year)), lastSerial(db, year));
+		const codes = wanted.map(({ field, bag }, at) => {
+			const code = bagCode(year, last + 1 + at);
+			const content = JSON.stringify(bag);
+			writer.insert('bag', { id: randomUUID(), field_id: field, code, content, sample_id: null });
+			return code;
+		});
+		keepSerial(db, year, last + wanted.length);
+		return codes;
+	});
+}
+
+interface WantedBag {
+	field: string;
+	bag: Bag;
+}
+
+function bagsOfField(
+	db: Database,
+	field: string,
+	{ depths, byZone, ...shared }: Pick<PlanBagsAction, 'depths' | 'byZone' | 'cores'> & { plannedOn: string }
+): WantedBag[] {
+	const zones = byZone ? listZones(db, field) : [];
+	const grounds = zones.length > 0 ? zones.map(({ name }) => ({ zone: name })) : [{}];
+	const round = randomUUID();
+	return grounds.flatMap((ground) => depths.map((depth) => ({ field, bag: { ...ground, depth, ...shared, round } })));
+}
+
+/** @throws ActionError where a bag of the same ground and depth is on its way */
+function refuseSecond(known: readonly BagRecord[], wanted: readonly WantedBag[]): void {
+	const open = known.filter(({ sampleId }) => sampleId === null);
+	const underWay = new Map(open.map((one) => [groundOf(one.fieldId, one.bag), one]));
+	for (const { field, bag } of wanted) {
+		const there = underWay.get(groundOf(field, bag));
+		if (!there) continue;
+		const where = [there.field, bag.zone].filter(Boolean).join(', ');
+		const what = `${where} has a bag of ${depthText(bag.depth)} on its way: ${there.code}, planned on`;
+		throw new ActionError(`${what} ${longDate(there.bag.plannedOn)}. Leave the field out, or remove that bag.`);
+	}
+}
+
+/** The last running number that was given in a year. */
+function lastSerial(db: Database, year: number): number {
+	const kept = db.prepare<[string], { value: string }>('SELECT value FROM setting WHERE id = ?').get(counterOf(year));
+	return Number(kept?.value ?? 0);
+}
+
+/** Kept past every undo: a code that may stand on a label is not given to another bag. */
+function keepSerial(db: Database, year: number, serial: number): void {
+	db.prepare('INSERT INTO setting (id, value) VALUES (?, ?) ON CONFLICT (id) DO UPDATE SET value = excluded.value').run(
+		counterOf(year),
+		String(serial)
 	);
 }
+
+const counterOf = (year: number) => `bags of ${year}`;
 
 const groundOf = (field: string, { zone, depth }: Bag) => `${field}|${zone ?? ''}|${depthText(depth)}`;
 

@@ -53,10 +53,13 @@ describe('a sampling plan', () => {
 		expect(bagsOf('Brick Kiln').map(({ bag }) => bag.zone)).toContain(undefined);
 	});
 
-	it('never gives a code twice, not even after bags were removed', () => {
+	it('never gives a code twice, not even after bags were removed or their plan undone', () => {
 		const [code] = plan({ fields: [idOf('Heronry')] });
 		removeBags(db, [listBags(db).find((one) => one.code === code)!.id]);
-		expect(plan({ fields: [idOf('Heronry')] })[0]).not.toBe(code);
+		const [next] = plan({ fields: [idOf('Heronry')] });
+		undo(db, undoable(db)!.id);
+		const given = [code, next, ...plan({ fields: [idOf('Heronry')] })];
+		expect(new Set(given).size).toBe(3);
 	});
 
 	it('refuses a second bag of the same ground while one is on its way, and plans nothing then', () => {
