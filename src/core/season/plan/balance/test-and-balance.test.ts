@@ -65,6 +65,8 @@ describe('a soil test beside the balance', () => {
 		const spring = [sample('2026-04-12', 20, 120), sample('2023-08-20', 14, 131)];
 		const all = [year(2023, pounds(5)), ...years(60, 30, 30)];
 		expect(valueIfKnown(phosphorus(spring, all).balance)).toBe(95);
+		const autumn = [sample('2026-04-12', 20, 120), sample('2023-09-05', 14, 131)];
+		expect(valueIfKnown(phosphorus(autumn, all).balance)).toBe(90);
 	});
 
 	it.each([
