@@ -1,4 +1,5 @@
 import { longDate } from '../../units/day-text';
+import { isSand } from '../sand';
 
 /** Ground as its samples age: sand changes fast, orchards are sampled yearly. */
 export interface SampledGround {
@@ -8,12 +9,11 @@ export interface SampledGround {
 
 /** Years after which a report is old: common practice. */
 const YEARS = { usual: 3, sand: 2, orchard: 1 };
-const SANDY = new Set(['sand', 'loamy sand']);
 
 /** How long a soil sample holds good, with the words for why it is not the usual time. */
 export function sampleLasts({ textureClass, perennial }: SampledGround): { years: number; why: string } {
 	if (perennial) return { years: YEARS.orchard, why: ' in an orchard' };
-	if (textureClass !== undefined && SANDY.has(textureClass)) return { years: YEARS.sand, why: ' on sand' };
+	if (isSand(textureClass)) return { years: YEARS.sand, why: ' on sand' };
 	return { years: YEARS.usual, why: '' };
 }
 

@@ -1,6 +1,7 @@
 import { keysOf } from '../../check/typed-object';
 import { formatNumber } from '../../units/display';
 import { analyteName } from '../../ground/analyte-names';
+import { isSand } from '../../ground/sand';
 import { readOrganicMatter } from '../soil/organic-matter';
 import type { SampledSoil } from '../soil/sampled-soil';
 import { readResult } from '../soil/read-result';
@@ -34,7 +35,7 @@ export const tiedUpMetals: ReportCheck = ({ site: { soil, field } }) => {
 		];
 	});
 	const organicMatter = readOrganicMatter(soil);
-	const sandy = field.textureClass === 'sand' || field.textureClass === 'loamy sand';
+	const sandy = isSand(field.textureClass);
 	const peat = organicMatter.applies && organicMatter.value > PEAT_PERCENT;
 	const soilPh = readResult(soil, 'pH', ['water']);
 	const asked = [

@@ -1,4 +1,5 @@
 import type { Analyte, LeafElement, LeafFinding, Sample, SoilOfSpots, SpotDifference } from '../../schema-types';
+import { TEST_SCATTER } from '../soil/test-scatter';
 
 /** The soil test that tells of an element in leaves. */
 const TEST_OF: Record<LeafElement, Analyte> = {
@@ -14,9 +15,6 @@ const TEST_OF: Record<LeafElement, Analyte> = {
 	Cu: 'Cu',
 	Fe: 'Fe'
 };
-
-/** Apart by less than this share of the larger, two soil tests are alike; common practice. */
-const ALIKE = 0.15;
 
 /** What the uppermost layers of two samples were both measured for, by one method and in one unit. */
 export function soilOfSpots(bad: Sample, good: Sample): SoilOfSpots[] {
@@ -40,7 +38,7 @@ export function soilAgreement(
 	if (!test) return undefined;
 	const values = `${test.bad} ${test.unit} in the bad spot, ${test.good} ${test.unit} in the good one`;
 	const apart = (test.good - test.bad) / Math.max(test.good, test.bad);
-	if (Math.abs(apart) < ALIKE || apart > 0 !== good > bad) {
+	if (Math.abs(apart) < TEST_SCATTER || apart > 0 !== good > bad) {
 		return {
 			code: 'soil-does-not-agree',
 			element,

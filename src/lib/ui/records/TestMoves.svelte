@@ -3,6 +3,7 @@
 	import { valueIfKnown } from '$core/figure/figure';
 	import type { YearBalance } from '$core/season/plan/balance/nutrient-balance';
 	import type { TestMove } from '$core/season/plan/balance/test-and-balance';
+	import { TEST_SCATTER } from '$core/reading/soil/test-scatter';
 	import { longDate } from '$core/units/day-text';
 	import { formatNumber } from '$core/units/display';
 	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
@@ -80,8 +81,8 @@
 	]}
 />
 <p class="soft small">
-	Two samples of one field differ by about 15 % of the value (common practice): a move within that says nothing. The
-	crop of a year counts as harvested from September on.
+	Two samples of one field differ by about {TEST_SCATTER * 100} % of the value (common practice): a move within that says
+	nothing. The crop of a year counts as harvested from September on.
 </p>
 
 <style>

@@ -2,6 +2,7 @@ import { usualMethod } from '../../../ground/lab-file/lab-methods';
 import { figure, notApplicable, type Answer, type Figure } from '../../../figure/figure';
 import { usualLbPerPpm, usualTest, type PhosphateOrPotash } from '../../../rates/outlook/lb-per-ppm';
 import type { SampledSoil } from '../../../reading/soil/sampled-soil';
+import { TEST_SCATTER } from '../../../reading/soil/test-scatter';
 import type { Trend } from '../../../reading/soil/trends';
 import type { LabMethod } from '../../../schema-types';
 import { quantityIn } from '../../../units/amount-text';
@@ -28,12 +29,6 @@ export interface TestMove {
 }
 
 const OXIDE: Partial<Record<Trend['analyte'], PhosphateOrPotash>> = { P: 'P2O5', K: 'K2O' };
-
-/**
- * Two samples of one field, pulled the same week, differ by about so much of the value: common practice (10 to 20 %). A move within it
- * says nothing.
- */
-const SCATTER = 0.15;
 
 /** From September on the crop of the year is taken as off the field: common practice. */
 const HARVESTED_FROM_MONTH = 9;
@@ -143,7 +138,7 @@ function sentence(
 	units: UnitSystem
 ): string {
 	const moved = after - before;
-	const scatter = SCATTER * Math.max(before, after);
+	const scatter = TEST_SCATTER * Math.max(before, after);
 	const unmoved = Math.abs(moved) <= scatter;
 	if (expected.applies && Math.abs(moved - expected.value) <= scatter) {
 		return unmoved ? 'Hardly moved, as the balance says.' : `${word(moved)} as the balance says.`;
