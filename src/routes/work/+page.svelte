@@ -156,7 +156,7 @@
 			<Button size="small" href="/import">Import a lab file</Button>
 		</div>
 	{:else}
-		<section class="work" aria-label="Work">
+		<section class="work-panel" aria-label="Work">
 			<WorkForm bind:typed programmes={data.programmes} crops={data.crops} products={data.products} />
 			<div class="row">
 				<Button size="small" disabled={busy || sheets.busy || marked.length === 0} onclick={() => void begin()}>
@@ -229,14 +229,6 @@
 		align-items: baseline;
 		gap: 0.3rem 1rem;
 		margin-bottom: 0.6rem;
-	}
-	.work {
-		display: grid;
-		gap: 0.8rem;
-		padding: 0.9rem 1rem;
-		margin-bottom: 0.9rem;
-		border: 1px solid var(--rule);
-		background: var(--sheet);
 	}
 	.row {
 		align-items: center;

@@ -1,6 +1,6 @@
 import type { EChartsCoreOption } from 'echarts/core';
 import { formatNumber } from '$core/units/display';
-import { look } from './look';
+import { look, yearAxis } from './look';
 
 export interface BalanceAndTest {
 	/** In the order of the years; a year whose balance is not known has no bar. */
@@ -41,20 +41,9 @@ export function balanceAndTestChart({ balances, tests, balanceUnit, testUnit }: 
 		animation: false,
 		grid: { left: 12, right: 12, top: 26, bottom: 26 },
 		xAxis: {
-			type: 'time',
+			...yearAxis(look.inkSoft),
 			min: `${Math.min(...years)}-01-01`,
-			max: `${Math.max(...years)}-12-31`,
-			minInterval: 365 * 24 * 3600 * 1000,
-			axisLine: { lineStyle: { color: look.inkSoft } },
-			axisTick: { show: false },
-			splitLine: { show: false },
-			axisLabel: {
-				color: look.inkSoft,
-				fontFamily: look.font,
-				fontSize: 12,
-				hideOverlap: true,
-				formatter: (time: number) => String(new Date(time).getUTCFullYear())
-			}
+			max: `${Math.max(...years)}-12-31`
 		},
 		yAxis: [
 			{ type: 'value', show: false, ...part([0, ...bars], 'below') },

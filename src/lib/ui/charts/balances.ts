@@ -12,20 +12,15 @@ export interface BalanceLine {
 export function balancesChart(lines: readonly BalanceLine[], unit: string): EChartsCoreOption {
 	const points = lines.flatMap((line) => line.points);
 	const { min, max, step } = roundEnds([0, ...points.flatMap(({ value }) => value ?? [])]);
-	const years = points.map(({ year }) => year);
+	const shown = points.map(({ year }) => year);
+	const years = axis('', Math.min(...shown), Math.max(...shown), 1);
 	return {
 		animation: false,
 		grid: { left: 62, right: 24, top: 12, bottom: 28 },
 		xAxis: {
-			...axis('', Math.min(...years), Math.max(...years), 1),
+			...years,
 			splitLine: { show: false },
-			axisLabel: {
-				color: look.inkSoft,
-				fontFamily: look.font,
-				fontSize: 12,
-				hideOverlap: true,
-				formatter: (year: number) => String(year)
-			}
+			axisLabel: { ...years.axisLabel, formatter: (year: number) => String(year) }
 		},
 		yAxis: { ...axis(unit, min, max, step), nameGap: 44 },
 		series: lines.map(({ points: own }, at) => {

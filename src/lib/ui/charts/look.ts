@@ -29,6 +29,26 @@ export function axis(name: string, min: number, max: number, interval?: number) 
 	};
 }
 
+const YEAR_MS = 365 * 24 * 3600 * 1000;
+
+/** An axis of days that is labelled by year, in our look. */
+export function yearAxis(lineColor: string) {
+	return {
+		type: 'time',
+		minInterval: YEAR_MS,
+		axisLine: { lineStyle: { color: lineColor } },
+		axisTick: { show: false },
+		splitLine: { show: false },
+		axisLabel: {
+			color: look.inkSoft,
+			fontFamily: look.font,
+			fontSize: 12,
+			hideOverlap: true,
+			formatter: (time: number) => String(new Date(time).getUTCFullYear())
+		}
+	};
+}
+
 /** A label in our look. */
 export function text(formatter: string, color: string, position: string) {
 	return { show: true, formatter, color, position, fontFamily: look.font, fontSize: 13, fontWeight: 600 };

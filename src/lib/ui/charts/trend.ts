@@ -1,7 +1,7 @@
 import type { EChartsCoreOption } from 'echarts/core';
 import type { Trend } from '$core/reading/soil/trends';
 import { formatNumber } from '$core/units/display';
-import { look } from './look';
+import { look, yearAxis } from './look';
 
 /** One analyte over the years: a small chart without a grid, each value written at its point. */
 export function trendChart({ points, unit }: Pick<Trend, 'points' | 'unit'>): EChartsCoreOption {
@@ -10,20 +10,7 @@ export function trendChart({ points, unit }: Pick<Trend, 'points' | 'unit'>): EC
 	return {
 		animation: false,
 		grid: { left: 26, right: 30, top: 26, bottom: 24 },
-		xAxis: {
-			type: 'time',
-			minInterval: 365 * 24 * 3600 * 1000,
-			axisLine: { lineStyle: { color: look.rule } },
-			axisTick: { show: false },
-			splitLine: { show: false },
-			axisLabel: {
-				color: look.inkSoft,
-				fontFamily: look.font,
-				fontSize: 12,
-				hideOverlap: true,
-				formatter: (time: number) => String(new Date(time).getUTCFullYear())
-			}
-		},
+		xAxis: yearAxis(look.rule),
 		yAxis: { type: 'value', show: false, min: Math.min(...values) - room, max: Math.max(...values) + room },
 		series: [
 			{

@@ -63,7 +63,7 @@
 	{#if stage === 'back'}<a href={`/field/${fieldId}/${data.year}/reading`}>{stands}</a>{:else}{stands}{/if}
 {/snippet}
 
-<div class="steps">
+<div class="work-panel">
 	<div class="fields">
 		<DayField label="On" bind:date={day} />
 		<TextInput size="sm" labelText="Pulled by, or sent to" bind:value={who} />
@@ -117,14 +117,6 @@
 />
 
 <style>
-	.steps {
-		display: grid;
-		gap: 0.8rem;
-		padding: 0.9rem 1rem;
-		margin-bottom: 0.9rem;
-		border: 1px solid var(--rule);
-		background: var(--sheet);
-	}
 	.fields {
 		display: flex;
 		flex-wrap: wrap;
@@ -141,7 +133,7 @@
 		align-items: center;
 		gap: 0.5rem 1rem;
 	}
-	.steps .row {
+	.work-panel .row {
 		align-items: end;
 	}
 	.used {

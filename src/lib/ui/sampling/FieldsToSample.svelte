@@ -51,7 +51,7 @@
 {#snippet cropCell(row: Row)}{#if row.cropName}{cropText(row)}{:else}<span class="soft">none</span>{/if}{/snippet}
 {#snippet sampleCell(row: Row)}{sampleText(row, data.today)}{/snippet}
 
-<div class="plan">
+<div class="work-panel">
 	<div class="fields">
 		<TextInput size="sm" labelText={`Depths, ${unit}`} placeholder="0-6, 6-24" bind:value={typed.depths} />
 		<TextInput size="sm" labelText="Cores to a bag" inputmode="numeric" bind:value={typed.cores} />
@@ -96,14 +96,6 @@
 />
 
 <style>
-	.plan {
-		display: grid;
-		gap: 0.8rem;
-		padding: 0.9rem 1rem;
-		margin-bottom: 0.9rem;
-		border: 1px solid var(--rule);
-		background: var(--sheet);
-	}
 	.fields {
 		grid-template-columns: 12rem 9rem auto;
 		align-items: end;
