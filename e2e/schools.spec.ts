@@ -31,7 +31,7 @@ test('the hidden acid band shows, lime is summed by layer, and a surface sample 
 	await expect(page.getByText('Sample in layers of 5 cm down to 20 cm')).toBeVisible();
 });
 
-test('six years on, the next crop, and both years in one pass', async ({ page, app }) => {
+test('six years on, the next crop, and both crops in one pass', async ({ page, app }) => {
 	await app.openField('Crow Acre', 'rates');
 	const phosphate = page.getByRole('region', { name: 'Phosphate' });
 	await expect(page.getByText('Rented by the year: sufficiency rates')).toBeVisible();
@@ -47,7 +47,7 @@ test('six years on, the next crop, and both years in one pass', async ({ page, a
 	await phosphate.getByRole('button', { name: 'Reckon with it' }).click();
 	await phosphate.getByRole('button', { name: 'Details' }).click();
 	// 8 ppm: (15 - 8) x 5 + 150 x 0.37 = 90.5 for corn and 35 + 50 x 0.8 = 75 for soybean
-	await phosphate.getByRole('button', { name: 'Choose both years' }).nth(1).click();
+	await phosphate.getByRole('button', { name: 'Choose both crops' }).nth(1).click();
 	await expect(page.getByRole('link', { name: /^Rates .*P 166/ })).toBeVisible();
 	await page.reload();
 	await hydrated(page);

@@ -25,7 +25,7 @@ import { inSystem } from '../units/rate-units';
 import { checkGoal } from './check-goal';
 import { inputReaders } from './input-readers';
 import { limingOf } from './lime/liming';
-import { outlookOf } from './outlook/six-year-outlook';
+import { outlookOf, rotationOf } from './outlook/six-year-outlook';
 import { bothYears } from './phosphorus-potassium/both-years';
 import { nitrogenAccount } from './nitrogen/nitrogen-account';
 import { nitrogenParts } from './nitrogen/nitrogen-parts';
@@ -33,6 +33,7 @@ import { checkCurve } from './nitrogen/check-curve';
 import { isSimulated, ownCurveRules } from './nitrogen/own-curves';
 import { withObjective } from './nitrogen/with-objective';
 import { rateOf } from './rate';
+import { isByTheYear, isTwoYear, secondRates, secondSite } from './second-crop/second-rates';
 
 /** What advice stands on beside the request: guides and crops, loaded once. */
 export interface Knowledge {
@@ -74,7 +75,10 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 	const reading = new SiteReading(site, inputReaders);
 	const wanted = wantedRules(request, knowledge.packs);
 	const prices = request.prices ?? {};
-	const next = nextCropOf(request, knowledge.crops);
+	const second = cropGoalOf(request, 'secondCrop', knowledge.crops);
+	const next = cropGoalOf(request, 'nextCrop', knowledge.crops);
+	const afterFirst = second && reading.of(secondSite(site, second.crop, second.yieldGoal));
+	const after = afterFirst ?? (next && reading.of({ ...site, ...next }));
 	const rates = RATE_NUTRIENTS.flatMap((nutrient) =>
 		wanted
 			.filter(({ rule }) => rule.gives === nutrient)
@@ -83,14 +87,15 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 				...(isSimulated(compiled, request) ? { simulated: true as const } : {}),
 				...(nutrient === 'N' ? nitrogenParts(compiled, reading, request.units) : {}),
 				...(nutrient === 'lime' ? { liming: limingOf(compiled, reading, knowledge.packs, prices, request.units) } : {}),
-				...(next && isTwoYear(nutrient) && isByTheYear(compiled, site)
-					? { bothYears: inSystem(bothYears(compiled, reading, next), request.units) }
+				...(after && isTwoYear(nutrient) && isByTheYear(compiled, site.crop)
+					? { bothYears: inSystem(bothYears(compiled, reading, after, after === afterFirst), request.units) }
 					: {})
 			}))
 	);
 	const cec = cationExchangeCapacity(site.soil);
 	return {
 		rates,
+		...(afterFirst ? { secondRates: secondRates(wanted, afterFirst, prices, request.units) } : {}),
 		findings: readReport({ site, cec, packs: knowledge.packs, ...referencesOf(knowledge) }),
 		derived: derivedOf(site, cec, knowledge.packs, request.units),
 		nitrogen: nitrogenAccount(site, knowledge.packs, request.units),
@@ -104,22 +109,14 @@ function referencesOf({ leafRanges, waterLimits }: Knowledge) {
 	return { leafRanges, waterLimits };
 }
 
-/** A rate that the goal of the year moves; a deficit of the exchange is made good once, whatever grows. */
-function isByTheYear(compiled: CompiledRule, { crop }: Site): boolean {
-	return compiled.forCrop(crop.id)?.needs.includes('yieldGoal') ?? false;
-}
-
-function isTwoYear(nutrient: RateNutrient): nutrient is 'P2O5' | 'K2O' {
-	return nutrient === 'P2O5' || nutrient === 'K2O';
-}
-
 function adviseOutlooks(
-	{ crop, nextCrop, outlookYears = 0 }: AdviseRequest,
+	request: AdviseRequest,
 	wanted: readonly CompiledRule[],
 	reading: SiteReading,
 	packs: PackSet
 ): Outlook[] {
-	const rotation = [{ id: crop.id, yieldGoal: crop.yieldGoal }, ...(nextCrop ? [nextCrop] : [])];
+	const { outlookYears = 0 } = request;
+	const rotation = rotationOf(request);
 	return wanted.flatMap((compiled) => {
 		const { gives } = compiled.rule;
 		if (gives !== 'P2O5' && gives !== 'K2O') return [];
@@ -127,8 +124,9 @@ function adviseOutlooks(
 	});
 }
 
-function nextCropOf({ nextCrop }: AdviseRequest, crops: readonly Crop[]) {
-	return nextCrop && { crop: cropOf(nextCrop.id, crops, '/nextCrop/id'), yieldGoal: nextCrop.yieldGoal };
+function cropGoalOf(request: AdviseRequest, which: 'secondCrop' | 'nextCrop', crops: readonly Crop[]) {
+	const goal = request[which];
+	return goal && { crop: cropOf(goal.id, crops, `/${which}/id`), yieldGoal: goal.yieldGoal };
 }
 
 /**

@@ -40,6 +40,8 @@ export interface SheetSource {
 	crop: Crop;
 	plantingDate: string;
 	previousCrop: string | undefined;
+	/** What is planted after the harvest in the same year. */
+	second?: { crop: Crop; yieldGoal: number } | undefined;
 	/** Year of the life of a perennial's block. */
 	age?: number | undefined;
 	soilSource: string;
@@ -65,7 +67,7 @@ export interface SheetSource {
 
 /** The content of a sheet, complete in itself: printing it again needs neither the book nor the packs. */
 export function buildSheet(source: SheetSource): SheetContent {
-	const { passes, products, cautionList, crop, chosen, request } = source;
+	const { passes, products, cautionList, crop, chosen, request, second } = source;
 	return {
 		format: 1,
 		preparedBy: source.preparedBy,
@@ -81,7 +83,10 @@ export function buildSheet(source: SheetSource): SheetContent {
 			plantingDate: source.plantingDate,
 			...(crop.perennial ? { perennial: true } : {}),
 			...(source.age === undefined ? {} : { age: source.age }),
-			...(source.previousCrop ? { previousCrop: source.previousCrop } : {})
+			...(source.previousCrop ? { previousCrop: source.previousCrop } : {}),
+			...(second
+				? { second: { name: second.crop.name, yieldGoal: second.yieldGoal, yieldUnit: second.crop.yieldUnit } }
+				: {})
 		},
 		soil: { source: source.soilSource, values: source.soilValues },
 		rates: chosen.map(({ nutrient, rate, by, why }) => ({ nutrient, rate, by, why })),

@@ -22,11 +22,17 @@ function cropChanges({ crop: before }: SheetContent, { crop: after }: SheetConte
 	if (before.yieldGoal !== after.yieldGoal) {
 		changes.push(`Goal: ${after.yieldGoal} ${after.yieldUnit}, before ${before.yieldGoal} ${before.yieldUnit}.`);
 	}
+	if (before.second?.name !== after.second?.name || before.second?.yieldGoal !== after.second?.yieldGoal) {
+		changes.push(`Second crop: ${secondText(after)}, before ${secondText(before)}.`);
+	}
 	if (before.plantingDate !== after.plantingDate) {
 		changes.push(`Planting: ${longDate(after.plantingDate)}, before ${longDate(before.plantingDate)}.`);
 	}
 	return changes;
 }
+
+const secondText = ({ second }: SheetContent['crop']) =>
+	second ? `${second.name.toLowerCase()}, goal ${second.yieldGoal} ${second.yieldUnit}` : 'none';
 
 function soilChanges({ soil: before }: SheetContent, { soil: after }: SheetContent): string[] {
 	const changes = after.values.flatMap(({ label, value, unit }) => {

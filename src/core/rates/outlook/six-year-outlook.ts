@@ -5,13 +5,22 @@ import { evaluate } from '../../reading/evaluate';
 import type { Site } from '../../reading/site';
 import type { SiteReading } from '../../reading/site-reading';
 import { readSoilTest } from '../../reading/soil/soil-test';
-import type { CropId, Outlook } from '../../schema-types';
+import type { AdviseRequest, CropGoal, CropId, Outlook } from '../../schema-types';
 import { LB_PER_PPM, lbPerPpmBy, usualLbPerPpm, usualTest, type PhosphateOrPotash } from './lb-per-ppm';
 
-/** A crop of the rotation with its goal. */
-export interface RotationCrop {
-	id: CropId;
-	yieldGoal: number;
+/** A crop of the rotation with its goal, and a second one of the same year. */
+export interface RotationCrop extends CropGoal {
+	second?: CropGoal;
+}
+
+/** The crops of a request in turn: this year's, with the second crop where there is one, and the next one. */
+export function rotationOf({
+	crop,
+	secondCrop,
+	nextCrop
+}: Pick<AdviseRequest, 'crop' | 'secondCrop' | 'nextCrop'>): RotationCrop[] {
+	const first = { id: crop.id, yieldGoal: crop.yieldGoal, ...(secondCrop ? { second: secondCrop } : {}) };
+	return [first, ...(nextCrop ? [nextCrop] : [])];
 }
 
 /**
@@ -37,10 +46,14 @@ export function outlookOf(
 	const perPpm = lbPerPpm(compiled, nutrient, site);
 	if (!perPpm.applies) return no(`${perPpm.reason}. ${perPpm.remedy}`);
 	const turns: Turn[] = [];
-	for (const crop of rotation) {
+	for (const { second, ...crop } of rotation) {
 		const turn = turnOf(compiled, nutrient, reading, crop, packs);
+		// The straw that is taken off is that of the first.
+		const bare = reading.of({ ...reading.site, residueShare: 0 });
+		const other = second && turnOf(compiled, nutrient, bare, second, packs);
 		if (typeof turn === 'string') return no(turn);
-		turns.push(turn);
+		if (typeof other === 'string') return no(other);
+		turns.push(other ? together(turn, other) : turn);
 	}
 	const points: Outlook['years'] = [];
 	let soilTest = start.value;
@@ -111,7 +124,7 @@ function turnOf(
 	compiled: CompiledRule,
 	nutrient: PhosphateOrPotash,
 	reading: SiteReading,
-	{ id, yieldGoal }: RotationCrop,
+	{ id, yieldGoal }: CropGoal,
 	packs: PackSet
 ): Turn | string {
 	const name = id.replace('-', ' ');
@@ -128,6 +141,15 @@ function turnOf(
 		crop: id,
 		removal: off.value,
 		rateAt: (soilTest) => evaluate(compiled, then, { soilTest })
+	};
+}
+
+/** Two crops of one year: both are fertilized from the same test, and both take off. */
+function together(first: Turn, second: Turn): Turn {
+	return {
+		crop: first.crop,
+		removal: first.removal + second.removal,
+		rateAt: (soilTest) => first.rateAt(soilTest) + second.rateAt(soilTest)
 	};
 }
 

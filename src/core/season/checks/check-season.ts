@@ -22,6 +22,7 @@ import { leafSprayShareCheck } from './leaf-spray/leaf-spray-share';
 import { leafSprayStrengthCheck } from './leaf-spray/leaf-spray-strength';
 import { boronCheck } from './totals/boron';
 import type { PassCheck, SeasonCheck } from './check';
+import { byCropOfYear, secondContext } from './second-crop';
 import { coatedRescueCheck } from './urea/coated-rescue';
 import { heavyLimeCheck } from './ground/heavy-lime';
 import { holdingLimitCheck } from './ground/holding-limit';
@@ -105,19 +106,26 @@ const CHECKS: readonly SeasonCheck[] = [
 	latePhosphatePotashCheck,
 	sideDressMethodCheck,
 	stripBandDepthCheck,
-	afterHarvestCheck,
-	totalsCheck
+	afterHarvestCheck
 ];
 
 /** Rules on what goes on over the whole field: they go by the parts of a pass. */
-const SUMS: ReadonlySet<SeasonCheck> = new Set([allUpFrontCheck, placedFactorCheck, wheatSulfurCheck, totalsCheck]);
+const SUMS: ReadonlySet<SeasonCheck> = new Set([allUpFrontCheck, placedFactorCheck, wheatSulfurCheck]);
 
 /** Everything the rules have against a plan, the gravest first. */
 export function checkSeason(passes: readonly Pass[], context: PlanContext): PassCheck[] {
 	const dated = passesInSeason(passes, context.plantingDate);
-	const met = asTheGroundMeets(dated);
+	const { first, then } = byCropOfYear(dated, context);
+	const second = secondContext(context);
 	return gravestFirst([
 		...dateInSeasonCheck(passes, context),
-		...CHECKS.flatMap((check) => check(SUMS.has(check) ? dated : met, context))
+		...rulesOn(first, context),
+		...(second ? rulesOn(then, second) : []),
+		...totalsCheck(dated, context)
 	]);
+}
+
+function rulesOn(passes: readonly Pass[], context: PlanContext): PassCheck[] {
+	const met = asTheGroundMeets(passes);
+	return CHECKS.flatMap((check) => check(SUMS.has(check) ? passes : met, context));
 }

@@ -11,7 +11,7 @@ import { passesInSeason } from '../plan/season-span';
 import { tripOf } from '../plan/trips';
 import { generateWeather, type YearKind } from '../weather/generate-weather';
 import { daysBetween, shiftDate, withKnown } from '../weather/season-weather';
-import type { CatchCrop, Pass, PassCheck, SeasonRequest, Station, WeatherDay } from '../../schema-types';
+import type { Pass, PassCheck, SeasonRequest, Station, WeatherDay } from '../../schema-types';
 import { axisOver, type TimeAxis } from './season-axis';
 
 /** What the board stands on; nothing of it changes while a pass is moved. */
@@ -105,18 +105,20 @@ function weatherFrom(
 }
 
 /**
- * What a catch crop takes up after the harvest, in the same year and the winter after it.
+ * What a catch crop or a second crop takes up after the harvest, in the same year and the winter after it.
+ * @param until the last day of it
  * @returns undefined for crops whose uptake is not known
  * @throws InputError where it is sown before the harvest of this year, or the model does not know it
  */
-export function caughtAfter(
+export function runOnAfter(
 	{ context, request, knowledge, kind }: BoardGround,
 	{ axis, harvest }: BoardYear,
-	catchCrop: CatchCrop
+	then: Pick<SeasonRequest, 'catchCrop' | 'secondCrop'>,
+	until: string
 ): RunAnswer | undefined {
 	if (harvest === undefined) return undefined;
-	const days = weatherFrom(axis.from, daysBetween(axis.from, catchCrop.endedOn), context, kind);
-	return runSeason({ ...inYear(request, request.passes, days, context, knowledge), catchCrop }, knowledge);
+	const days = weatherFrom(axis.from, daysBetween(axis.from, until), context, kind);
+	return runSeason({ ...inYear(request, request.passes, days, context, knowledge), ...then }, knowledge);
 }
 
 function typicalYear(station: Station, from: string, days: number, plantingDate: string, kind: YearKind): WeatherDay[] {

@@ -20,8 +20,7 @@ import { irrigationDays } from './irrigation-days';
 import type { SeasonRun } from './season-run';
 import { simulateSeason, type SeasonCrop, type SeasonSoil } from './simulate-season';
 import { passNutrient } from '../plan/pass/pass-nutrients';
-import { catchCropAnswer, catchCropOf, withoutCatch } from './catch-crop-run';
-import { catchCropModel } from './growth/catch-crop';
+import { afterHarvestAnswer, bareAfter, harvestBeforeSecond, thenGrown } from './after-harvest/after-harvest-run';
 import { cropGrowth } from './growth/crop-growth';
 import { daysToReach } from './reach';
 import { offsetOf } from '../plan/placement-facts';
@@ -106,8 +105,8 @@ export function runSeason(request: SeasonRequest, knowledge: SeasonKnowledge): R
 		days: Array.from({ length: Math.min(days, crop.harvested + 1) }, (_, day) =>
 			dayOf(run, weather[day]!.date, day, inUnit)
 		),
-		...(plan.catchCrop
-			? { catchCrop: catchCropAnswer(plan.catchCrop, run, simulate(withoutCatch(crop)), last, inUnit) }
+		...(plan.next
+			? { [plan.next.kind]: afterHarvestAnswer(plan.next, crop, run, simulate(bareAfter(crop)), last, inUnit) }
 			: {}),
 		balance: {
 			atStart: inUnit(initial),
@@ -156,12 +155,12 @@ function carrying({ passes }: SeasonRequest, knowledge: SeasonKnowledge, plantin
 function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const { soil: facts } = request;
 	const { established, uptake } = cropGrowth(request, knowledge);
-	const { start, planting, harvest } = seasonDates(request, knowledge);
+	const { start, planting, harvest: usual } = seasonDates(request, knowledge);
+	const harvest = harvestBeforeSecond(request, usual);
 	const planted = differenceInCalendarDays(parseISO(planting), parseISO(start));
 	const harvested = differenceInCalendarDays(parseISO(harvest), parseISO(start));
-	const { catchCrop: asked } = request;
-	const caughtBy = asked && catchCropModel(asked, harvest, knowledge.seasonModel);
-	const ends = asked ? daysBetween(start, asked.endedOn) : harvested;
+	const next = thenGrown(request, harvest, knowledge);
+	const ends = next ? daysBetween(start, next.ends) : harvested;
 	const { weather, latitude } = seasonWeather(request, knowledge.stations, start, ends + 1);
 	const assumed: string[] = [];
 	const taken = <K extends keyof typeof ASSUMED>(key: K, name: string, said = String(ASSUMED[key])) => {
@@ -196,7 +195,7 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 		harvested,
 		established,
 		wantedBy: (day) => wanted(weather[day]!.date) * KG_HA_PER_LB_AC,
-		...(asked && caughtBy ? { then: catchCropOf(asked, caughtBy, start, weather, seasonModel) } : {})
+		...(next ? { then: next.grows(start, weather) } : {})
 	};
 	const dated = carrying(request, knowledge, planting).map((one) => ({
 		...one,
@@ -208,7 +207,7 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	return {
 		start,
 		days: Math.min(weather.length, ends + 1),
-		catchCrop: caughtBy,
+		next,
 		weather,
 		latitude,
 		soil,

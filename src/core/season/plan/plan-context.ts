@@ -24,6 +24,9 @@ import type { KnownWeather } from '../weather/known-weather';
 /** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
 export type ChosenRates = Partial<Record<RateNutrient, number>>;
 
+/** The second crop of a year with its days. */
+export type SecondPlan = Pick<PlanContext, 'crop' | 'yieldGoal' | 'plantingDate' | 'schedule' | 'stages'>;
+
 /** All that the season's rules look at. */
 export interface PlanContext {
 	crop: Crop;
@@ -78,6 +81,8 @@ export interface PlanContext {
 	plantAge: number | undefined;
 	/** Whose normals stand for the usual weather. */
 	station: Station;
+	/** What is planted after the harvest of the same year; undefined where nothing is, or its day is not known. */
+	second?: SecondPlan | undefined;
 	/** In which amounts are said to the reader. */
 	units: UnitSystem;
 }

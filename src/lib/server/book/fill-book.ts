@@ -139,6 +139,7 @@ function writeYear(writer: Writer, fieldId: string, year: BookYear, sources: Sou
 		next_crop: year.nextCrop ?? null,
 		next_yield_goal: year.nextYieldGoal ?? null,
 		nitrogen: year.nitrogen ? JSON.stringify(year.nitrogen) : null,
+		...(year.secondCrop ? { second_crop: JSON.stringify(year.secondCrop) } : {}),
 		...(year.catchCrop ? { catch_crop: JSON.stringify(year.catchCrop) } : {}),
 		...(irrigation === undefined ? {} : { irrigation }),
 		...(year.blockYear ? { block_year: JSON.stringify(year.blockYear) } : {})

@@ -1,25 +1,26 @@
 import { existsSync } from 'node:fs';
 import type { Database } from 'better-sqlite3';
-import book from './layouts/001-book.sql?raw';
-import rates from './layouts/002-rates.sql?raw';
-import nitrogen from './layouts/003-nitrogen.sql?raw';
-import season from './layouts/004-season.sql?raw';
-import supply from './layouts/005-supply.sql?raw';
-import ground from './layouts/006-ground.sql?raw';
-import zoneSeasons from './layouts/007-zone-seasons.sql?raw';
-import passColumns from './layouts/008-pass-columns.sql?raw';
-import blocks from './layouts/009-blocks.sql?raw';
-import growers from './layouts/010-growers.sql?raw';
-import spreadAndLeaf from './layouts/011-spread-and-leaf.sql?raw';
-import spotsLeafFilesAndWater from './layouts/012-spots-leaf-files-and-water.sql?raw';
-import ownLeafRanges from './layouts/013-own-leaf-ranges.sql?raw';
-import trials from './layouts/014-trials.sql?raw';
-import decisions from './layouts/015-decisions.sql?raw';
-import houseProgrammes from './layouts/016-house-programmes.sql?raw';
-import applications from './layouts/017-applications.sql?raw';
-import catchCrops from './layouts/018-catch-crops.sql?raw';
-import eventsOfFields from './layouts/019-events-of-fields.sql?raw';
-import samplingBags from './layouts/020-sampling-bags.sql?raw';
+import book from './layouts/001-020/001-book.sql?raw';
+import rates from './layouts/001-020/002-rates.sql?raw';
+import nitrogen from './layouts/001-020/003-nitrogen.sql?raw';
+import season from './layouts/001-020/004-season.sql?raw';
+import supply from './layouts/001-020/005-supply.sql?raw';
+import ground from './layouts/001-020/006-ground.sql?raw';
+import zoneSeasons from './layouts/001-020/007-zone-seasons.sql?raw';
+import passColumns from './layouts/001-020/008-pass-columns.sql?raw';
+import blocks from './layouts/001-020/009-blocks.sql?raw';
+import growers from './layouts/001-020/010-growers.sql?raw';
+import spreadAndLeaf from './layouts/001-020/011-spread-and-leaf.sql?raw';
+import spotsLeafFilesAndWater from './layouts/001-020/012-spots-leaf-files-and-water.sql?raw';
+import ownLeafRanges from './layouts/001-020/013-own-leaf-ranges.sql?raw';
+import trials from './layouts/001-020/014-trials.sql?raw';
+import decisions from './layouts/001-020/015-decisions.sql?raw';
+import houseProgrammes from './layouts/001-020/016-house-programmes.sql?raw';
+import applications from './layouts/001-020/017-applications.sql?raw';
+import catchCrops from './layouts/001-020/018-catch-crops.sql?raw';
+import eventsOfFields from './layouts/001-020/019-events-of-fields.sql?raw';
+import samplingBags from './layouts/001-020/020-sampling-bags.sql?raw';
+import secondCrops from './layouts/021-040/021-second-crops.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -42,7 +43,8 @@ const MIGRATIONS: readonly string[] = [
 	applications,
 	catchCrops,
 	eventsOfFields,
-	samplingBags
+	samplingBags,
+	secondCrops
 ];
 
 /** The layout of a book of this program. */

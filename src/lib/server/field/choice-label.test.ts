@@ -16,7 +16,7 @@ const rates = [
 test('what the history says of rates that were settled', () => {
 	const n = { nutrient: 'N', method: 'plains/balance' } as const;
 	expect(choiceLabel([n], rates)).toBe('Chose mass balance for N');
-	expect(choiceLabel([{ ...n, bothYears: true }], rates)).toBe('Chose mass balance for N, two years in one pass');
+	expect(choiceLabel([{ ...n, bothYears: true }], rates)).toBe('Chose mass balance for N, both crops in one pass');
 	expect(choiceLabel([n], rates, { objective: 'most-yield' })).toBe('Chose maximum yield by Corn on silt loam for N');
 	expect(choiceLabel([n, { nutrient: 'P2O5', method: 'plains/p' }], rates)).toBe('Chose Plains guide throughout');
 	expect(choiceLabel([{ nutrient: 'S', ownRate: 9, reason: 'pale' }], rates)).toBe('Set S by own judgement');

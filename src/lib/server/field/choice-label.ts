@@ -13,5 +13,5 @@ export function choiceLabel(choices: readonly Choice[], rates: readonly Rate[], 
 	const objective = OBJECTIVES.find(({ id }) => id === nitrogen?.objective);
 	if (objective && rate) return `Chose ${objective.name.toLowerCase()} by ${rate.title} for ${first.nutrient}`;
 	const school = rate ? schoolName(rate.school).toLowerCase() : first.method;
-	return `Chose ${school} for ${first.nutrient}${first.bothYears ? ', two years in one pass' : ''}`;
+	return `Chose ${school} for ${first.nutrient}${first.bothYears ? ', both crops in one pass' : ''}`;
 }

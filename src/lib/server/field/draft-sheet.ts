@@ -2,7 +2,7 @@ import { buildSheet } from '../../../core/sheet/build-sheet';
 import { readResult } from '../../../core/reading/soil/read-result';
 import { decisionText } from '../../../core/season/decisions/decision-text';
 import { productOf } from '../../../core/season/plan/plan-context';
-import type { Analyte, Decision, Prescription, SheetContent, SheetLeafTest } from '../../../core/schema-types';
+import type { Analyte, Crop, Decision, Prescription, SheetContent, SheetLeafTest } from '../../../core/schema-types';
 import type { Advice, FieldYear } from './field-year';
 import { currentLibrary } from '../current-library';
 import type { Settings } from '../stores/settings';
@@ -20,7 +20,7 @@ export function draftSheet(
 	prescriptions: ReadonlyMap<string, Prescription>,
 	{ leafTests, decisions }: { leafTests: readonly SheetLeafTest[]; decisions: readonly Decision[] }
 ): SheetContent {
-	const { packs, products, cautions } = currentLibrary();
+	const { packs, products, cautions, crops } = currentLibrary();
 	const { cec } = advice.answer.derived.worksheets;
 	const values = [...SHOWN_ANALYTES.map((analyte) => readResult(advice.site.soil, analyte)), cec!];
 	const used = new Set(advice.choices.map(({ method }) => method?.split('/')[0]));
@@ -38,6 +38,7 @@ export function draftSheet(
 		crop: advice.crop,
 		plantingDate: advice.context.plantingDate,
 		previousCrop: advice.goal.previous_crop ?? undefined,
+		second: secondOf(advice, crops),
 		age: advice.context.plantAge,
 		soilSource: source.filter(Boolean).join(', '),
 		soilValues: values.filter((value) => value.applies),
@@ -58,4 +59,9 @@ export function draftSheet(
 		loads,
 		prescriptions
 	});
+}
+
+function secondOf({ request: { secondCrop } }: Advice, crops: readonly Crop[]) {
+	const crop = crops.find(({ id }) => id === secondCrop?.id);
+	return secondCrop && crop && { crop, yieldGoal: secondCrop.yieldGoal };
 }

@@ -29,13 +29,13 @@ import { listLeafTests } from '../stores/tests/leaf-tests';
 import { blockOf, findField, listFieldSamples, type FieldRow, type SampleRecord } from '../stores/fields';
 import {
 	blockYearOf,
-	catchCropOf,
 	findFieldYear,
 	listChoices,
 	listEarlierPasses,
 	seasonSoFar,
 	type FieldYearRow
 } from '../stores/field-years';
+import { catchCropOf, secondCropOf } from '../stores/plan/after-the-harvest';
 import { pricesOn, type PriceList } from '../stores/prices';
 import { irrigationOf, listWaterSources } from '../stores/water/water-sources';
 
@@ -138,6 +138,7 @@ function requestOf(records: Records, library: Library, today: string): AdviseReq
 	const { field, goal, samples, prices, tests, leafTests, irrigation } = records;
 	const [sample, ...olderSamples] = samples;
 	const { products } = library;
+	const second = secondCropOf(goal);
 	const price = (item: string) => prices.get(item);
 	// Every approach is worked out in the lime that is bought: its tons are those of the plan, the price and the order.
 	const lime = products.find(({ id }) => id === (goal.liming_product ?? REFERENCE_LIME));
@@ -179,6 +180,7 @@ function requestOf(records: Records, library: Library, today: string): AdviseReq
 		limingMaterial: lime?.lime,
 		nextCrop:
 			goal.next_crop && goal.next_yield_goal ? { id: goal.next_crop, yieldGoal: goal.next_yield_goal } : undefined,
+		secondCrop: second && { id: second.id, yieldGoal: second.yieldGoal },
 		nitrogen: termsWithWhatIsLeft(records, products),
 		irrigation,
 		inSeason: Object.keys(tests).length > 0 ? tests : undefined,

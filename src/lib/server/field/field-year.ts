@@ -37,6 +37,7 @@ import { fieldRequest, plantingDateOf, recordsOf, REFERENCE_LIME, testedOn, type
 import type { Library } from '../knowledge';
 import { findField, listFieldSamples, type FieldRow, type SampleRecord } from '../stores/fields';
 import { findFieldYear, type FieldYearRow } from '../stores/field-years';
+import { secondCropOf } from '../stores/plan/after-the-harvest';
 import { pricesOn, type PriceList } from '../stores/prices';
 import { listCurves } from '../stores/response-curves';
 
@@ -175,7 +176,22 @@ function planContext(
 		block: site.block,
 		plantAge: ageOf(site),
 		station,
+		second: secondPlan(goal, library),
 		units: field.units
+	};
+}
+
+/** The second crop of a year, where its day is known. */
+function secondPlan(goal: FieldYearRow, { crops, schedules, stages }: Library): PlanContext['second'] {
+	const { id, yieldGoal, plantingDate } = secondCropOf(goal) ?? {};
+	const crop = crops.find((one) => one.id === id);
+	if (!crop || yieldGoal === undefined || plantingDate === undefined) return undefined;
+	return {
+		crop,
+		yieldGoal,
+		plantingDate,
+		schedule: schedules.find((one) => one.crop === id),
+		stages: stages.find((one) => one.crop === id)
 	};
 }
 

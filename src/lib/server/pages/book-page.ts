@@ -2,7 +2,9 @@ import { listEvents } from '../stores/events';
 import { advisedThenOf } from '../field/looking-back/advised-then';
 import { balanceOf, inUnits, movesOf } from '../field/looking-back/field-balance';
 import { afterHarvest } from '../field/season/after-harvest';
-import { catchCropOf, listPasses } from '../stores/field-years';
+import { namedSecond } from '../field/season/second-crop-view';
+import { listPasses } from '../stores/field-years';
+import { catchCropOf } from '../stores/plan/after-the-harvest';
 import { applicationViews, stateOf } from './application-views';
 import { catalogueFor } from '../../../core/supply/catalogue/offered-for';
 import { measuredBy, passView } from './pass-view';
@@ -20,6 +22,7 @@ export function bookPage(desk: Desk, address: FieldAddress) {
 	const crop = crops.find(({ id }) => id === goal?.crop);
 	const balance = balanceOf(desk, field, year);
 	const ofYear = balance.find((one) => one.year === year);
+	const after = sown && advice && afterHarvest(advice, 'normal', units, desk.library);
 	const passes = goal ? listPasses(desk.book, goal.id) : [];
 	return {
 		fieldId: field.id,
@@ -30,6 +33,7 @@ export function bookPage(desk: Desk, address: FieldAddress) {
 			yieldGoal: goal.yield_goal,
 			harvested: goal.harvested_yield
 		},
+		second: goal && namedSecond(goal, crops),
 		passes: passes.map((record) => ({
 			...passView(record, products, units),
 			...stateOf(record, field.area_ac ?? undefined, units)
@@ -49,7 +53,7 @@ export function bookPage(desk: Desk, address: FieldAddress) {
 		logs: (goal ? listPrescriptions(desk.book, goal.id) : []).flatMap(({ content, applied }) =>
 			applied.map((log) => ({ id: log.id, label: content.name, ...log.content }))
 		),
-		catchCrop: sown && advice && { sown, after: afterHarvest(advice, 'normal', units, desk.library) },
+		catchCrop: sown && after && { sown, after },
 		balance: balance.map((one) => inUnits(one, units)).reverse(),
 		moves: movesOf(desk, field, balance, units),
 		advised: goal && ofYear && advisedThenOf(desk, field, goal, ofYear),

@@ -5,6 +5,7 @@ import { goalFactsOf } from '../api/standing';
 import type { Advice, FieldYear } from '../field/field-year';
 import type { Desk } from '../desk';
 import { blockYearOf, findFieldYear } from '../stores/field-years';
+import { lastCropOf } from '../stores/plan/after-the-harvest';
 
 /** What the goal form needs: the crops there are and what stands now. */
 export function goalPage({ book, library }: Desk, { field, year, goal, advice }: FieldYear) {
@@ -40,7 +41,7 @@ export function goalPage({ book, library }: Desk, { field, year, goal, advice }:
 		seen: goal ? goalFactsOf(goal) : null,
 		usualPlanting: advice?.context.plantingDate,
 		perennial: advice?.crop.perennial ? perennialYear(advice) : undefined,
-		lastCrop: lastYear?.crop
+		lastCrop: lastYear && lastCropOf(lastYear)
 	};
 }
 

@@ -76,6 +76,13 @@ function lastYearsBalance({ book, library }: Desk, { field, year }: FieldYear): 
 	if (!before?.harvested_yield) {
 		return notApplicable(label, `no harvest is recorded for ${year - 1}`, 'Record it under Scouting and records.');
 	}
+	if (before.second_crop !== null) {
+		return notApplicable(
+			label,
+			`two crops were grown in ${year - 1}`,
+			'Their balance stands under Scouting and records.'
+		);
+	}
 	const { crops, products } = library;
 	const crop = crops.find(({ id }) => id === before.crop)!;
 	const parts = appliedPasses(book, before.id).map((pass) => passNutrientFigure(pass, productOf(pass, products), 'N'));

@@ -72,7 +72,7 @@ function typedIn(site: Advice['site'], units: UnitSystem): { unit: string; perAr
 }
 
 /** Common practice. */
-function ownNitrogen(crop: string): string {
+export function ownNitrogen(crop: string): string {
 	return `${crop} fixes its own nitrogen: inoculate where it has not grown for years.`;
 }
 

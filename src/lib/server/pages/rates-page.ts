@@ -4,7 +4,7 @@ import { effectiveFraction } from '../../../core/rates/lime/liming-material';
 import { pricePerEffectiveTon } from '../../../core/rates/lime/liming';
 import { SiteReading } from '../../../core/reading/site-reading';
 import { inputReaders } from '../../../core/rates/input-readers';
-import { outlookOf } from '../../../core/rates/outlook/six-year-outlook';
+import { outlookOf, rotationOf } from '../../../core/rates/outlook/six-year-outlook';
 import { removalSentence } from '../../../core/rates/phosphorus-potassium/removal-compared';
 import { tenureAdvice } from '../../../core/rates/phosphorus-potassium/tenure-advice';
 import { readSoilPh } from '../../../core/reading/soil/ph-scale';
@@ -18,6 +18,7 @@ import { leafFindings } from '../field/leaf-readings';
 import { costOfRates, rateRow, type RateRow, type RowHead } from './rate-row';
 import { goalPage } from './goal-page';
 import { nitrogenPage } from './nitrogen-page';
+import { secondCropView } from '../field/season/second-crop-view';
 import { SCHOOL_ORDER, schoolName } from '../../school-names';
 import type { Desk, FieldAddress } from '../desk';
 
@@ -56,6 +57,7 @@ export function ratesPage(desk: Desk, address: FieldAddress) {
 		tenure: tenureAdvice(fieldYear.field.tenure ?? undefined),
 		outlooks: advice ? outlooks(desk, advice, units) : [],
 		nextCrop: advice?.request.nextCrop,
+		second: secondCropView(library, advice, units),
 		lime: advice ? limeOf(desk, fieldYear, advice, units) : undefined,
 		nitrogen: advice ? nitrogenPage(desk, fieldYear, advice, units) : undefined,
 		hasPasses: (advice?.passes.length ?? 0) > 0,
@@ -77,9 +79,8 @@ export type RatesPage = ReturnType<typeof ratesPage>;
 /** Where each approach takes the soil test of P and K in six years, this crop and the next one in turn. */
 function outlooks({ library }: Desk, { site, request, answer }: Advice, units: UnitSystem) {
 	const { packs } = library;
-	const { crop, nextCrop } = request;
 	const reading = new SiteReading(site, inputReaders);
-	const rotation = [{ id: crop.id, yieldGoal: crop.yieldGoal }, ...(nextCrop ? [nextCrop] : [])];
+	const rotation = rotationOf(request);
 	return (['P2O5', 'K2O'] as const).map((nutrient) => ({
 		nutrient,
 		schools: packs.rules

@@ -12,7 +12,8 @@ import { broughtInYear } from '../../../core/water/irrigation';
 import { decisionViews } from '../field/season/decision-views';
 import { listKeptPlans } from '../stores/plan/decisions';
 import { afterHarvest } from '../field/season/after-harvest';
-import { catchCropOf } from '../stores/field-years';
+import { catchCropOf } from '../stores/plan/after-the-harvest';
+import { namedSecond } from '../field/season/second-crop-view';
 import { boardGround } from '../field/season/board-ground';
 import { measuredBy, passView } from './pass-view';
 import type { Desk, FieldAddress } from '../desk';
@@ -62,6 +63,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 			/** A perennial stands over the winter: nothing is sown after it. */
 			after: crop.perennial ? undefined : afterHarvest(advice, kind, units, library),
 			sown: catchCropOf(advice.goal),
+			second: namedSecond(advice.goal, library.crops),
 			catchCrops: library.seasonModel.catchCrops.map(({ id, name }) => ({ id, name })),
 			hasStress: context.schedule?.uptake !== undefined,
 			decisions: decisionViews(desk, advice, units),

@@ -4,7 +4,6 @@ import type { Database } from 'better-sqlite3';
 import type { Choice } from '../../../core/rates/choose';
 import type {
 	BlockYear,
-	CatchCrop,
 	CropId,
 	GoalAction,
 	NitrogenTerms,
@@ -49,6 +48,8 @@ export interface FieldYearRow {
 	followed: string | null;
 	/** CatchCrop as JSON: what is sown after the harvest. */
 	catch_crop: string | null;
+	/** SecondCrop as JSON: what is planted after the harvest of the same year. */
+	second_crop: string | null;
 }
 
 export function findFieldYear(db: Database, fieldId: string, year: number): FieldYearRow | undefined {
@@ -134,29 +135,6 @@ export function cutCrop(
 
 export function blockYearOf({ block_year }: Pick<FieldYearRow, 'block_year'>): BlockYear {
 	return block_year === null ? {} : fromJson<BlockYear>(block_year);
-}
-
-/** Names the crop of the year after, or takes it back. */
-export function setNextCrop(
-	db: Database,
-	fieldYear: FieldYearRow,
-	next: Pick<FieldYearRow, 'next_crop' | 'next_yield_goal'>
-): void {
-	const label = next.next_crop ? `Named ${next.next_crop.replace('-', ' ')} as next crop` : 'Cleared the next crop';
-	act(db, { label, fieldYear }, (writer) => writer.update('field_year', fieldYear.id, { ...next }));
-}
-
-/** Sows a catch crop after the harvest of a year, or takes that back. */
-export function setCatchCrop(db: Database, fieldYear: FieldYearRow, catchCrop: CatchCrop | null): void {
-	const label = catchCrop
-		? `Set ${catchCrop.crop.replace('-', ' ')} after the ${fieldYear.year} harvest`
-		: `Removed the catch crop after the ${fieldYear.year} harvest`;
-	const catch_crop = catchCrop && JSON.stringify(catchCrop);
-	act(db, { label, fieldYear }, (writer) => writer.update('field_year', fieldYear.id, { catch_crop }));
-}
-
-export function catchCropOf({ catch_crop }: Pick<FieldYearRow, 'catch_crop'>): CatchCrop | undefined {
-	return catch_crop === null ? undefined : fromJson<CatchCrop>(catch_crop);
 }
 
 /** What the adviser wants of nitrogen this year, and what else brings some. */

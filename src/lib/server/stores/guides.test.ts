@@ -3,7 +3,7 @@ import path from 'node:path';
 import Database from 'better-sqlite3';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { PackDocument } from '../../../core/schema-types';
-import firstLayout from '../book/layouts/001-book.sql?raw';
+import firstLayout from '../book/layouts/001-020/001-book.sql?raw';
 import { undo, undoable } from '../book/act';
 import { migrate } from '../book/migrate';
 import { openBook } from '../book/open-book';
@@ -73,7 +73,7 @@ it('a book of the first layout is carried over with all that is in it', () => {
 		"INSERT INTO choice (id, field_year_id, nutrient, method) VALUES ('y:N', 'y', 'N', 'tri-state-1995/nitrogen')"
 	);
 	migrate(old);
-	expect(old.pragma('user_version', { simple: true })).toBe(20);
+	expect(old.pragma('user_version', { simple: true })).toBe(21);
 	expect(old.prepare('SELECT yield_goal, liming_product, next_crop FROM field_year').get()).toEqual({
 		yield_goal: 160,
 		liming_product: null,

@@ -6,7 +6,7 @@ import { PASSES_OF_YEAR, passesOfYear } from './plan/applications';
 
 type LastHarvest = Pick<
 	FieldYearRow,
-	'year' | 'crop' | 'harvested_yield' | 'residue_removed_percent' | 'irrigation'
+	'year' | 'crop' | 'harvested_yield' | 'residue_removed_percent' | 'irrigation' | 'second_crop'
 > & {
 	/** What was applied that year. */
 	passes: Pass[];
@@ -16,7 +16,7 @@ type LastHarvest = Pick<
 export function lastHarvests(db: Database): ReadonlyMap<string, LastHarvest> {
 	const rows = db
 		.prepare<[], Omit<LastHarvest, 'passes'> & { field_id: string; passes: string }>(
-			`SELECT y.field_id, y.year, y.crop, y.harvested_yield, y.residue_removed_percent, y.irrigation,
+			`SELECT y.field_id, y.year, y.crop, y.harvested_yield, y.residue_removed_percent, y.irrigation, y.second_crop,
 				${PASSES_OF_YEAR} AS passes
 			FROM field_year y
 			WHERE y.harvested_yield IS NOT NULL AND NOT EXISTS

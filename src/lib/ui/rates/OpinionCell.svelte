@@ -67,11 +67,11 @@
 		{/if}
 		{#if opinion.bothYears?.applies}
 			<div class="both small">
-				Both years in one pass: <strong><Quantity answer={opinion.bothYears} bare /></strong>
+				Both crops in one pass: <strong><Quantity answer={opinion.bothYears} bare /></strong>
 				{#if chosen === 'both years'}<span class="mark">✓ chosen</span>{:else}<button
 						type="button"
 						class="plain"
-						onclick={() => choose(true)}>Choose both years</button
+						onclick={() => choose(true)}>Choose both crops</button
 					>{/if}
 			</div>
 		{/if}

@@ -15,9 +15,11 @@
 	interface Props {
 		outlook: RatesPage['outlooks'][number];
 		nextCrop: RatesPage['nextCrop'];
+		/** "Winter wheat and soybean", of a year with a second crop. */
+		second: string | undefined;
 		page: RatesPage['goalPage'];
 	}
-	const { outlook, nextCrop, page }: Props = $props();
+	const { outlook, nextCrop, second, page }: Props = $props();
 	type School = Props['outlook']['schools'][number];
 
 	const shown = $derived(outlook.schools.filter(({ applies }) => applies));
@@ -31,6 +33,7 @@
 	);
 	const rateUnit = $derived(shown[0]?.applied?.applies ? shown[0].applied.unit : 'lb/ac');
 	const name = $derived(outlook.nutrient === 'P2O5' ? 'phosphate' : 'potash');
+	const nextName = $derived(page.crops.find(({ id }) => id === nextCrop?.id)?.name.toLowerCase());
 	const annual = $derived(page.crops.filter(({ perennial }) => !perennial));
 
 	let crop = $state(untrack(() => nextCrop?.id ?? ''));
@@ -79,9 +82,11 @@
 	<p class="small soft">
 		Each year its {name} goes on, the crop takes off, and the test moves by the difference over the pounds that make one ppm{#if shown[0]?.lbPerPpm?.applies}:
 			<Quantity answer={shown[0].lbPerPpm} /> ({shown[0].name}){/if}.
-		{nextCrop
-			? `${page.crops.find(({ id }) => id === page.goal?.crop)?.name} and ${page.crops.find(({ id }) => id === nextCrop.id)?.name.toLowerCase()} in turn, from ${page.year}.`
-			: 'The same crop and goal each year.'} Tests by different methods are different numbers.
+		{second
+			? `${second} count together each year${nextCrop ? `, ${nextName} in turn` : ''}.`
+			: nextCrop
+				? `${page.crops.find(({ id }) => id === page.goal?.crop)?.name} and ${nextName} in turn, from ${page.year}.`
+				: 'The same crop and goal each year.'} Tests by different methods are different numbers.
 	</p>
 {/if}
 {#each silent as school (school.method)}
@@ -100,7 +105,9 @@
 	<TextInput size="sm" labelText={`Its goal, ${next?.yieldUnit ?? ''}`} inputmode="decimal" bind:value={goal} />
 	<Button size="small" type="submit">Reckon with it</Button>
 </form>
-<p class="small soft">With the next crop named, {name} for both years can be chosen above and go on in one pass.</p>
+{#if !second}<p class="small soft">
+		With the next crop named, {name} for both can be chosen above and go on in one pass.
+	</p>{/if}
 {#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 
 <style>

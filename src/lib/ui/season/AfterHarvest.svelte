@@ -2,22 +2,26 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import type { CatchCrop } from '$core/schema-types';
+	import type { CatchCrop, SecondCrop } from '$core/schema-types';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import type { AfterHarvest } from '$lib/server/field/season/after-harvest';
 	import { save, type YearAddress } from '../forms/call';
 	import DayField from '../forms/DayField.svelte';
 	import CatchText from './CatchText.svelte';
+	import SecondText from './SecondText.svelte';
 
 	interface Props {
 		address: YearAddress;
 		sown: CatchCrop | undefined;
+		second: { planted: SecondCrop; name: string; unit: string } | undefined;
 		after: AfterHarvest;
 		/** Catch crops that the model knows. */
 		known: readonly { id: string; name: string }[];
 		kind: string;
+		units: UnitSystem;
 	}
-	const { address, sown, after, known, kind }: Props = $props();
+	const { address, sown, second, after, known, kind, units }: Props = $props();
 
 	const from = untrack(() => sown);
 	let crop = $state(from?.crop ?? untrack(() => known[0]!.id));
@@ -38,9 +42,10 @@
 
 <section class="section" aria-label="After the harvest">
 	<h2>After the harvest</h2>
+	{#if second && after.second}<SecondText {second} grown={after.second} {kind} {units} />{/if}
 	{#if sown}
 		<CatchText {sown} {after} {kind} />
-	{:else}
+	{:else if !second}
 		<p class="soft">
 			A catch crop takes up nitrogen that the harvest left and that winter would leach.
 			{#if after.harvest}The usual harvest is about {longDate(after.harvest)}.{/if}

@@ -4,7 +4,7 @@
 	import { placementText } from '$core/season/plan/placement-text';
 	import type { SheetContent } from '$core/schema-types';
 	import { quantityIn } from '$core/units/amount-text';
-	import { startText } from '$core/sheet/start-text';
+	import { goalText } from '$core/sheet/goal-text';
 	import { inSystem, unitInSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '../figure/Quantity.svelte';
@@ -23,10 +23,7 @@
 			<p>
 				{content.grower}{content.field.areaAcres
 					? `, ${quantityIn(content.units, content.field.areaAcres, 'ac')}`
-					: ''}. Goal
-				{quantityIn(content.units, content.crop.yieldGoal, content.crop.yieldUnit)}{content.crop.previousCrop
-					? ` after ${content.crop.previousCrop.replace('-grain', '').replace('-', ' ')}`
-					: ''}; {startText(content.crop)}.
+					: ''}. {goalText(content)}.
 			</p>
 		</div>
 		<p class="right">

@@ -24,13 +24,22 @@ const year: BookedYear = {
 	strawShare: 0,
 	planned: [...passes, pass('potash', 100)],
 	applied: passes,
-	irrigation: undefined
+	irrigation: undefined,
+	second: undefined
 };
 const prices: Record<string, number> = { 'product:urea': 500, 'product:map': 700, 'product:aglime': 30 };
 const numbers = (change: Partial<BookedYear> = {}, list = prices) =>
 	bookYear({ ...year, ...change }, removalsOf(library.packs), library.products, (item) => list[item]);
 
 describe('the numbers of a year', () => {
+	it('have both harvests of a year with a second crop, and no cost a bushel of two crops', () => {
+		const second = { crop: library.crops.find(({ id }) => id === 'sunflower')!, harvested: 1500 };
+		// IPNI tables, from memory: 0.0097 lb P2O5 in a lb of sunflower.
+		const { balance, costPerYield, cost } = numbers({ second });
+		expect(balance.P2O5).toBeCloseTo(52 - 70 - 14.55, 9);
+		expect([cost === undefined, costPerYield]).toEqual([false, undefined]);
+		expect(numbers({ second: { ...second, harvested: undefined } }).balance).toEqual({});
+	});
 	it('are a sum by hand', () => {
 		// 300 lb urea (46 %) and 100 lb MAP (11-52-0); 200 bu take 0.67 N, 0.35 P2O5, 0.25 K2O, 0.08 S lb/bu: trade analyses, IPNI tables from memory.
 		const { balance, applied, planned, cost, costPerYield, lime } = numbers();

@@ -8,7 +8,7 @@ import { passCost, type PriceOf } from '../pass/pass-cost';
 import { passNutrient, poundsPerAcre } from '../pass/pass-nutrients';
 import { LB_PER_SHORT_TON } from '../../../units/factors';
 import { productOf } from '../plan-context';
-import { BALANCED, removalRule, type Balanced } from './nutrient-balance';
+import { BALANCED, removalRule, type Balanced, type HarvestedSecond } from './nutrient-balance';
 
 /** A year of a field as the book has it. */
 export interface BookedYear {
@@ -23,6 +23,7 @@ export interface BookedYear {
 	planned: readonly Pass[];
 	applied: readonly Pass[];
 	irrigation: FieldIrrigation | undefined;
+	second: HarvestedSecond | undefined;
 }
 
 type Pounds = Record<Balanced, number>;
@@ -36,7 +37,7 @@ export interface YearNumbers {
 	balance: Partial<Pounds>;
 	/** $/ac of what was applied, at the prices given; undefined while one of them is missing. */
 	cost?: number;
-	/** $ for each unit of the harvest. */
+	/** $ for each unit of the harvest; undefined where two crops were harvested. */
 	costPerYield?: number;
 	/** lb of pure CaCO3/ac that undo the acid of what was applied; undefined where that of a product is not known. */
 	acidity?: number;
@@ -65,7 +66,7 @@ export function removalsOf(packs: Pick<PackSet, 'rules'>): Removals {
 
 /** What a year came to, as numbers alone: a book of thousands of fields over years is read in one go. The formulas are those of the worksheets. */
 export function bookYear(
-	{ crop, harvested, strawShare, planned, applied, irrigation }: BookedYear,
+	{ crop, harvested, strawShare, planned, applied, irrigation, second }: BookedYear,
 	removals: Removals,
 	products: readonly Product[],
 	priceOf: PriceOf
@@ -77,9 +78,11 @@ export function bookYear(
 	for (const nutrient of BALANCED) brought[nutrient] += (water[nutrient] && valueIfKnown(water[nutrient])) ?? 0;
 	const balance: Partial<Pounds> = {};
 	for (const nutrient of BALANCED) {
-		const parameters = removals(crop, nutrient);
-		if (harvested === undefined || !parameters) continue;
-		balance[nutrient] = brought[nutrient] - takenOff(parameters, harvested, strawShare);
+		const off = sumOf([
+			takenBy(removals(crop, nutrient), harvested, strawShare),
+			second ? takenBy(removals(second.crop, nutrient), second.harvested, 0) : 0
+		]);
+		if (off !== undefined) balance[nutrient] = brought[nutrient] - off;
 	}
 	const cost = sumOf(on.map(({ pass, product }) => valueIfKnown(passCost(pass, product, priceOf))));
 	const acidity = sumOf(on.map(({ pass, product }) => valueIfKnown(passAcidity(pass, product))));
@@ -89,13 +92,17 @@ export function bookYear(
 		applied: brought,
 		balance,
 		...(cost === undefined ? {} : { cost }),
-		...(cost === undefined || !harvested ? {} : { costPerYield: cost / harvested }),
+		...(cost === undefined || !harvested || second ? {} : { costPerYield: cost / harvested }),
 		...(acidity === undefined ? {} : { acidity }),
 		lime: on.reduce(
 			(sum, { pass, product }) => (product.lime ? sum + poundsPerAcre(pass, product) / LB_PER_SHORT_TON : sum),
 			0
 		)
 	};
+}
+
+function takenBy(removal: ReturnType<Removals>, harvested: number | undefined, strawShare: number) {
+	return removal && harvested !== undefined ? takenOff(removal, harvested, strawShare) : undefined;
 }
 
 /** Pounds of each nutrient in some passes; only those that a product's card holds are asked for. */

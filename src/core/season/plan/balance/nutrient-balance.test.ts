@@ -57,4 +57,23 @@ describe('the nutrient balance of a block over years', () => {
 		expect(kept!.nutrients.Mg.ofYear).toMatchObject({ applies: false });
 		expect(kgHa(taken!.nutrients.K2O.ofYear)!).toBeLessThan(kgHa(kept!.nutrients.K2O.ofYear)! - 20);
 	});
+
+	it('takes off both harvests where a second crop follows the first', () => {
+		const [wheat, soybean] = ['winter-wheat', 'soybean'].map((id) => library.crops.find((crop) => crop.id === id)!);
+		const both = (harvested: number | undefined) =>
+			balance([record(2026, { crop: wheat!, harvested: 84, second: { crop: soybean!, harvested } })])[0]!;
+		// IPNI tables, from memory: wheat 0.48 and soybean 0.73 lb P2O5 a bushel.
+		const phosphate = both(26).nutrients.P2O5.ofYear;
+		expect(phosphate.applies && phosphate.value).toBeCloseTo(-(84 * 0.48 + 26 * 0.73), 9);
+		expect(both(26).crop).toBe('Winter wheat, then soybean');
+		expect(both(undefined).nutrients.P2O5.ofYear).toMatchObject({
+			applies: false,
+			label: 'P2O5 of 2026',
+			reason: 'the soybean harvest of 2026 is not in the book'
+		});
+		expect(both(26).nutrients.N.ofYear).toMatchObject({
+			applies: false,
+			reason: 'no guide says how much N soybean takes off'
+		});
+	});
 });

@@ -24,6 +24,14 @@ export interface YearRecord {
 	passes: readonly Pass[];
 	/** Undefined where no water was put on. */
 	irrigation?: FieldIrrigation | undefined;
+	/** Undefined where none was planted after the harvest. */
+	second?: HarvestedSecond | undefined;
+}
+
+/** The second crop of a year, in its own unit; its harvest is undefined while it is not in the book. */
+export interface HarvestedSecond {
+	crop: Crop;
+	harvested: number | undefined;
 }
 
 /** A year's balance, and that of all years up to it, by nutrient; lb/ac. */
@@ -56,24 +64,31 @@ export function nutrientBalance(
 			});
 			return {
 				year: record.year,
-				crop: record.crop.name,
+				crop: record.second ? `${record.crop.name}, then ${record.second.crop.name.toLowerCase()}` : record.crop.name,
 				nutrients: Object.fromEntries(balances) as YearBalance['nutrients']
 			};
 		});
 }
 
 function balanceOf(
-	{ year, crop, harvested, strawShare, passes, irrigation }: YearRecord,
+	{ year, crop, harvested, strawShare, passes, irrigation, second }: YearRecord,
 	nutrient: Balanced,
 	packs: Pick<PackSet, 'rules'>,
 	products: readonly Product[]
 ): Answer {
 	const label = `${nutrient} of ${year}`;
-	if (harvested === undefined) {
-		return notApplicable(label, `the harvest of ${year} is not in the book`, 'Save the harvest of that year.');
-	}
-	const measured = figure({ label: `harvest of ${year}`, value: harvested, unit: crop.yieldUnit, basis: 'measured' });
-	const out = removalOf(crop, nutrient, measured, strawShare, packs);
+	const taken = [
+		{ crop, harvested, strawShare, name: `harvest of ${year}` },
+		...(second ? [{ ...second, strawShare: 0, name: `${second.crop.name.toLowerCase()} harvest of ${year}` }] : [])
+	].map((one) => {
+		if (one.harvested === undefined) {
+			return notApplicable(label, `the ${one.name} is not in the book`, 'Save the harvest of that year.');
+		}
+		const { yieldUnit } = one.crop;
+		const measured = figure({ label: one.name, value: one.harvested, unit: yieldUnit, basis: 'measured' });
+		return removalOf(one.crop, nutrient, measured, one.strawShare, packs);
+	});
+	const out = sumOfHarvests(taken, nutrient);
 	if (!out.applies) return { ...out, label };
 	const inWater = irrigation && broughtInYear(irrigation)[nutrient];
 	const parts = [
@@ -96,6 +111,24 @@ function balanceOf(
 		inputs: [brought, out],
 		basis: out.basis,
 		citation: out.citation
+	});
+}
+
+/** What the one or two harvests of a year take off; does not apply where one of them does not. */
+function sumOfHarvests(taken: readonly Answer[], nutrient: Balanced): Answer {
+	const lacking = taken.find(({ applies }) => !applies);
+	const [first, ...others] = taken.filter((one) => one.applies);
+	if (lacking || !first) return lacking!;
+	if (others.length === 0) return first;
+	const parts = [first, ...others];
+	return figure({
+		label: `${nutrient} taken off by both harvests`,
+		value: parts.reduce((sum, { value }) => sum + value, 0),
+		unit: 'lb/ac',
+		formula: 'first crop + second crop',
+		inputs: parts,
+		basis: first.basis,
+		citation: first.citation
 	});
 }
 

@@ -2,6 +2,7 @@ import { InputError } from '../../../../core/check/problem';
 import { cropOf } from '../../../../core/rates/advise';
 import { checkGoal } from '../../../../core/rates/check-goal';
 import type { Choice } from '../../../../core/rates/choose';
+import { checkSecondCrop } from '../../../../core/rates/second-crop/check-second-crop';
 import { catchCropModel } from '../../../../core/season/model/growth/catch-crop';
 import { plantingFault } from '../../../../core/season/plan/season-span';
 import type {
@@ -18,6 +19,7 @@ import type {
 	NitrogenTerms,
 	NotesAnswer,
 	RateNutrient,
+	SecondCropAction,
 	SpreadCheck
 } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
@@ -38,13 +40,12 @@ import {
 	goalColumns,
 	listPasses,
 	setBlockYear,
-	setCatchCrop,
 	setGoal,
 	setLiming,
-	setNextCrop,
 	setNitrogenTerms,
 	unchoose
 } from '../../stores/field-years';
+import { setCatchCrop, setNextCrop, setSecondCrop } from '../../stores/plan/after-the-harvest';
 import { bookedIrrigation, listWaterSources, setIrrigation } from '../../stores/water/water-sources';
 import { bookSpreadCheck, removeSpreadCheck } from '../../stores/tests/spread-checks';
 import { adviceAt, fieldAt, goalAt } from '../at';
@@ -159,6 +160,18 @@ export const yearOperations = [
 			const row = goalAt(call);
 			if (catchCrop) catchCropModel(catchCrop, plantingDateOf(row, library), library.seasonModel);
 			setCatchCrop(book, row, catchCrop);
+		}
+	}),
+	operation('PUT /api/fields/{field}/{year}/second-crop', {
+		summary:
+			'Says what is planted after the harvest in the same year, and what was harvested of it; null takes it back',
+		body: json<SecondCropAction>('actions#/definitions/SecondCropAction'),
+		example: { secondCrop: { id: 'soybean', yieldGoal: 30, plantingDate: '2027-07-01' } },
+		run: (call, { secondCrop }) => {
+			const { book, library } = call.desk;
+			const row = goalAt(call);
+			if (secondCrop) checkSecondCrop(secondCrop, row, plantingDateOf(row, library), library.crops);
+			setSecondCrop(book, row, secondCrop);
 		}
 	}),
 	operation('PUT /api/fields/{field}/{year}/nitrogen', {

@@ -46,6 +46,8 @@ function none(nutrient: Choice['nutrient'], reason: string): Choice & { reason: 
 
 /** P and K of the year before that were chosen for its crop and this one in one pass. */
 function twoYears({ book }: WorkGround, before: FieldYearRow): (Choice & { reason: string })[] {
+	// With a second crop they are for the two crops of that year.
+	if (before.second_crop !== null) return [];
 	return listChoices(book, before.id)
 		.filter(({ bothYears }) => bothYears)
 		.map(({ nutrient }) => none(nutrient, `the rate of ${before.year} is for both years`));

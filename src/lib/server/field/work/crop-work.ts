@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import crops from '../../../../../schemas/crops.schema.json';
 import { cropOf } from '../../../../core/rates/advise';
+import { previousCropOf } from '../../../../core/rates/second-crop/previous-crop';
 import { goalFault } from '../../../../core/ground/possible-range';
-import type { Crop, CropWork, PreviousCropId } from '../../../../core/schema-types';
+import type { Crop, CropWork } from '../../../../core/schema-types';
 import { cropByRotation } from '../../../../core/season/house/next-crop';
 import { goalByHarvests } from '../../../../core/season/house/goal-by-harvests';
 import type { CropLine } from '../../../../core/season/house/read-crop-list';
@@ -10,6 +10,7 @@ import { quantityIn } from '../../../../core/units/amount-text';
 import type { Writer } from '../../book/act';
 import type { FieldRow } from '../../stores/fields';
 import { listFieldYears, type FieldYearRow } from '../../stores/field-years';
+import { lastCropOf } from '../../stores/plan/after-the-harvest';
 import { writeChoices } from '../../stores/plan/write-season';
 import { carriedInto } from './carried-over';
 import { cannot, type Planned } from './planned';
@@ -101,7 +102,7 @@ function setCrop(
 	}
 	const now = years.find((one) => one.year === year);
 	const before = years.find((one) => one.year === year - 1);
-	const previous = before ? previousCropOf(before.crop) : (now?.previous_crop ?? null);
+	const previous = before ? previousCropOf(lastCropOf(before)) : (now?.previous_crop ?? null);
 	const carried = carriedInto(ground, field, before, now, crop);
 	const so = now?.crop === crop.id && now.yield_goal === amount && now.previous_crop === previous;
 	if (so && carried.choices.length === 0) return { changes: [], notes: carried.notes };
@@ -110,7 +111,7 @@ function setCrop(
 	return {
 		changes: [
 			`${crop.name} ${said}${why ? ` (${why})` : ''}`,
-			...(before ? [`after ${nameOf(before.crop, library.crops).toLowerCase()}`] : []),
+			...(before ? [`after ${nameOf(lastCropOf(before), library.crops).toLowerCase()}`] : []),
 			...carried.changes
 		],
 		notes: [
@@ -141,11 +142,6 @@ function staying(years: readonly FieldYearRow[], { id }: Crop, year: number) {
 		lime_depth_in: last?.lime_depth_in ?? null,
 		lime_placement: last?.lime_placement ?? null
 	};
-}
-
-function previousCropOf(crop: string): PreviousCropId {
-	const known = crops.definitions.PreviousCropId.enum as PreviousCropId[];
-	return known.find((id) => id === crop) ?? 'other';
 }
 
 function nameOf(id: string, all: readonly Crop[]): string {

@@ -9,7 +9,8 @@ import { libraryOf } from '../../current-library';
 import { Desk } from '../../desk';
 import { theLibrary } from '../../knowledge';
 import { listFields } from '../../stores/fields';
-import { changePasses, choose, findFieldYear, listPasses, markDone, setNextCrop } from '../../stores/field-years';
+import { changePasses, choose, findFieldYear, listPasses, markDone } from '../../stores/field-years';
+import { setNextCrop } from '../../stores/plan/after-the-harvest';
 import { changeHouseProgramme, findHouseProgramme, listHouseProgrammes } from '../../stores/plan/house-programmes';
 import { beginWork, findWork, saveWork } from './runs';
 

@@ -7,7 +7,7 @@ import { quantityIn } from '../../../../core/units/amount-text';
 import { formatQuantity } from '../../../../core/units/display';
 import { inSystem, unitInSystem } from '../../../../core/units/rate-units';
 import { settingText } from '../../../../core/units/machine-setting';
-import { startText } from '../../../../core/sheet/start-text';
+import { goalText } from '../../../../core/sheet/goal-text';
 import { carriesText, prescriptionText, quantityText } from '../../../../core/sheet/sheet-table';
 import type { Sheet } from '../../stores/sheets';
 import { longDate } from '../../../../core/units/day-text';
@@ -94,8 +94,6 @@ function leafTests({ leafTests: tests = [] }: SheetContent): Content[] {
 
 function heading({ field, crop, year, grower, issuedOn, units }: SheetContent, number: number): Content[] {
 	const area = field.areaAcres === undefined ? '' : `, ${quantityIn(units, field.areaAcres, 'ac')}`;
-	const after = crop.previousCrop ? ` after ${crop.previousCrop.replace('-grain', '').replace('-', ' ')}` : '';
-	const goal = `Goal ${quantityIn(units, crop.yieldGoal, crop.yieldUnit)}${after}; ${startText(crop)}.`;
 	return [
 		{
 			columns: [
@@ -105,7 +103,7 @@ function heading({ field, crop, year, grower, issuedOn, units }: SheetContent, n
 		},
 		{
 			columns: [
-				{ width: '*', text: `${grower}${area}. ${goal}` },
+				{ width: '*', text: `${grower}${area}. ${goalText({ crop, units })}.` },
 				{ width: 'auto', text: longDate(issuedOn), alignment: 'right' }
 			],
 			margin: [0, 2, 0, 4]

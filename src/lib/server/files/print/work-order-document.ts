@@ -1,6 +1,6 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { placementText } from '../../../../core/season/plan/placement-text';
-import { startText } from '../../../../core/sheet/start-text';
+import { startText } from '../../../../core/sheet/goal-text';
 import { carriesText, quantityText } from '../../../../core/sheet/sheet-table';
 import { workOrders, type WorkOrder } from '../../../../core/sheet/work-orders';
 import type { TripLoading } from '../../../../core/schema-types';

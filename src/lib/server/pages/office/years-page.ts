@@ -10,6 +10,7 @@ import { appliedOf, whatHappened } from '../../../../core/season/applied/what-ha
 import type { Crop } from '../../../../core/schema-types';
 import { planningYear } from '../../field/planning-year';
 import { yearOf } from '../../field/year-of';
+import { harvestedSecond } from '../../field/year-record';
 import { listWaterSources, irrigationOf } from '../../stores/water/water-sources';
 import { listBookedYears, yearsOfBook, type BookedYearRow } from '../../stores/plan/booked-years';
 import { pricesOn, type PriceList } from '../../stores/prices';
@@ -129,7 +130,8 @@ function toldYears({ book, library, today }: Desk, from: number, to: number): To
 				strawShare: (row.residue_removed_percent ?? 0) / 100,
 				planned: row.passes.map(({ plan }) => plan),
 				applied: appliedOf(whatHappened(row.passes)),
-				irrigation: irrigationOf(row, sources)
+				irrigation: irrigationOf(row, sources),
+				second: harvestedSecond(row, crops)
 			},
 			removals,
 			products,

@@ -8,7 +8,7 @@ import type { FieldYearRow } from '../field-years';
 /** A year of a field with its passes, over the whole book. */
 export type BookedYearRow = Pick<
 	FieldYearRow,
-	'year' | 'crop' | 'yield_goal' | 'harvested_yield' | 'residue_removed_percent' | 'irrigation'
+	'year' | 'crop' | 'yield_goal' | 'harvested_yield' | 'residue_removed_percent' | 'irrigation' | 'second_crop'
 > & {
 	id: string;
 	fieldId: string;
@@ -41,7 +41,7 @@ export function listBookedYears(db: Database, from: number, to: number): BookedY
 	const byId = new Map(fields.map((field) => [field.id, field]));
 	return db
 		.prepare<[number, number], Omit<BookedYearRow, 'passes' | 'field' | 'grower' | 'areaAc'>>(
-			`SELECT id, field_id AS fieldId, year, crop, yield_goal, harvested_yield, residue_removed_percent, irrigation
+			`SELECT id, field_id AS fieldId, year, crop, yield_goal, harvested_yield, residue_removed_percent, irrigation, second_crop
 			FROM field_year WHERE year BETWEEN ? AND ?`
 		)
 		.all(from, to)

@@ -4,6 +4,7 @@
 	import type { Applied, Pass } from '$core/schema-types';
 	import type { ApplicationView } from '$lib/server/pages/application-views';
 	import AdvisedThen from '$lib/ui/records/AdvisedThen.svelte';
+	import SecondHarvest from '$lib/ui/records/SecondHarvest.svelte';
 	import TestMoves from '$lib/ui/records/TestMoves.svelte';
 	import ApplicationForm from '$lib/ui/records/ApplicationForm.svelte';
 	import ApplicationsTable from '$lib/ui/records/ApplicationsTable.svelte';
@@ -104,6 +105,7 @@
 			</div>
 			<Button size="small" kind="tertiary" type="submit">Save the harvest</Button>
 		</form>
+		{#if data.second}<SecondHarvest {address} second={data.second} units={data.units} />{/if}
 		<p>
 			<a href={`/field/${data.fieldId}/${data.year}/walk`}
 				>Count tillers, record a nitrate test or N-rich and zero-N strips</a

@@ -6,6 +6,7 @@
 	import NitrogenPanel from '$lib/ui/rates/nitrogen/NitrogenPanel.svelte';
 	import LimePanel from '$lib/ui/rates/LimePanel.svelte';
 	import RateRow from '$lib/ui/rates/RateRow.svelte';
+	import SecondCropPart from '$lib/ui/rates/second-crop/SecondCropPart.svelte';
 	import OutlookPanel from '$lib/ui/rates/OutlookPanel.svelte';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import Severity from '$lib/ui/figure/Severity.svelte';
@@ -74,7 +75,12 @@
 			{@const outlook = data.outlooks.find(({ nutrient }) => nutrient === row.nutrient)}
 			{#if outlook}
 				<RateRow {row} {address} units={data.units} suits={data.tenure} panelLabel="Six years on">
-					{#snippet panel()}<OutlookPanel {outlook} nextCrop={data.nextCrop} page={data.goalPage} />{/snippet}
+					{#snippet panel()}<OutlookPanel
+							{outlook}
+							nextCrop={data.nextCrop}
+							second={data.second.both}
+							page={data.goalPage}
+						/>{/snippet}
 				</RateRow>
 			{:else if row.nutrient === 'N' && data.nitrogen}
 				{@const nitrogen = data.nitrogen}
@@ -127,6 +133,9 @@
 					{#each findings as { severity, text } (text)}<p class="small"><Severity {severity} /> {text}</p>{/each}
 				{/each}
 			</section>
+		{/if}
+		{#if !data.goalPage.perennial}
+			{#key data.goalPage.fieldId}<SecondCropPart second={data.second} page={data.goalPage} />{/key}
 		{/if}
 		{#if data.removal}<p class="soft small">{data.removal}</p>{/if}
 		{#if data.notForCrop.length > 0}

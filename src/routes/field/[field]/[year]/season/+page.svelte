@@ -213,8 +213,8 @@
 					</section>{/if}
 			</div>
 			{#if season.after}
-				{@const { sown, after, catchCrops: known } = season}
-				<AfterHarvest {address} {sown} {after} {known} kind={season.ground.kind} />
+				{@const { sown, second, after, catchCrops: known } = season}
+				<AfterHarvest {address} {sown} {second} {after} {known} kind={season.ground.kind} units={data.units} />
 			{/if}
 			{#if programmes.length > 0 && live.run}
 				<ProgrammeTable

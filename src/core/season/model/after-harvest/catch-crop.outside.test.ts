@@ -1,10 +1,10 @@
 // Rye after corn. Trade fact (common practice, no source): it catches about 20 lb N by spring where corn was fed to its optimum, and about twice
 // that after excess. The parameters are calibrated to this, so what is checked is that the whole model still gives it.
 import { describe, expect, it } from 'vitest';
-import type { SeasonRequest } from '../../schema-types';
-import { library } from '../../testing.test-help';
-import { catchCropModel, catchCropUptake } from './growth/catch-crop';
-import { runSeason } from './run-season';
+import type { SeasonRequest } from '../../../schema-types';
+import { library } from '../../../testing.test-help';
+import { catchCropModel, catchCropUptake } from '../growth/catch-crop';
+import { runSeason } from '../run-season';
 
 const SEASONS = 12;
 const catchCrop = { crop: 'cereal-rye', sownOn: '2027-09-28', endedOn: '2028-04-18' };

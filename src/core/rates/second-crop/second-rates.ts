@@ -1,0 +1,79 @@
+import type { CompiledRule } from '../../packs/pack';
+import type { Site } from '../../reading/site';
+import type { SiteReading } from '../../reading/site-reading';
+import { SampledSoil } from '../../reading/soil/sampled-soil';
+import type { AdviseRequest, Analyte, Crop, Rate, RateNutrient } from '../../schema-types';
+import { checkGoal } from '../check-goal';
+import { OWN_CURVES } from '../nitrogen/own-curves';
+import { rateOf } from '../rate';
+import { previousCropOf } from './previous-crop';
+
+/** What a sample says only of its own day. */
+const MINERAL: ReadonlySet<Analyte> = new Set(['NO3-N', 'NH4-N']);
+/** What is asked for a second crop; lime and micronutrients are settled with the first. */
+const NUTRIENTS: readonly RateNutrient[] = ['N', 'P2O5', 'K2O', 'S'];
+
+/**
+ * The site as the second crop of a year finds it: after the first, with nothing of what was settled or found for that. The nitrate of a
+ * sample from before the first crop is gone: it is left out, so that a method that needs it says so.
+ * @throws InputError for a goal that the crop cannot have
+ */
+export function secondSite(site: Site, crop: Crop, yieldGoal: number): Site {
+	checkGoal(crop, yieldGoal, '/secondCrop/yieldGoal');
+	const layers = site.soil.layers.map((layer) => ({
+		...layer,
+		results: layer.results.filter(({ analyte }) => !MINERAL.has(analyte))
+	}));
+	return {
+		...site,
+		crop,
+		yieldGoal,
+		previousCrop: previousCropOf(site.crop.id),
+		soil: new SampledSoil(layers),
+		earlier: [],
+		residueShare: 0,
+		nitrogenRate: undefined,
+		// The price of the first crop's grain is not that of the second.
+		prices: { grain: undefined, nitrogen: site.prices.nitrogen },
+		nitrogen: {},
+		programme: undefined,
+		inSeason: {},
+		targetPh: undefined,
+		targetPhScale: undefined
+	};
+}
+
+/**
+ * Rates of the second crop by each guide that knows it, from the soil test of the first. A deficit of the exchange is made good once, with
+ * the first crop; the adviser's own curves were fitted to the first.
+ * @param second the ground as it finds it
+ */
+export function secondRates(
+	wanted: readonly CompiledRule[],
+	second: SiteReading,
+	prices: NonNullable<AdviseRequest['prices']>,
+	units: AdviseRequest['units']
+): Rate[] {
+	const { crop } = second.site;
+	return NUTRIENTS.flatMap((nutrient) =>
+		wanted
+			.filter(
+				(compiled) =>
+					compiled.rule.gives === nutrient &&
+					compiled.pack.id !== OWN_CURVES &&
+					compiled.forCrop(crop.id) &&
+					(!isTwoYear(nutrient) || isByTheYear(compiled, crop))
+			)
+			.map((compiled) => rateOf(compiled, nutrient, second, prices, units))
+	);
+}
+
+/** Of what two crops may get in one pass. */
+export function isTwoYear(nutrient: RateNutrient): nutrient is 'P2O5' | 'K2O' {
+	return nutrient === 'P2O5' || nutrient === 'K2O';
+}
+
+/** A rate that the goal of the year moves; a deficit of the exchange is made good once, whatever grows. */
+export function isByTheYear(compiled: CompiledRule, { id }: Crop): boolean {
+	return compiled.forCrop(id)?.needs.includes('yieldGoal') ?? false;
+}

@@ -1,0 +1,39 @@
+import type { Pass } from '../../schema-types';
+import type { PlanContext } from '../plan/plan-context';
+import { shiftDate } from '../weather/season-weather';
+
+/** What goes on so many days before a second crop is planted goes on for it: common practice, between the two there is no time for more. */
+const BEFORE_PLANTING_DAYS = 7;
+
+/** The passes that go on for the first crop of a year, and those for the second. */
+export function byCropOfYear<P extends Pick<Pass, 'date'>>(
+	passes: readonly P[],
+	{ second }: Pick<PlanContext, 'second'>
+): { first: P[]; then: P[] } {
+	const from = second && shiftDate(second.plantingDate, -BEFORE_PLANTING_DAYS);
+	const isThen = ({ date }: P) => from !== undefined && date >= from;
+	return { first: passes.filter((pass) => !isThen(pass)), then: passes.filter(isThen) };
+}
+
+/**
+ * The plan as the rules see it for the second crop: the same ground, its own days and stages, and nothing that was settled for the first.
+ * @returns undefined where there is no second crop, or its day of planting is not known
+ */
+export function secondContext(context: PlanContext): PlanContext | undefined {
+	const { second } = context;
+	return (
+		second && {
+			...context,
+			...second,
+			chosen: {},
+			applied: [],
+			notBefore: undefined,
+			tilleringN: undefined,
+			tillersCountedOn: undefined,
+			starter: undefined,
+			rowSpacingIn: undefined,
+			placed: undefined,
+			second: undefined
+		}
+	);
+}
