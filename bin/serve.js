@@ -1,11 +1,20 @@
 #!/usr/bin/env node
-// Starts the built app, its answers compressed. Only this machine can reach it unless HOST says otherwise.
+// Starts the built app, its answers compressed. Only this machine can reach it.
 import http from 'node:http';
+import { isIPv4 } from 'node:net';
 import compression from 'compression';
 
 process.env.HOST ??= '127.0.0.1';
+const { HOST } = process.env;
+if (HOST !== 'localhost' && HOST !== '::1' && !(isIPv4(HOST) && HOST.startsWith('127.'))) {
+	console.error(
+		`Cosecha does not start at HOST=${HOST}: whoever reaches that address could read and change the book, for there are no accounts yet. ` +
+			'Leave HOST out, or set it to 127.0.0.1, localhost or ::1; from another machine, reach it through an SSH tunnel.'
+	);
+	process.exit(1);
+}
 process.env.PORT ??= '4173';
-process.env.ORIGIN ??= `http://${process.env.HOST}:${process.env.PORT}`;
+process.env.ORIGIN ??= `http://${HOST === '::1' ? '[::1]' : HOST}:${process.env.PORT}`;
 // An exported book may be 200 MB; the routes hold map files, lab files and JSON to less.
 process.env.BODY_SIZE_LIMIT ??= '201M';
 
@@ -16,9 +25,11 @@ if (restore > 0) process.env.COSECHA_RESTORE = process.argv[restore + 1] ?? 'new
 // Read once it is known where the app runs.
 const { handler } = await import('../build/handler.js');
 const compressed = compression();
-const server = http.createServer((request, response) =>
-	compressed(request, response, () => handler(request, response))
-);
+const server = http.createServer((request, response) => {
+	// On every answer: the files of the app are served past its hooks.
+	response.setHeader('X-Content-Type-Options', 'nosniff');
+	compressed(request, response, () => handler(request, response));
+});
 // Longer than what stands before it or asks it keeps an idle connection: else one is closed while it is asked anew.
 server.keepAliveTimeout = 75_000;
 server.on('error', (error) => {

@@ -1,4 +1,5 @@
-import { readFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { existsSync, readFileSync } from 'node:fs';
 import { connect } from 'node:net';
 import fc from 'fast-check';
 import { expect, test } from './app';
@@ -151,6 +152,19 @@ test('other sites cannot write to the book', async ({ app }) => {
 		body: '{"units":"metric"}'
 	});
 	expect(form.status).toBe(403);
+	const json = (headers: Record<string, string>) =>
+		fetch(`${app.server.origin}/api/advise`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json', ...headers },
+			body: JSON.stringify(corn)
+		});
+	const refused = await json(foreign);
+	expect([refused.status, ((await refused.json()) as { message: string }).message]).toEqual([
+		403,
+		'This was sent by a page of another site; nothing was saved.'
+	]);
+	expect((await json({ 'sec-fetch-site': 'cross-site' })).status).toBe(403);
+	expect((await json({ origin: app.server.origin })).status).toBe(200);
 	const preflight = await fetch(`${app.server.origin}/api/settings`, {
 		method: 'OPTIONS',
 		headers: { ...foreign, 'access-control-request-method': 'POST' }
@@ -176,6 +190,34 @@ test('only this machine is listened to, and foreign names are refused', async ({
 		socket.on('error', () => resolve('refused'));
 	});
 	expect(elsewhere).toBe('refused');
+});
+
+test('it starts on no address that others reach, and says why', async () => {
+	const start = (host: string) =>
+		spawnSync('node', ['bin/serve.js'], {
+			env: { ...process.env, HOST: host, PORT: '1', COSECHA_DB: 'test-results/nowhere/book.db' },
+			encoding: 'utf8'
+		});
+	for (const host of ['0.0.0.0', '::', '192.168.1.20', 'farm.example']) {
+		const { status, stderr } = start(host);
+		expect(status).toBe(1);
+		expect(stderr).toContain(
+			`Cosecha does not start at HOST=${host}: whoever reaches that address could read and change`
+		);
+	}
+	expect(existsSync('test-results/nowhere')).toBe(false);
+});
+
+test('nothing of the book stays in a cache, and no type is guessed', async ({ app }) => {
+	const headers = async (path: string) => (await fetch(app.server.origin + path)).headers;
+	for (const path of ['/', '/api/fields', '/prices/file', '/field/none/2027/rates']) {
+		expect((await headers(path)).get('cache-control'), path).toContain('no-store');
+	}
+	const [, asset] = /"\.(\/_app\/immutable\/[^"]+\.js)"/.exec(await (await fetch(app.server.origin)).text())!;
+	for (const path of ['/', asset!, '/favicon.svg', '/api/fields']) {
+		expect((await headers(path)).get('x-content-type-options'), path).toBe('nosniff');
+	}
+	expect((await headers(asset!)).get('cache-control')).toContain('immutable');
 });
 
 test('what is not there is a page that says so', async ({ page, app }) => {

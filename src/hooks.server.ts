@@ -1,14 +1,21 @@
 import type { Handle, HandleServerError } from '@sveltejs/kit';
+import { refuse } from '$lib/server/api/refusals';
 import { hostVerdict } from '$lib/server/http/host-check';
+import { isForeignWrite } from '$lib/server/http/write-check';
 
 export const handle: Handle = async ({ event, resolve }) => {
-	const verdict = hostVerdict(event.request.headers.get('host'), event.url, process.env.ORIGIN);
+	const { request, url } = event;
+	const verdict = hostVerdict(request.headers.get('host'), url, process.env.ORIGIN);
 	if (verdict === 'refuse') return new Response('This address does not belong to the program.', { status: 421 });
-	if (verdict !== 'serve' && event.request.method === 'GET') {
+	if (isForeignWrite(request.method, request.headers, process.env.ORIGIN)) {
+		return refuse(403, 'This was sent by a page of another site; nothing was saved.');
+	}
+	if (verdict !== 'serve' && request.method === 'GET') {
 		return new Response(null, { status: 307, headers: { location: verdict.moveTo } });
 	}
 	const response = await resolve(event);
-	response.headers.set('X-Content-Type-Options', 'nosniff');
+	// What grows on whose field stays out of caches: of the browser, of whoever sits at it next, and on the way.
+	if (!response.headers.has('Cache-Control')) response.headers.set('Cache-Control', 'no-store');
 	response.headers.set('Referrer-Policy', 'no-referrer');
 	return response;
 };

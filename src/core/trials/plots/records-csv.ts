@@ -1,3 +1,4 @@
+import { csvText } from '../../check/csv-text';
 import Papa from 'papaparse';
 import { InputError, type Problem } from '../../check/problem';
 import type { PlotRecord, TrialPlot } from '../../schema-types';
@@ -22,7 +23,7 @@ export function recordsAsCsv(plots: readonly TrialPlot[], records: readonly Plot
 			[NOTE]: own?.note ?? ''
 		};
 	});
-	return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true });
+	return csvText(rows);
 }
 
 /**

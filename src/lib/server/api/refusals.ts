@@ -24,7 +24,7 @@ export class ChangedMeanwhile extends Error {
 
 /**
  * The one shape of every refusal: `{message, problems}`, and `now` where somebody changed it meanwhile.
- * 400 not JSON, 404 not there, 405 another method, 409 the book does not allow it, 413 too large, 415 not sent as JSON, 422 does not
+ * 400 not JSON, 403 sent by a page of another site (src/hooks.server.ts), 404 not there, 405 another method, 409 the book does not allow it, 413 too large, 415 not sent as JSON, 422 does not
  * fit the schema.
  * @returns undefined for what went wrong by accident
  */

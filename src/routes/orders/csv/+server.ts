@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvText } from '$core/check/csv-text';
 import { orderOf } from '$core/supply/order';
 import { plainNumber } from '$core/units/display';
 import { currentLibrary } from '$lib/server/current-library';
@@ -29,7 +29,7 @@ export const GET: RequestHandler = ({ url }) => {
 		[dealers[product.id] ?? '', product.name, 'all', '', plainNumber(pounds, 'lb'), '', `${toBuy.amount} ${toBuy.unit}`]
 	]);
 	const head = ['dealer', 'product', 'grower', 'field', 'lb', 'first needed', 'to buy'];
-	return new Response(`${Papa.unparse([head, ...rows], { escapeFormulae: true })}\r\n`, {
+	return new Response(csvText([head, ...rows]), {
 		headers: {
 			'content-type': 'text/csv; charset=utf-8',
 			'content-disposition': `attachment; filename="order-${year}.csv"`

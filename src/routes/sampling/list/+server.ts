@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvText } from '$core/check/csv-text';
 import { deskOf } from '$lib/server/desk';
 import { download } from '$lib/server/files/download';
 import { bagsAsked } from '$lib/server/http/bags-asked';
@@ -16,5 +16,5 @@ export const GET: RequestHandler = ({ locals, url }) => {
 		pulled: bag.pulledOn ?? '',
 		cores: bag.cores
 	}));
-	return download('bags for the lab', '.csv', `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`);
+	return download('bags for the lab', '.csv', csvText(rows));
 };

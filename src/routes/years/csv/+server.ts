@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvText } from '$core/check/csv-text';
 import { BALANCED } from '$core/season/plan/balance/nutrient-balance';
 import { deskOf } from '$lib/server/desk';
 import { download } from '$lib/server/files/download';
@@ -30,6 +30,6 @@ export const GET: RequestHandler = ({ locals, url }) => {
 		'lime to offset acidity, lb CaCO3/ac': said(line.acidity),
 		'lime applied, short ton/ac': said(line.lime)
 	}));
-	const csv = Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true });
-	return download(`${by} ${from} to ${to}`, '.csv', `${csv}\r\n`);
+	const csv = csvText(rows);
+	return download(`${by} ${from} to ${to}`, '.csv', csv);
 };

@@ -1,6 +1,6 @@
+import { csvText } from '../../../../core/check/csv-text';
 import type { Database } from 'better-sqlite3';
 import { strToU8, zipSync } from 'fflate';
-import Papa from 'papaparse';
 import type { Row } from '../../book/reach';
 import { columnsOf, rowsOf, tablesOf } from '../../book/tables';
 import { HEAD_NAME, tableName, type BookFileHead } from './book-file';
@@ -45,7 +45,7 @@ function asLines(rows: readonly Row[]): string {
 
 function asCsv(columns: string[], rows: readonly Row[]): string {
 	const cells = rows.map((row) => columns.map((column) => row[column] ?? ''));
-	return `${Papa.unparse([columns, ...cells], { newline: '\r\n', escapeFormulae: true })}\r\n`;
+	return csvText([columns, ...cells]);
 }
 
 function asFeatures(rows: readonly Row[], shape: string, properties: readonly string[]): string {

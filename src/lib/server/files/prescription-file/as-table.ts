@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvText } from '../../../../core/check/csv-text';
 import { partsOf, type Shape } from '../../../../core/ground/shapes/shape';
 import type { Prescription } from '../../../../core/schema-types';
 
@@ -10,7 +10,7 @@ export function asTable({ parts, unit, product, outside }: Prescription): string
 		...rows,
 		['outside', outside, unit, product.name, '', '']
 	];
-	return `${Papa.unparse(all, { escapeFormulae: true })}\r\n`;
+	return csvText(all);
 }
 
 function wkt(shape: Shape): string {
