@@ -1,5 +1,6 @@
 import { isValid, parse } from 'date-fns';
 import type { ColumnMeaning, LabMapping } from '../../schema-types';
+import { DAY_MS } from '../../units/factors';
 
 export interface CellProblem {
 	/** Index of the column; -1 where the row as a whole is meant. */
@@ -24,6 +25,13 @@ const DATE_PATTERNS: Record<LabMapping['dateOrder'], readonly string[]> = {
 	'day-month-year': ['dd/MM/yyyy', 'dd.MM.yyyy', 'dd/MM/yy', 'yyyy-MM-dd']
 };
 
+const WITH_MONTH_NAMES = ['d MMM yyyy', 'd-MMM-yyyy', 'd-MMM-yy', 'MMM d, yyyy', 'MMMM d, yyyy', 'd MMMM yyyy'];
+const TIME_OF_DAY = /[ T]\d{1,2}:\d{2}.*$/;
+/** A day as spreadsheets count it, from the end of 1899, where the cell lost its format; of the years 2000 to 2099. */
+const SPREADSHEET_DAY = /^\d{5}(\.\d+)?$/;
+const SERIAL_OF_1970 = 25_569;
+const [FIRST_SERIAL, LAST_SERIAL] = [36_526, 73_050];
+
 /** Whether a lab says by a cell that it did not measure. */
 export function notMeasured(text: string): boolean {
 	return NOT_MEASURED.test(text);
@@ -36,8 +44,13 @@ export function readDate(
 	problems: CellProblem[]
 ): string | undefined {
 	if (text === '') return undefined;
-	for (const pattern of DATE_PATTERNS[order]) {
-		const date = parse(text, pattern, new Date(0));
+	const day = text.replace(TIME_OF_DAY, '');
+	const serial = SPREADSHEET_DAY.test(day) ? Number.parseInt(day, 10) : 0;
+	if (serial >= FIRST_SERIAL && serial <= LAST_SERIAL) {
+		return new Date((serial - SERIAL_OF_1970) * DAY_MS).toISOString().slice(0, 10);
+	}
+	for (const pattern of [...DATE_PATTERNS[order], ...WITH_MONTH_NAMES]) {
+		const date = parse(day, pattern, new Date(0));
 		if (isValid(date) && date.getFullYear() > 1950 && date.getFullYear() < 2200) {
 			const two = (part: number) => String(part).padStart(2, '0');
 			return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;

@@ -99,6 +99,22 @@ export function guessMapping(
 	};
 }
 
+/** How many columns a line of headers names that a lab's file can have. */
+export function knownColumns(headers: readonly string[]): number {
+	const kind = looksLikeLeaves(headers) ? 'leaf' : 'soil';
+	return headers.filter((header) => isKnownColumn(header, kind)).length;
+}
+
+/** Whether a header says by itself what its column holds. */
+export function isKnownColumn(header: string, kind: LabFileKind = 'soil'): boolean {
+	return header.trim() !== '' && guessColumn(header, kind).role !== 'ignore';
+}
+
+/** Whether a cell names a lab's method or a unit, as a second header line does. */
+export function namesMethodOrUnit(cell: string): boolean {
+	return [...METHODS, ...UNITS].some(([, pattern]) => pattern.test(cell));
+}
+
 /** The remembered meanings laid over a new file by header, so that a moved or added column does no harm. */
 export function applyMapping(headers: readonly string[], remembered: LabMapping): LabMapping {
 	const known = new Map(remembered.columns.map((column) => [column.header, column]));

@@ -5,6 +5,9 @@ import type { FileBody } from './operation';
 /** A body of JSON is one field at most; anything near this size is a mistake or an attack. */
 const MOST_BODY_BYTES = 1024 * 1024;
 
+/** No body of ours comes near it; checks of what is nested deeper would run out of stack. */
+const MOST_NESTED = 64;
+
 /** What was sent cannot be read at all; the status says in which way. */
 export class UnreadableBody extends Error {
 	constructor(
@@ -34,8 +37,12 @@ export async function readJson(request: Request): Promise<unknown> {
 	}
 	const bytes = await readBytes(request, MOST_BODY_BYTES);
 	if (!bytes) throw new UnreadableBody(413, `must be at most ${MOST_BODY_BYTES} bytes`);
+	const text = new TextDecoder().decode(bytes);
+	if (isNestedOver(MOST_NESTED, text)) {
+		throw new UnreadableBody(400, `must be nested at most ${MOST_NESTED} deep`);
+	}
 	try {
-		return JSON.parse(new TextDecoder().decode(bytes));
+		return JSON.parse(text);
 	} catch (error) {
 		throw new UnreadableBody(400, `is not JSON: ${messageOf(error)}`);
 	}
@@ -49,11 +56,43 @@ export async function readFile(request: Request, { megabytes, tooLarge }: FileBo
 	if (request.headers.get('content-type') !== 'application/octet-stream') {
 		throw new ActionError('Send the file itself, as application/octet-stream.');
 	}
-	const name = decodeURIComponent(request.headers.get('x-file-name') ?? 'the file').slice(0, 200);
+	const name = fileName(request.headers.get('x-file-name'));
 	const bytes = await readBytes(request, megabytes * 1024 * 1024);
 	if (!bytes) throw new ActionError(`${name} is over ${megabytes} MB${tooLarge}`);
 	if (bytes.length === 0) throw new ActionError(`${name} is empty.`);
 	return { name, bytes };
+}
+
+/**
+ * The name of a file, without what no name is written with: it stands in sentences, lists and files that go out.
+ * @throws UnreadableBody where it is not percent-encoded
+ */
+function fileName(header: string | null): string {
+	try {
+		const name = decodeURIComponent(header ?? '')
+			.replace(/\p{C}/gu, '')
+			.trim();
+		return name.slice(0, 200) || 'the file';
+	} catch {
+		throw new UnreadableBody(400, `x-file-name must be percent-encoded; got "${header!.slice(0, 80)}"`);
+	}
+}
+
+/** Whether brackets stand in brackets more than so deep, outside of texts. */
+function isNestedOver(most: number, json: string): boolean {
+	let depth = 0;
+	let inText = false;
+	for (let at = 0; at < json.length; at++) {
+		const sign = json[at];
+		if (inText) {
+			if (sign === '\\') at++;
+			else if (sign === '"') inText = false;
+		} else if (sign === '"') inText = true;
+		else if (sign === '{' || sign === '[') {
+			if (++depth > most) return true;
+		} else if (sign === '}' || sign === ']') depth--;
+	}
+	return false;
 }
 
 /** The bytes of a body; undefined where there are more than it may have, announced or not. */

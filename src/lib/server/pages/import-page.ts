@@ -17,6 +17,8 @@ export function importPage({ book: db, library, today }: Desk, id: string) {
 		id,
 		fileName,
 		title: fileName,
+		/** How the file was read, where that is not the usual way. */
+		notes: grid.notes ?? [],
 		year: planningYear(today),
 		committed,
 		draft,

@@ -67,6 +67,7 @@
 
 <div class="page">
 	<h1>{data.fileName}</h1>
+	{#if data.notes.length > 0}<p class="soft small">{data.notes.join(' ')}</p>{/if}
 	{#if data.committed}
 		<Outcomes outcomes={data.outcomes} year={data.year} />
 	{:else if data.preview}

@@ -9,6 +9,7 @@ import { findImport, listLabs, listOutcomes, saveDraft, startImport } from '../.
 import { commitImport } from './commit-import';
 import { previewImport } from './preview';
 import { readLabFile, type LabGrid } from './read-file';
+import { cellOf, workbookOf, type CellOfSheet } from './workbook.test-help';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const CSV = 'Field,Date,pH (1:1),K (ppm)\nNorth,2026-10-01,5.6,120\nSouth,2026-10-01,6.4,"1,040"\n';
@@ -20,35 +21,9 @@ const TABLE = [
 ];
 const SHEET = 'xl/worksheets/sheet1.xml';
 
-/** A day is its number since the end of 1899, in a cell that is styled as a date. */
-function cell(at: string, value: string | number | { day: number }): string {
-	if (typeof value === 'string')
-		return `<c r="${at}" t="inlineStr"><is><t xml:space="preserve">${value.replace('<', '&lt;')}</t></is></c>`;
-	return typeof value === 'number' ? `<c r="${at}"><v>${value}</v></c>` : `<c r="${at}" s="1"><v>${value.day}</v></c>`;
-}
-
-/** The least that is a workbook of one sheet. */
-function xlsxOf(rows: readonly (readonly (string | number | { day: number })[])[], more = ''): Uint8Array {
-	const lines = rows.map(
-		(row, at) =>
-			`<row r="${at + 1}">${row.map((value, column) => cell(`${'ABCD'[column]}${at + 1}`, value)).join('')}</row>`
-	);
-	const main = 'xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"';
-	const office = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
-	const related = (id: string, what: string, target: string) =>
-		`<Relationship Id="${id}" Type="${office}/${what}" Target="${target}"/>`;
-	const relations = (list: string) =>
-		`<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">${list}</Relationships>`;
-	const files = {
-		'_rels/.rels': relations(related('r1', 'officeDocument', 'xl/workbook.xml')),
-		'xl/workbook.xml': `<workbook ${main} xmlns:r="${office}"><sheets><sheet name="Results" sheetId="1" r:id="r1"/></sheets></workbook>`,
-		'xl/_rels/workbook.xml.rels': relations(
-			related('r1', 'worksheet', 'worksheets/sheet1.xml') + related('r2', 'styles', 'styles.xml')
-		),
-		'xl/styles.xml': `<styleSheet ${main}><cellXfs><xf numFmtId="0"/><xf numFmtId="14"/></cellXfs></styleSheet>`,
-		[SHEET]: `<worksheet ${main}><sheetData>${lines.join('')}${more}</sheetData></worksheet>`
-	};
-	return zipSync(Object.fromEntries(Object.entries(files).map(([path, text]) => [path, strToU8(text)])));
+/** A workbook of one sheet. */
+function xlsxOf(rows: readonly (readonly CellOfSheet[])[], more = ''): Uint8Array {
+	return workbookOf([{ rows, more }]);
 }
 
 describe('reading a file', () => {
@@ -77,7 +52,7 @@ describe('reading a file', () => {
 	});
 	it('refuses a stray cell at the foot of the sheet in words, and passes over an empty one and one far to the right', async () => {
 		const stray = (value: string, at = 'A1048576') =>
-			xlsxOf(TABLE, `<row r="${at.replace(/\D/g, '')}">${cell(at, value)}</row>`);
+			xlsxOf(TABLE, `<row r="${at.replace(/\D/g, '')}">${cellOf(at, value)}</row>`);
 		await expect(readLabFile('stray.xlsx', stray('x'))).rejects.toThrow('Delete stray cells under the table');
 		expect((await readLabFile('blank.xlsx', stray(' '))).rows).toHaveLength(1);
 		expect((await readLabFile('wide.xlsx', stray('x', 'XFD3'))).headers).toHaveLength(3);

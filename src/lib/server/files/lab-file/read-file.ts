@@ -1,60 +1,76 @@
 import Papa from 'papaparse';
+import { readDecimalCommas } from '../../../../core/ground/lab-file/decimal-commas';
+import { knownColumns } from '../../../../core/ground/lab-file/guess-mapping';
+import { LINES_LOOKED_AT, tableOfCells, type LabTable } from '../../../../core/ground/lab-file/table-of-cells';
 import { ActionError } from '../../book/action-error';
+import { decodedText, toldDelimiter } from '../decoded-text';
 import { readXlsx } from './read-xlsx';
 
-/** A lab's file as text cells under one header line. */
-export interface LabGrid {
-	headers: string[];
-	rows: string[][];
-	/** Line of the file on which the first row stands, from 1. */
-	firstLine: number;
-}
+/** A lab's file as text cells under one header line; files of older books have no notes. */
+export type LabGrid = Omit<LabTable, 'notes'> & Partial<Pick<LabTable, 'notes'>>;
 
 const MOST_ROWS = 20_000;
 /** The lab's letterhead stands over the rows. */
 const MOST_LINES = MOST_ROWS + 100;
 const MOST_COLUMNS = 300;
-/** Labs put their name and address over the table; a header line has at least this many words. */
-const LEAST_HEADERS = 3;
+
+/** The cells of a file, and in words how they were read where that is not the usual way. */
+interface Cells {
+	cells: string[][];
+	notes: string[];
+}
 
 /**
- * Reads a CSV or .xlsx file (its first sheet).
+ * Reads a CSV or .xlsx file (its first sheet that is in sight).
  * @throws ActionError where it is neither, is empty, or is too large; the message is for the adviser
  */
 export async function readLabFile(name: string, bytes: Uint8Array): Promise<LabGrid> {
 	const isZip = bytes[0] === 0x50 && bytes[1] === 0x4b;
-	const cells = isZip
+	const { cells, notes } = isZip
 		? await readXlsx(name, bytes, { lines: MOST_LINES, columns: MOST_COLUMNS + 1, rows: MOST_ROWS })
 		: readCsv(name, bytes);
-	const headerAt = cells.findIndex((row) => row.filter((cell) => cell.trim() !== '').length >= LEAST_HEADERS);
-	if (headerAt < 0) {
-		throw new ActionError(`${name} holds no table: no line has ${LEAST_HEADERS} or more column headers.`);
+	const table = tableOfCells(cells);
+	if (!table) {
+		throw new ActionError(`${name} holds no table: no line has 3 or more column headers.`);
 	}
-	const headers = cells[headerAt]!.map((cell) => cell.trim());
-	while (headers.at(-1) === '') headers.pop();
-	const rows = cells.slice(headerAt + 1).map((row) => trimEnd(row, headers.length));
-	while (rows.at(-1)?.every((cell) => cell.trim() === '')) rows.pop();
+	const { headers, rows } = table;
 	if (rows.length === 0) throw new ActionError(`${name} has headers but no rows under them.`);
 	if (rows.length > MOST_ROWS)
 		throw new ActionError(`${name} has ${rows.length} rows; at most ${MOST_ROWS} are read at once. Split it.`);
 	if (headers.length > MOST_COLUMNS)
 		throw new ActionError(`${name} has ${headers.length} columns; at most ${MOST_COLUMNS} are read.`);
-	return { headers, rows, firstLine: headerAt + 2 };
+	return { ...table, notes: [...notes, ...table.notes] };
 }
 
-function readCsv(name: string, bytes: Uint8Array): string[][] {
-	if (bytes.subarray(0, 4096).includes(0)) throw new ActionError(`${name} is neither a CSV nor an .xlsx file.`);
-	const text = new TextDecoder('utf-8').decode(bytes);
-	const { data, errors } = Papa.parse<string[]>(text, { skipEmptyLines: false });
+/** Left to the parser, which counts signs. */
+const BY_COUNT = '';
+const DELIMITERS = [',', ';', '\t', '|'] as const;
+
+/** What stands between the cells: by it the header line names the most columns that are known. Decimal commas mislead a count of signs. */
+function delimiterOf(text: string): string {
+	const known = DELIMITERS.map((delimiter) => {
+		const { data } = Papa.parse<string[]>(text, { delimiter, preview: LINES_LOOKED_AT });
+		return { delimiter, columns: Math.max(...data.map(knownColumns)) };
+	});
+	const best = known.reduce((found, one) => (one.columns > found.columns ? one : found));
+	return best.columns === 0 ? BY_COUNT : best.delimiter;
+}
+
+function readCsv(name: string, bytes: Uint8Array): Cells {
+	const decoded = decodedText(bytes);
+	if (!decoded) throw new ActionError(`${name} is neither a CSV nor an .xlsx file.`);
+	const { delimiter: told, table: text } = toldDelimiter(decoded.text);
+	const delimiter = told ?? delimiterOf(text);
+	const { data, errors, meta } = Papa.parse<string[]>(text, { skipEmptyLines: false, delimiter });
 	const broken = errors.find(({ type }) => type === 'Quotes');
 	if (broken)
 		throw new ActionError(`${name}: the quotes in line ${(broken.row ?? 0) + 1} do not close. Save it again as CSV.`);
-	return data;
-}
-
-/** Spreadsheets pad lines with empty cells; only words past the last header are worth a complaint. */
-function trimEnd(row: string[], length: number): string[] {
-	const cells = [...row];
-	while (cells.length > length && cells.at(-1)!.trim() === '') cells.pop();
-	return cells;
+	const commas = meta.delimiter === ',' ? undefined : readDecimalCommas(data);
+	return {
+		cells: commas ?? data,
+		notes: [
+			...(decoded.note ? [decoded.note] : []),
+			...(commas ? ['Its commas were read as decimal points: 5,6 is 5.6.'] : [])
+		]
+	};
 }

@@ -17,15 +17,23 @@ interface Bounds {
 }
 
 /**
- * The cells of the first sheet as text, from the first line down to the last that holds something.
+ * The cells of the first sheet that is in sight as text, from the first line down to the last that holds something.
  * @throws ActionError where it is damaged, too large, or has something below the last line
  */
-export async function readXlsx(name: string, bytes: Uint8Array, { lines, columns, rows }: Bounds): Promise<string[][]> {
+export async function readXlsx(
+	name: string,
+	bytes: Uint8Array,
+	{ lines, columns, rows }: Bounds
+): Promise<{ cells: string[][]; notes: string[] }> {
 	checkUnpacked(name, bytes);
-	const bounded = withinBounds(bytes, lines, columns);
+	const files = withinBounds(bytes, lines, columns);
+	const sheets = sheetsOf(files);
+	const shown = sheets.filter(({ hidden }) => !hidden);
+	const first = shown[0];
+	const bounded = zipSync(files, { level: 0 });
 	let sheet: (CellValue | null)[][];
 	try {
-		sheet = await readSheet(Buffer.from(bounded));
+		sheet = first ? await readSheet(Buffer.from(bounded), first.name) : await readSheet(Buffer.from(bounded));
 	} catch {
 		throw new ActionError(`${name} is not an .xlsx file that can be read. Save it again, or as CSV.`);
 	}
@@ -35,8 +43,25 @@ export async function readXlsx(name: string, bytes: Uint8Array, { lines, columns
 			`${name} has something below line ${lines}; at most ${rows} rows are read at once. Delete stray cells under the table, or split it.`
 		);
 	}
-	return cells.slice(0, lines);
+	const more = sheets.length > 1 && first ? [`Sheet “${first.name}” was read, of ${sheets.length}.`] : [];
+	return { cells: cells.slice(0, lines), notes: more };
 }
+
+/** The sheets of a workbook in the order of their tabs; none where the workbook does not list them in the usual way. */
+function sheetsOf(files: Record<string, Uint8Array>): { name: string; hidden: boolean }[] {
+	const book = files['xl/workbook.xml'];
+	if (!book) return [];
+	const attribute = (tag: string, key: string) => new RegExp(`\\b${key}="([^"]*)"`).exec(tag)?.[1];
+	return [...strFromU8(book).matchAll(/<(?:\w+:)?sheet\b[^>]*>/g)].flatMap(([tag]) => {
+		const name = attribute(tag, 'name');
+		return name === undefined
+			? []
+			: [{ name: plainText(name), hidden: (attribute(tag, 'state') ?? 'visible') !== 'visible' }];
+	});
+}
+
+const ENTITIES: Record<string, string> = { '&lt;': '<', '&gt;': '>', '&quot;': '"', '&apos;': "'", '&amp;': '&' };
+const plainText = (xml: string) => xml.replace(/&(lt|gt|quot|apos|amp);/g, (entity) => ENTITIES[entity]!);
 
 function checkUnpacked(name: string, bytes: Uint8Array): void {
 	let unpacked = 0;
@@ -58,11 +83,15 @@ const MERGES = /<(\w+:)?mergeCells[\s\S]*?<\/\1?mergeCells>/;
 const ROW = /<((?:\w+:)?)row\b[^>]*?\br="(\d+)"[^>]*?(?:\/>|>[\s\S]*?<\/\1row>)/g;
 const CELL = /<((?:\w+:)?)c\b[^>]*?\br="([A-Z]+)\d+"[^>]*?(?:\/>|>[\s\S]*?<\/\1c>)/g;
 
+/** A cell whose formula failed: the reader would take it for empty, which says "not measured". */
+const FAILED = /^<([\w:]*c)\b([^>]*?)\st="e"([^>]*)>[\s\S]*?<[\w:]*v>([^<]*)<[\s\S]*$/;
+const FAILED_AS_TEXT = '<$1$2 t="inlineStr"$3><is><t>$4</t></is></$1>';
+
 /**
  * The same file with each sheet cut to what is read: merged ranges say nothing of what is in a table and one over a whole sheet
  * would be walked cell by cell; a stray cell in the last row or column would make a million empty ones.
  */
-function withinBounds(bytes: Uint8Array, lines: number, columns: number): Uint8Array {
+function withinBounds(bytes: Uint8Array, lines: number, columns: number): Record<string, Uint8Array> {
 	const files = unzipSync(bytes);
 	for (const path of Object.keys(files)) {
 		if (!/^xl\/worksheets\/[^/]+\.xml$/.test(path)) continue;
@@ -76,10 +105,12 @@ function withinBounds(bytes: Uint8Array, lines: number, columns: number): Uint8A
 					? ''
 					: row.replaceAll(new RegExp(`(\\br="[A-Z]*)${number}"`, 'g'), `$1${lines + below}"`);
 			})
-			.replace(CELL, (cell, _prefix: string, letters: string) => (columnNumber(letters) > columns ? '' : cell));
+			.replace(CELL, (cell, _prefix: string, letters: string) =>
+				columnNumber(letters) > columns ? '' : cell.replace(FAILED, FAILED_AS_TEXT)
+			);
 		files[path] = strToU8(text);
 	}
-	return zipSync(files, { level: 0 });
+	return files;
 }
 
 /** "A" is 1, "AB" is 28. */

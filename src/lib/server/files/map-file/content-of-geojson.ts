@@ -6,12 +6,12 @@ import { MOST_POINTS, MOST_SHAPES, type MapContent } from './map-content';
 export function contentOf(name: string, document: GeoJSON): MapContent {
 	const content: MapContent = { shapes: [], points: [], columns: [], notes: [] };
 	let passedOver = 0;
-	for (const { geometry, properties } of featuresOf(name, document)) {
+	for (const { geometry, properties } of featuresOf(name, document).filter(isFeature)) {
 		for (const one of geometriesOf(geometry)) {
 			if (one.type === 'Polygon' || one.type === 'MultiPolygon') {
 				content.shapes.push({ shape: flat(name, one), properties: properties ?? {} });
 			} else if (one.type === 'Point') {
-				content.points.push({ position: one.coordinates.slice(0, 2), ...valuesOf(properties ?? {}) });
+				content.points.push({ position: placeOf(name, one.coordinates), ...valuesOf(properties ?? {}) });
 			} else passedOver++;
 			if (content.shapes.length > MOST_SHAPES || content.points.length > MOST_POINTS) {
 				throw new ActionError(
@@ -35,13 +35,18 @@ export function columnsOf(points: MapContent['points']): string[] {
 	return [...columns];
 }
 
-function featuresOf(name: string, document: GeoJSON): Feature<Geometry | null>[] {
+function featuresOf(name: string, document: GeoJSON): (Feature<Geometry | null> | null)[] {
 	if (document.type === 'FeatureCollection' && Array.isArray(document.features)) return document.features;
 	if (document.type === 'Feature') return [document];
 	if ('coordinates' in document || document.type === 'GeometryCollection') {
 		return [{ type: 'Feature', geometry: document, properties: {} }];
 	}
 	throw new ActionError(`${name} is JSON, but no GeoJSON: it has no type that is known.`);
+}
+
+/** Some programs write null for what they cannot draw; it says nothing. */
+function isFeature(feature: Feature<Geometry | null> | null): feature is Feature<Geometry | null> {
+	return typeof feature === 'object' && feature !== null;
 }
 
 function geometriesOf(geometry: Geometry | null): Geometry[] {
@@ -52,13 +57,15 @@ function geometriesOf(geometry: Geometry | null): Geometry[] {
 	return [geometry];
 }
 
+function placeOf(name: string, given: unknown): Position {
+	const [x, y] = Array.isArray(given) ? (given as unknown[]) : [];
+	if (typeof x === 'number' && typeof y === 'number') return [x, y];
+	throw new ActionError(`${name} is broken: a corner is ${JSON.stringify(given)}, not two numbers.`);
+}
+
 /** Without heights, which some programs write as a third number; anything else than numbers is refused. */
 function flat<S extends MapContent['shapes'][number]['shape']>(name: string, shape: S): S {
-	const position = (given: unknown): Position => {
-		const [x, y] = Array.isArray(given) ? given : [];
-		if (typeof x === 'number' && typeof y === 'number') return [x, y];
-		throw new ActionError(`${name} is broken: a corner is ${JSON.stringify(given)}, not two numbers.`);
-	};
+	const position = (given: unknown) => placeOf(name, given);
 	const rings = (given: unknown): Position[][] => list(given).map((ring) => list(ring).map(position));
 	const list = (given: unknown): unknown[] => {
 		if (Array.isArray(given)) return given;

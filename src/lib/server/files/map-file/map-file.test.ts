@@ -7,6 +7,7 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { shapeProblems } from '../../../../core/ground/shapes/check-shape';
 import { areaAcres } from '../../../../core/ground/shapes/geodesic-area';
 import type { Shape } from '../../../../core/ground/shapes/shape';
+import { ActionError } from '../../book/action-error';
 import { readMapFile } from './read-map-file';
 
 const utf8 = (text: string) => new TextEncoder().encode(text);
@@ -49,6 +50,40 @@ describe('map files are read', () => {
 		const read = await readMapFile('points.json', utf8(JSON.stringify(points)));
 		expect(read.points).toEqual([{ position: [-35, 41], values: { P: 21 }, words: { by: 'Ada' } }]);
 		expect(read.columns).toEqual(['P']);
+	});
+	it('GeoJSON with nothing in a feature or its geometry; what is broken is told in a sentence', async () => {
+		const { features } = collection;
+		const read = (more: unknown[]) =>
+			readMapFile(
+				'field.geojson',
+				utf8(JSON.stringify({ type: 'FeatureCollection', features: [...features, ...more] }))
+			);
+		const nothing = [null, 7, { type: 'Feature', properties: null, geometry: null }];
+		expect((await read(nothing)).shapes).toHaveLength(1);
+		const broken = (geometry: unknown) => read([{ type: 'Feature', properties: {}, geometry }]);
+		await expect(broken({ type: 'Point' })).rejects.toThrow('a corner is undefined, not two numbers');
+		await expect(broken({ type: 'GeometryCollection' })).rejects.toThrow(ActionError);
+		await expect(broken({ type: 'MultiPoint', coordinates: 5 })).rejects.toThrow('field.geojson is broken, or written');
+	});
+	it('CSV of points: a comma too many is told by its line, empty cells beyond the header are none', async () => {
+		const read = (text: string) => readMapFile('points.csv', utf8(text));
+		const points = [{ position: [-35, 41], values: { P: 21 }, words: {} }];
+		expect((await read('lon,lat,P\n-35,41,21,,\n')).points).toEqual(points);
+		await expect(read('lon,lat,P\n-35,41,21\n-35,41,2,1\n')).rejects.toThrow(
+			'points.csv, line 3 has more cells than the header: “1” stands under none. Look for a comma too many.'
+		);
+		expect((await read('sep=;\nlon;lat;P\n-35;41;21\n')).points).toEqual(points);
+	});
+	it('CSV of points in UTF-16 and in Latin-1, and says so', async () => {
+		const text = 'lon,lat,P,by\n-35,41,21,Ríos\n';
+		const points = [{ position: [-35, 41], values: { P: 21 }, words: { by: 'Ríos' } }];
+		const wide = new Uint8Array(Buffer.from(`\uFEFF${text}`, 'utf16le'));
+		expect(await readMapFile('p.csv', wide)).toMatchObject({ points, notes: ['Read as UTF-16.'] });
+		const narrow = Uint8Array.from(text, (letter) => letter.charCodeAt(0));
+		expect((await readMapFile('p.csv', narrow)).points).toEqual(points);
+		await expect(readMapFile('p.bin', Uint8Array.from([1, 0, 0, 2, 0, 0]))).rejects.toThrow(
+			'is no map file that is read'
+		);
 	});
 	it('KML, as it is and in its zip', async () => {
 		const corners = field.coordinates[0]!.map((corner) => `${(corner as number[]).join(',')},0`).join(' ');

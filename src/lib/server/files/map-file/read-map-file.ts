@@ -3,6 +3,7 @@ import { kml } from '@tmcw/togeojson';
 import { DOMParser } from '@xmldom/xmldom';
 import type { GeoJSON } from 'geojson';
 import { ActionError } from '../../book/action-error';
+import { decodedText } from '../decoded-text';
 import { contentOf } from './content-of-geojson';
 import { openZip } from './open-zip';
 import { readGeoPackage } from './read-geo-package';
@@ -20,17 +21,31 @@ const SQLITE = 'SQLite format 3\0';
  * @throws ActionError in words for the adviser, where it is none of these, is broken or is too large
  */
 export async function readMapFile(name: string, bytes: Uint8Array): Promise<MapContent> {
+	try {
+		return await contentIn(name, bytes);
+	} catch (error) {
+		if (error instanceof ActionError) throw error;
+		// What no reader foresaw is the file's fault as far as the adviser can mend it.
+		throw new ActionError(
+			`${name} is broken, or written in a way that is not read here (${messageOf(error)}). Export it again, as GeoJSON or a zipped Shapefile.`
+		);
+	}
+}
+
+async function contentIn(name: string, bytes: Uint8Array): Promise<MapContent> {
 	if (bytes.length === 0) throw new ActionError(`${name} is empty.`);
 	if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readZip(name, openZip(name, bytes));
 	if (Buffer.from(bytes.subarray(0, SQLITE.length)).toString('latin1') === SQLITE) return readGeoPackage(name, bytes);
 	const magic = String.fromCharCode(bytes[0]!, bytes[1] ?? 0);
 	if (magic === 'II' || magic === 'MM') return readGeoTiff(name, bytes);
-	if (bytes.subarray(0, 4096).includes(0)) throw new ActionError(notKnown(name));
-	const text = new TextDecoder('utf-8').decode(bytes).replace(/^\uFEFF/, '');
+	const decoded = decodedText(bytes);
+	if (!decoded) throw new ActionError(notKnown(name));
+	const text = decoded.text.replace(/^\uFEFF/, '');
 	const start = text.trimStart();
 	if (start.startsWith('{')) return readGeoJson(name, text);
 	if (start.startsWith('<')) return readKml(name, xmlText(name, bytes));
-	return readPointCsv(name, text);
+	const points = readPointCsv(name, text);
+	return decoded.note ? { ...points, notes: [...points.notes, decoded.note] } : points;
 }
 
 function notKnown(name: string): string {

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { ActionError } from '../../book/action-error';
+import { toldDelimiter } from '../decoded-text';
 import { columnsOf } from './content-of-geojson';
 import { MOST_POINTS, type MapContent } from './map-content';
 
@@ -11,7 +12,12 @@ const LATITUDE = /^(lat|latitude|y)\b/i;
  * Rows without a place are left out and told.
  */
 export function readPointCsv(name: string, text: string): MapContent {
-	const { data, meta } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy' });
+	const { delimiter, table } = toldDelimiter(text);
+	const { data, meta } = Papa.parse<Record<string, string>>(table, {
+		header: true,
+		skipEmptyLines: 'greedy',
+		...(delimiter === undefined ? {} : { delimiter })
+	});
 	const heads = (meta.fields ?? []).map((head) => head.trim());
 	const longitude = meta.fields?.find((head) => LONGITUDE.test(head.trim()));
 	const latitude = meta.fields?.find((head) => LATITUDE.test(head.trim()));
@@ -26,6 +32,12 @@ export function readPointCsv(name: string, text: string): MapContent {
 	const points: MapContent['points'] = [];
 	let without = 0;
 	for (const [at, row] of data.entries()) {
+		const beyond = cellsBeyond(row);
+		if (beyond !== undefined) {
+			throw new ActionError(
+				`${name}, line ${at + 2} has more cells than the header: “${beyond}” stands under none. Look for a comma too many.`
+			);
+		}
 		const x = numberIn(row[longitude]);
 		const y = numberIn(row[latitude]);
 		if (x === undefined || y === undefined) {
@@ -44,6 +56,15 @@ export function readPointCsv(name: string, text: string): MapContent {
 	return { shapes: [], points, columns: columnsOf(points), notes };
 }
 
+/** Where the parser puts the cells that stand under no header. */
+const BEYOND = '__parsed_extra';
+
+/** What stands in a row beyond the last header; spreadsheets pad rows with empty cells, which say nothing. */
+function cellsBeyond(row: Record<string, unknown>): string | undefined {
+	const extra = row[BEYOND];
+	return Array.isArray(extra) ? extra.map(String).find((cell) => cell.trim() !== '') : undefined;
+}
+
 function cellsOf(
 	row: Record<string, string>,
 	places: readonly string[]
@@ -51,7 +72,7 @@ function cellsOf(
 	const values: Record<string, number> = {};
 	const words: Record<string, string> = {};
 	for (const key in row) {
-		if (places.includes(key)) continue;
+		if (places.includes(key) || key === BEYOND) continue;
 		const value = numberIn(row[key]);
 		if (value !== undefined) values[key.trim()] = value;
 		else if (row[key]?.trim()) words[key.trim()] = row[key].trim();
