@@ -1,7 +1,29 @@
-import type { Handle, HandleServerError } from '@sveltejs/kit';
+import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { refuse } from '$lib/server/api/refusals';
 import { hostVerdict } from '$lib/server/http/host-check';
+import { ActionError } from '$lib/server/book/action-error';
+import { BookTrouble } from '$lib/server/book/book-trouble';
+import { troublePage } from '$lib/server/http/trouble-page';
+import { theBook } from '$lib/server/the-book';
 import { isForeignWrite } from '$lib/server/http/write-check';
+
+/** Opened when the program starts: who starts it reads at once what is wrong with the book. */
+export const init: ServerInit = () => {
+	const trouble = troubleOpening();
+	if (trouble !== undefined) console.error(trouble);
+};
+
+/** Why the book cannot be opened; asked anew each time, so that a book that was put right is served. */
+function troubleOpening(): string | undefined {
+	try {
+		theBook();
+		return undefined;
+	} catch (error) {
+		// The second: a copy that was asked for with --restore and is not there, or not whole.
+		if (error instanceof BookTrouble || error instanceof ActionError) return error.message;
+		throw error;
+	}
+}
 
 export const handle: Handle = async ({ event, resolve }) => {
 	const { request, url } = event;
@@ -13,6 +35,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (verdict !== 'serve' && request.method === 'GET') {
 		return new Response(null, { status: 307, headers: { location: verdict.moveTo } });
 	}
+	const trouble = troubleOpening();
+	if (trouble !== undefined) return troublePage(url.pathname, trouble);
 	const response = await resolve(event);
 	// What grows on whose field stays out of caches: of the browser, of whoever sits at it next, and on the way.
 	if (!response.headers.has('Cache-Control')) response.headers.set('Cache-Control', 'no-store');

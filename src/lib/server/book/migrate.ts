@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs';
+import { chmodSync, existsSync } from 'node:fs';
 import type { Database } from 'better-sqlite3';
 import book from './layouts/001-020/001-book.sql?raw';
 import rates from './layouts/001-020/002-rates.sql?raw';
@@ -47,6 +47,9 @@ const MIGRATIONS: readonly string[] = [
 	secondCrops
 ];
 
+/** A book and its copies are for those who run the program, not for everybody on the machine. */
+export const OWN_ONLY = 0o600;
+
 /** The layout of a book of this program. */
 export const NEWEST_LAYOUT = MIGRATIONS.length;
 
@@ -64,9 +67,14 @@ export function migrate(db: Database, layout = NEWEST_LAYOUT, migrations: readon
 		throw new Error(`this book has layout ${seen}, and this program knows ${migrations.length}: use a newer program`);
 	}
 	const copy = `${db.name}.layout-${seen}`;
-	if (seen > 0 && !db.memory && !existsSync(copy)) db.prepare('VACUUM INTO ?').run(copy);
+	if (seen > 0 && !db.memory && !existsSync(copy)) {
+		db.prepare('VACUUM INTO ?').run(copy);
+		chmodSync(copy, OWN_ONLY);
+	}
 	db.transaction(() => {
-		for (const sql of migrations.slice(seen, layout)) db.exec(sql);
+		// Another start may have done it meanwhile.
+		const now = db.pragma('user_version', { simple: true }) as number;
+		for (const sql of migrations.slice(now, layout)) db.exec(sql);
 		db.pragma(`user_version = ${layout}`);
 	}).immediate();
 }

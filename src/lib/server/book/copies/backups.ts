@@ -1,8 +1,9 @@
-import { mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { chmodSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import type { Database } from 'better-sqlite3';
 import type { Backup } from '../../../../core/schema-types';
 import { ActionError } from '../action-error';
+import { OWN_ONLY } from '../migrate';
 import { checkCopy } from './check-copy';
 
 const NAME = /^book-\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d(-\d{3})?\.db$/;
@@ -45,6 +46,7 @@ export async function makeBackup(db: Database, keep: number, now: Date): Promise
 	const id = `book-${now.toISOString().slice(0, 23).replaceAll(':', '-').replace('.', '-')}.db`;
 	const draft = path.join(folder, `${id}.part`);
 	await db.backup(draft);
+	chmodSync(draft, OWN_ONLY);
 	const { fault } = checkCopy(draft);
 	if (fault !== undefined) {
 		rmSync(draft);

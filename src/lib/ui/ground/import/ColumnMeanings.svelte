@@ -172,7 +172,8 @@
 		text-overflow: ellipsis;
 	}
 	.header span {
-		flex-shrink: 10;
+		flex: none;
+		max-width: 45%;
 		overflow: hidden;
 		text-overflow: ellipsis;
 	}
