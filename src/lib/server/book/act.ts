@@ -47,6 +47,8 @@ interface Change {
 	id: string;
 	before: Row | null;
 	after: Row | null;
+	/** Of a removed row, its place among those of its table: where two are of one day, the later written is the newer. */
+	place?: number;
 }
 
 /** The writes open to an action. Each is kept in the event, so that it can be undone. */
@@ -141,7 +143,7 @@ export function undo(db: Database, eventId: number): void {
 	}).immediate();
 }
 
-function takeBack(db: Database, { table, id, before, after }: Change, label: string): Change {
+function takeBack(db: Database, { table, id, before, after, place }: Change, label: string): Change {
 	const now = readRow(db, table, id) ?? null;
 	const intact =
 		after === null ? now === null : now !== null && Object.keys(after).every((key) => now[key] === after[key]);
@@ -151,7 +153,7 @@ function takeBack(db: Database, { table, id, before, after }: Change, label: str
 		);
 	try {
 		if (before === null) db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
-		else if (after === null) writeRow(db, table, before);
+		else if (after === null) writeRow(db, table, isFree(db, table, place) ? { rowid: place, ...before } : before);
 		else updateRow(db, table, id, before);
 	} catch (error) {
 		if (!(error instanceof Error && error.message.includes('FOREIGN KEY'))) throw error;
@@ -186,8 +188,9 @@ function writerOn(db: Database, changes: Change[], reach: (row: Row, table: Book
 			const now = readRow(db, table, id);
 			if (!now) throw new ActionError('This was removed meanwhile. Reload the page.');
 			reach(now, table);
+			const place = db.prepare<[string], number>(`SELECT rowid FROM ${table} WHERE id = ?`).pluck().get(id)!;
 			db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
-			changes.push({ table, id, before: now, after: null });
+			changes.push({ table, id, before: now, after: null, place });
 		}
 	};
 	return writer;
@@ -210,6 +213,11 @@ function record(
 
 function readRow(db: Database, table: BookTable, id: string): Row | undefined {
 	return db.prepare<[string], Row>(`SELECT ${columnsOf(db, table).join(', ')} FROM ${table} WHERE id = ?`).get(id);
+}
+
+/** Whether a row can go back to its place; events of older books have none, and a later row may stand there. */
+function isFree(db: Database, table: BookTable, place: number | undefined): place is number {
+	return place !== undefined && !db.prepare(`SELECT 1 FROM ${table} WHERE rowid = ?`).get(place);
 }
 
 function updateRow(db: Database, table: BookTable, id: string, columns: Row): void {

@@ -44,6 +44,25 @@ describe('undo', () => {
 		expect(undoable(db)?.label).toBe('Added North');
 	});
 
+	it('puts a removed row back where it stood, also among others of its day', () => {
+		const sampled = (labNumber: string) =>
+			addSample(db, field, { lab: 'Fenmoor', labNumber, report: { date: '2026-10-01', layers: [] } } as never);
+		for (const number of ['1', '2', '3']) sampled(number);
+		const newest = () => listSamples(db, field).map(({ labNumber }) => labNumber);
+		expect(newest()).toEqual(['3', '2', '1']);
+		const [, second] = listSamples(db, field);
+		removeSample(db, field, second!.id);
+		const removed = undoable(db, field)!.id;
+		undo(db, removed);
+		expect(newest()).toEqual(['3', '2', '1']);
+		// Where another was written in its place meanwhile, both stay.
+		removeSample(db, field, listSamples(db, field)[0]!.id);
+		const last = undoable(db, field)!.id;
+		sampled('4');
+		undo(db, last);
+		expect(newest()).toHaveLength(4);
+	});
+
 	it('refuses where the row was changed again since, and changes nothing', () => {
 		setGoal(db, field, 2027, goal);
 		const first = undoable(db, field)!.id;
