@@ -44,6 +44,20 @@ describe('the rates of a second crop', () => {
 				.length
 		).toBeGreaterThan(0);
 	});
+	it('stand on the first as the crop before', () => {
+		const corn = { id: 'corn-grain' as const, yieldGoal: 120 };
+		const after = (previousCrop: 'soybean' | 'winter-wheat') =>
+			answer({ ...cornRequest(), crop: { ...corn, previousCrop } }).rates.find(
+				({ method }) => method === 'tri-state-1995/nitrogen'
+			)!.rate!;
+		const soybeanFirst = {
+			...cornRequest(),
+			crop: { ...soybean, previousCrop: 'winter-wheat' as const },
+			secondCrop: corn
+		};
+		expect(second('tri-state-1995/nitrogen', soybeanFirst)!.rate).toBe(after('soybean'));
+		expect(after('soybean')).toBeLessThan(after('winter-wheat'));
+	});
 	it('count with the first where both go on in one pass, before the crop of the next year', () => {
 		const request = wheat(cornRequest(), { secondCrop: soybean, nextCrop: { id: 'corn-grain', yieldGoal: 160 } });
 		const both = answer(request).rates.find(({ method }) => method === 'crop-removal/potassium')!.bothYears!;

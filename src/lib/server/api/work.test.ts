@@ -221,6 +221,17 @@ describe('the next year of many fields', () => {
 		);
 		expect(yearOf('Pippin Block', 2028).previous_crop).toBe('other');
 	});
+	it('comes after the second crop of the year before, and has its own P and K after what was for the two', async () => {
+		const address = { field: idOf('Long Meadow'), year: '2027' };
+		await world.call('POST /api/fields/{field}/{year}/choices', address, {
+			choices: [{ nutrient: 'K2O', method: 'crop-removal/potassium', bothYears: true }]
+		});
+		const work: Work = { kind: 'crop', crop: 'corn-grain', goal: { by: 'amount', amount: 160 } };
+		const { run, rows } = await preview(work, ['Long Meadow'], 2028);
+		expect(rowOf(rows, 'Long Meadow').changes).toEqual(['Corn 160 bu/ac', 'after soybean']);
+		await save(run);
+		expect(yearOf('Long Meadow', 2028).previous_crop).toBe('soybean');
+	});
 	it('does not lime again what was limed after the newest sample', async () => {
 		const year = yearOf('Crow Acre');
 		const lime = passesOf('Crow Acre').find(({ plan }) => plan.unit === 'short ton/ac')!;

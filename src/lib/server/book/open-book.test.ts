@@ -4,6 +4,7 @@ import {
 	mkdtempSync,
 	readdirSync,
 	readFileSync,
+	readlinkSync,
 	rmSync,
 	statSync,
 	utimesSync,
@@ -34,6 +35,15 @@ function sqliteFile(sql: string): void {
 	db.close();
 }
 
+/** What a handle of this process is open on. */
+function linkOf(handle: string): string {
+	try {
+		return readlinkSync(`/proc/self/fd/${handle}`);
+	} catch {
+		return '';
+	}
+}
+
 describe('a file that is no book is left as it is', () => {
 	it.each([
 		[
@@ -53,6 +63,11 @@ describe('a file that is no book is left as it is', () => {
 			() => sqliteFile('PRAGMA application_id = 1; CREATE TABLE field_year (a); PRAGMA user_version = 3'),
 			'it is the SQLite file of another program'
 		],
+		[
+			'of another program with layouts of its own',
+			() => sqliteFile('CREATE TABLE songs (a); PRAGMA user_version = 3'),
+			'it is the SQLite file of another program'
+		],
 		['that is a folder', () => mkdirSync(file), 'it is a folder'],
 		[
 			'without a byte',
@@ -69,6 +84,8 @@ describe('a file that is no book is left as it is', () => {
 		expect(() => openBook(file)).toThrow(BookTrouble);
 		expect(() => openBook(file)).toThrow(said);
 		if (bytes) expect(readFileSync(file).equals(bytes)).toBe(true);
+		// Let go of again: a book that was put right can be moved there.
+		expect(readdirSync('/proc/self/fd').filter((handle) => linkOf(handle).startsWith(file))).toEqual([]);
 	});
 
 	function openAndSet(pragma: string): void {

@@ -126,6 +126,14 @@ describe('a CSV file of a lab', () => {
 			'holds no table'
 		);
 	});
+	it('with a decimal comma among points has it written again: it may be a slip', async () => {
+		const reading = await readingOf(utf8(csv('Field;pH (1:1);K (ppm)', 'North;5.6;120', 'South;6,41;960')));
+		expect(told(reading)[1]!.problems).toEqual([expect.stringContaining('has a decimal comma; write a point')]);
+	});
+	it('whose header line comes again on its next page keeps the rows of the first', async () => {
+		const { rows } = await readingOf(utf8(csv(HEAD, TWO[0]!, HEAD, TWO[1]!)));
+		expect(rows.map(({ field }) => field)).toEqual(['North', 'Field', 'Sañdy South']);
+	});
 	it('does not take thousands for decimals', async () => {
 		const { rows } = await readingOf(utf8(csv('Field;pH (1:1);K (ppm)', 'North;6;1,040', 'South;7;960')));
 		expect(rows.map(({ layer }) => layer!.results.find(({ analyte }) => analyte === 'K')!.value)).toEqual([1040, 960]);
