@@ -29,8 +29,10 @@ export function tableOfCells(cells: readonly (readonly string[])[]): LabTable | 
 	const notes: string[] = [];
 	let headers = cells[at]!.map((cell) => cell.trim());
 	const above = cells[at - 1];
-	if (isSecondHeader(above, headers)) {
-		headers = joined(above!, headers);
+	const grouped = isSecondHeader(above, headers) ? joined(above!, headers) : headers;
+	// A letterhead may stand right over the header line; groups say what columns hold that did not.
+	if (knownColumns(grouped) > knownColumns(headers)) {
+		headers = grouped;
 		notes.push(`Line ${at} was read with the header line under it.`);
 	}
 	let first = at + 1;
@@ -66,10 +68,14 @@ function headerLine(cells: readonly (readonly string[])[]): number {
 /** Figures that stand in the names of methods and nutrients. */
 const NAMED_FIGURES = /\b(p1|no3|nh4\w*|so4|h2o|cacl2|m3|1:[12]|100\s*g)\b|mehlich[\s-]*(3|iii)/gi;
 
+/** "Client: A. Tarrow" is no header. */
+const LABEL_AND_VALUE = /:\s*[a-z]/i;
+
 /** A line of words alone that heads groups of columns, or says their methods: no number stands in it. */
 function isSecondHeader(row: readonly string[] | undefined, headers: readonly string[]): boolean {
 	const said = words(row);
 	if (said.length < 2 || said.length > words(headers).length) return false;
+	if (said.some((cell) => LABEL_AND_VALUE.test(cell))) return false;
 	if (said.some((cell) => /\d/.test(cell.replaceAll(NAMED_FIGURES, '')))) return false;
 	const heads = said.filter((cell) => isKnownColumn(cell) || namesMethodOrUnit(cell));
 	return heads.length >= Math.max(2, said.length / 2);

@@ -77,6 +77,12 @@ describe('a CSV file of a lab', () => {
 			),
 			[]
 		],
+		[
+			'right under the names of client and farm',
+			utf8(csv('Client: A. Tarrow,Farm: Mill Farm,Field: all', HEAD, ...TWO)),
+			[]
+		],
+		['right under words like headers', utf8(csv('Report,Client,Farm', HEAD, ...TWO)), []],
 		['with blank lines between', utf8(csv(HEAD, TWO[0]!, ',,,,,', '', TWO[1]!, ',,,')), []],
 		[
 			'with its units in a line of their own',
