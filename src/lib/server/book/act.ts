@@ -2,6 +2,7 @@ import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import { ActionError } from './action-error';
 import { columnsOf, writeRow } from './tables';
+import { cutBetween, isAsLeft, LONG_TEXT, withoutCut, type TextCut } from './text-cut';
 import { reachOf, type Row } from './reach';
 import { touchedFields } from './touched-fields';
 
@@ -47,6 +48,8 @@ interface Change {
 	id: string;
 	before: Row | null;
 	after: Row | null;
+	/** Of the columns that changed, those that hold long texts; they are in neither of the two above. */
+	cuts?: Record<string, TextCut>;
 	/** Of a removed row, its place among those of its table: where two are of one day, the later written is the newer. */
 	place?: number;
 }
@@ -143,10 +146,15 @@ export function undo(db: Database, eventId: number): void {
 	}).immediate();
 }
 
-function takeBack(db: Database, { table, id, before, after, place }: Change, label: string): Change {
+function takeBack(db: Database, { table, id, before, after, place, cuts = {} }: Change, label: string): Change {
 	const now = readRow(db, table, id) ?? null;
+	const long = (key: string) => String(now?.[key] ?? '');
 	const intact =
-		after === null ? now === null : now !== null && Object.keys(after).every((key) => now[key] === after[key]);
+		after === null
+			? now === null
+			: now !== null &&
+				Object.keys(after).every((key) => now[key] === after[key]) &&
+				Object.entries(cuts).every(([key, cut]) => isAsLeft(long(key), cut));
 	if (!intact)
 		throw new ActionError(
 			`“${label}” cannot be undone, because it was changed again since. Undo the later change first.`
@@ -154,7 +162,11 @@ function takeBack(db: Database, { table, id, before, after, place }: Change, lab
 	try {
 		if (before === null) db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
 		else if (after === null) writeRow(db, table, isFree(db, table, place) ? { rowid: place, ...before } : before);
-		else updateRow(db, table, id, before);
+		else {
+			const texts = Object.entries(cuts).map(([key, cut]) => [key, withoutCut(long(key), cut)] as const);
+			updateRow(db, table, id, { ...before, ...Object.fromEntries(texts) });
+			return { table, id, before: after, after: before, ...reversed(texts, long) };
+		}
 	} catch (error) {
 		if (!(error instanceof Error && error.message.includes('FOREIGN KEY'))) throw error;
 		throw new ActionError(`“${label}” cannot be undone, because later work stands on it. Undo that first.`);
@@ -175,9 +187,17 @@ function writerOn(db: Database, changes: Change[], reach: (row: Row, table: Book
 			reach(now, table);
 			const changed = Object.keys(columns).filter((key) => now[key] !== columns[key]);
 			if (changed.length === 0) return;
-			const pick = (row: Row) => Object.fromEntries(changed.map((key) => [key, row[key] ?? null]));
-			updateRow(db, table, id, pick(columns));
-			changes.push({ table, id, before: pick(now), after: pick(columns) });
+			updateRow(db, table, id, picked(columns, changed));
+			const long = changed.filter((key) => isLong(now[key]) && isLong(columns[key]));
+			const short = changed.filter((key) => !long.includes(key));
+			const cuts = long.map((key) => [key, cutBetween(String(now[key]), String(columns[key]))]);
+			changes.push({
+				table,
+				id,
+				before: picked(now, short),
+				after: picked(columns, short),
+				...(cuts.length > 0 ? { cuts: Object.fromEntries(cuts) as Record<string, TextCut> } : {})
+			});
 		},
 		put(table, row) {
 			const { id, ...columns } = row;
@@ -213,6 +233,18 @@ function record(
 
 function readRow(db: Database, table: BookTable, id: string): Row | undefined {
 	return db.prepare<[string], Row>(`SELECT ${columnsOf(db, table).join(', ')} FROM ${table} WHERE id = ?`).get(id);
+}
+
+const isLong = (value: Row[string] | undefined) => typeof value === 'string' && value.length >= LONG_TEXT;
+
+function picked(row: Row, keys: readonly string[]): Row {
+	return Object.fromEntries(keys.map((key) => [key, row[key] ?? null]));
+}
+
+/** The cuts of an undo: from the texts as they were to those that it put back. */
+function reversed(texts: readonly (readonly [string, string])[], now: (key: string) => string): Pick<Change, 'cuts'> {
+	if (texts.length === 0) return {};
+	return { cuts: Object.fromEntries(texts.map(([key, text]) => [key, cutBetween(now(key), text)])) };
 }
 
 /** Whether a row can go back to its place; events of older books have none, and a later row may stand there. */
