@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { library } from '../../testing.test-help';
 import type { PlanContext } from '../plan/plan-context';
+import { stageText } from '../stages/stage-dates';
+import { stagesOfYear } from '../stages/stages-of-year';
 import { planContext } from '../plan/plan-context.test-help';
 import { checkSeason } from './check-season';
 import { carrying } from './rule-cases.test-help';
@@ -35,6 +37,16 @@ describe('the passes of a second crop', () => {
 		expect(byCropOfYear([spring, { ...before, date: '2027-07-07' }], context).then).toEqual([]);
 		expect(rulesOf(context, [before])).toContain('no-go july');
 		expect(rulesOf(context)).not.toContain('no-go july');
+	});
+	it('have its stages beside their days, from a week before it is planted', () => {
+		const stageAt = (context: PlanContext, date: string) => stageText(stagesOfYear(context), date);
+		const second = corn('2027-07-15');
+		const [alone, both] = [wheat({}), wheat({ second })];
+		expect(stageAt(both, '2027-05-20')).toBe(stageAt(alone, '2027-05-20'));
+		expect(stageAt(both, '2027-07-08')).toBe('corn planting');
+		const first = planContext({ plantingDate: '2027-07-15' });
+		expect(stageAt(both, '2027-08-20')).toBe(stageAt(first, '2027-08-20'));
+		expect(stageAt(alone, '2027-08-20')).not.toBe(stageAt(both, '2027-08-20'));
 	});
 	it('bring no nitrogen to the account of the first, but their potash to that of both', () => {
 		const chosen = { N: 80, K2O: 60 };

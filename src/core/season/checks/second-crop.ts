@@ -1,16 +1,13 @@
 import type { Pass } from '../../schema-types';
 import type { PlanContext } from '../plan/plan-context';
-import { shiftDate } from '../weather/season-weather';
-
-/** What goes on so many days before a second crop is planted goes on for it: common practice, between the two there is no time for more. */
-const BEFORE_PLANTING_DAYS = 7;
+import { secondCropFrom } from '../stages/stages-of-year';
 
 /** The passes that go on for the first crop of a year, and those for the second. */
 export function byCropOfYear<P extends Pick<Pass, 'date'>>(
 	passes: readonly P[],
 	{ second }: Pick<PlanContext, 'second'>
 ): { first: P[]; then: P[] } {
-	const from = second && shiftDate(second.plantingDate, -BEFORE_PLANTING_DAYS);
+	const from = second && secondCropFrom(second);
 	const isThen = ({ date }: P) => from !== undefined && date >= from;
 	return { first: passes.filter((pass) => !isThen(pass)), then: passes.filter(isThen) };
 }

@@ -7,7 +7,7 @@ import type { Advice, FieldYear } from './field-year';
 import { currentLibrary } from '../current-library';
 import type { Settings } from '../stores/settings';
 import { today } from '../today';
-import { usualStages } from '../../../core/season/stages/stage-dates';
+import { stagesOfYear } from '../../../core/season/stages/stages-of-year';
 import { longDate } from '../../../core/units/day-text';
 
 const SHOWN_ANALYTES: readonly Analyte[] = ['pH', 'bufferPh', 'P', 'K', 'OM'];
@@ -44,7 +44,7 @@ export function draftSheet(
 		soilValues: values.filter((value) => value.applies),
 		chosen: advice.chosen,
 		passes: advice.passes.map(({ plan }) => plan),
-		stages: usualStages(advice.context),
+		stages: stagesOfYear(advice.context),
 		passCosts: advice.costs,
 		findings: advice.answer.findings,
 		leafTests,

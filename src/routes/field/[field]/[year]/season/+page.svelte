@@ -2,7 +2,8 @@
 	import Mark from '$lib/ui/figure/Mark.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { notApplicable } from '$core/figure/figure';
-	import { stageText, usualStages } from '$core/season/stages/stage-dates';
+	import { stageText } from '$core/season/stages/stage-dates';
+	import { stagesOfYear } from '$core/season/stages/stages-of-year';
 	import { passKept, passMoved, programmeTaken, remedyTaken, type PlanChange } from '$core/season/plan/plan-change';
 	import { wholePass } from '$core/season/applied/what-happened';
 	import { tripOf } from '$core/season/plan/trips';
@@ -49,7 +50,7 @@
 	const shown = $derived(withMoved(kept, moved));
 	const year = $derived(season && boardYear(season.ground));
 	/** As the sheet dates them, whatever year is shown. */
-	const usual = $derived(season ? usualStages(season.ground.context) : []);
+	const usual = $derived(season ? stagesOfYear(season.ground.context) : []);
 	const live = $derived(season && year && liveSeason(season.ground, year, shown));
 
 	const programmes = $derived(
