@@ -1,3 +1,4 @@
+import { withoutControls } from '../../check/control-characters';
 import { isKnownColumn, knownColumns, namesMethodOrUnit } from './guess-mapping';
 
 /** The table of a lab's file: one header line, the rows under it, and in words what was made of the lines above them. */
@@ -23,7 +24,8 @@ const UNIT =
  * units under it, and a second header line over or under it, are joined to it.
  * @returns undefined where no line has enough words to head a table
  */
-export function tableOfCells(cells: readonly (readonly string[])[]): LabTable | undefined {
+export function tableOfCells(file: readonly (readonly string[])[]): LabTable | undefined {
+	const cells = file.map((row) => row.map(withoutControls));
 	const at = headerLine(cells);
 	if (at < 0) return undefined;
 	const notes: string[] = [];

@@ -21,6 +21,10 @@ describe('a body of JSON', () => {
 		expect(await json(text)).toEqual(JSON.parse(text));
 		await expect(json('{"a":'.repeat(100_000))).rejects.toMatchObject({ status: 400 });
 	});
+	it('holds no control character in a text, which no file that goes out could hold', async () => {
+		await expect(json('{"label": "Mill\\u0007"}')).rejects.toThrow('/label must hold no control character; U+0007');
+		expect(await json('{"note": "two\\nlines"}')).toEqual({ note: 'two\nlines' });
+	});
 	it('that is cut off is told so', async () => {
 		await expect(json('{"a": [1, 2')).rejects.toMatchObject({ status: 400, message: /^is not JSON/ });
 	});

@@ -1,4 +1,6 @@
+import { controlProblem } from '../../../core/check/control-characters';
 import { messageOf } from '../../../core/check/message-of';
+import { InputError } from '../../../core/check/problem';
 import { ActionError } from '../book/action-error';
 import type { FileBody } from './operation';
 
@@ -28,6 +30,7 @@ export interface UploadedFile {
 /**
  * The JSON of a body; what has none, a question or a removal, is an empty object.
  * @throws UnreadableBody where it is no JSON, too large, or sent as something else
+ * @throws InputError for a control character in one of its texts
  */
 export async function readJson(request: Request): Promise<unknown> {
 	if (request.method === 'GET' || request.method === 'DELETE') return {};
@@ -41,6 +44,13 @@ export async function readJson(request: Request): Promise<unknown> {
 	if (isNestedOver(MOST_NESTED, text)) {
 		throw new UnreadableBody(400, `must be nested at most ${MOST_NESTED} deep`);
 	}
+	const body = parsed(text);
+	const problem = controlProblem(body);
+	if (problem) throw new InputError([problem]);
+	return body;
+}
+
+function parsed(text: string): unknown {
 	try {
 		return JSON.parse(text);
 	} catch (error) {

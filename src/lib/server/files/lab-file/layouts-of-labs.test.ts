@@ -63,6 +63,7 @@ describe('a CSV file of a lab', () => {
 			utf8(csv(HEAD.replaceAll(',', ';'), ...TWO.map(decimals))),
 			['Its commas were read as decimal points: 5,6 is 5.6.']
 		],
+		['with control characters in its cells', utf8(csv(HEAD, TWO[0]!.replace('North', 'No\u0001rth'), TWO[1]!)), []],
 		['between tabs', utf8(csv(HEAD.replaceAll(',', '\t'), ...TWO.map((row) => row.replaceAll(',', '\t')))), []],
 		[
 			'under a letterhead of many words',

@@ -1,5 +1,6 @@
 import { XMLBuilder } from 'fast-xml-parser';
 import { strToU8, zipSync } from 'fflate';
+import { withoutControls } from '../../../../core/check/control-characters';
 import { areaM2 } from '../../../../core/ground/shapes/geodesic-area';
 import { partsOf, type Shape } from '../../../../core/ground/shapes/shape';
 import type { Prescription } from '../../../../core/schema-types';
@@ -74,7 +75,7 @@ export function asTaskData(prescription: Prescription, boundary: Shape | undefin
 }
 
 function element(name: string, attributes: Record<string, string | number>, children: Element[] = []): Element {
-	const named = Object.entries(attributes).map(([key, value]) => [`@_${key}`, String(value)]);
+	const named = Object.entries(attributes).map(([key, value]) => [`@_${key}`, withoutControls(String(value))]);
 	return { [name]: children, ':@': Object.fromEntries(named) };
 }
 

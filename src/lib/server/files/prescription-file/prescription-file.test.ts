@@ -143,6 +143,12 @@ describe('other programs open the files', () => {
 		expect(text).toContain('RATE: Real');
 		expect(Math.abs(totalByGdal(file) / total(prescription.parts) - 1)).toBeLessThan(0.001);
 	});
+	it('a task file is XML also where an older book has a control character in a name', () => {
+		const text = taskDataXml({ ...prescription, name: 'Side\u0001-dress' }, undefined);
+		expect(text).toContain('B="Side-dress"');
+		// eslint-disable-next-line no-control-regex
+		expect(text).not.toMatch(/[\u0000-\u0008]/);
+	});
 	it('an independent reader of ISO 11783-10: the mandatory elements, and the total of the plan', async () => {
 		const manager = new ISOXMLManager({ version: 4 });
 		await manager.parseISOXMLFile(asTaskData(prescription, withHole), 'application/zip');
