@@ -20,7 +20,7 @@ import { listOwnProducts } from '../stores/own-products';
 import { findPrescription, listPrescriptions } from '../stores/plan/prescriptions';
 import { listCurves } from '../stores/response-curves';
 import { listBags } from '../stores/sampling/bags';
-import { setPreparedBy } from '../stores/settings';
+import { changeSettings } from '../stores/settings';
 import { listWaterSources } from '../stores/water/water-sources';
 import { answerCall } from './answer-call';
 import { CURVE_EXAMPLE, PASS_EXAMPLE } from './examples';
@@ -44,7 +44,7 @@ export class World {
 	static async make(): Promise<World> {
 		const world = new World();
 		fillBook(world.book, JSON.parse(district));
-		setPreparedBy(world.book, 'Ada');
+		changeSettings(world.book, { preparedBy: 'Ada' });
 		const [own, other] = ['Kingfisher Bend', 'Heronry'].map((name) => world.#idOf(name));
 		world.foreign = await world.#fill(other!, own!);
 		world.own = await world.#fill(own!, other!);

@@ -9,7 +9,7 @@ import { seasonPage } from '../pages/season-page';
 import { sheetPage } from '../pages/sheet-page';
 import { listDecisions } from '../stores/plan/decisions';
 import { findFieldYear, listPasses } from '../stores/field-years';
-import { setPreparedBy } from '../stores/settings';
+import { changeSettings } from '../stores/settings';
 import { DECISION_EXAMPLE } from './examples';
 import { World, type Ids } from './api.test-help';
 
@@ -44,7 +44,7 @@ describe('a decision', () => {
 		expect(before.text).toMatch(
 			/^Look on 12 Jun 2027: if more than 6 in of rain fell since 20 Apr 2027, then 120 lb\/ac of Urea/
 		);
-		setPreparedBy(world.book, 'Ada');
+		changeSettings(world.book, { preparedBy: 'Ada' });
 		expect(sheetPage(desk(), address()).draft!.decisions).toEqual([before.text]);
 		const later = seasonPage(desk('2027-06-12'), address(), null).season!.decisions[0]!;
 		expect(later.seen).toMatchObject({

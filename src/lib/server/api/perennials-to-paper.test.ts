@@ -8,7 +8,7 @@ import { KG_HA_PER_LB_AC, T_HA_PER_SHORT_TON_AC } from '../../../core/units/fact
 import { fillBook } from '../book/fill-book';
 import { listFields } from '../stores/fields';
 import { findFieldYear, listPasses } from '../stores/field-years';
-import { setPreparedBy } from '../stores/settings';
+import { changeSettings } from '../stores/settings';
 import { listSheets } from '../stores/sheets';
 import { World, type Ids } from './api.test-help';
 
@@ -17,7 +17,7 @@ let ids: Ids;
 beforeEach(() => {
 	world = new World();
 	fillBook(world.book, JSON.parse(readFileSync('demo/district.json', 'utf8')));
-	setPreparedBy(world.book, 'Ada');
+	changeSettings(world.book, { preparedBy: 'Ada' });
 });
 const at = (name: string) => {
 	const field = listFields(world.book).find((one) => one.name === name)!.id;

@@ -8,7 +8,7 @@ import { InputError } from '../../../core/check/problem';
 import { addField, addSample, findField, listFields, listSamples, removeSample } from '../stores/fields';
 import { choose, findFieldYear, listChoices, listFieldYears, listPasses, setGoal } from '../stores/field-years';
 import { pricesOn, setPrices } from '../stores/prices';
-import { readSettings, setUnits } from '../stores/settings';
+import { backupsKept, changeSettings, readSettings } from '../stores/settings';
 import { act, undo, undoable } from './act';
 import { ActionError } from './action-error';
 import { oldBook } from '../old-book.test-help';
@@ -79,13 +79,27 @@ describe('undo', () => {
 	});
 
 	it('refuses twice, and what never was', () => {
-		setUnits(db, 'metric');
+		changeSettings(db, { units: 'metric' });
 		const { id } = undoable(db)!;
 		undo(db, id);
 		expect(readSettings(db).units).toBe('us');
 		expect(() => undo(db, id)).toThrow('already undone');
 		expect(() => undo(db, 999)).toThrow('no such change');
 	});
+});
+
+it('several settings are one action, and go back as one', () => {
+	changeSettings(db, { units: 'metric', preparedBy: 'Ada', backupsKept: 7 });
+	expect(undoable(db)!.label).toBe(
+		'Switched units, changed who prepares the sheets, changed how many backups are kept'
+	);
+	expect([readSettings(db), backupsKept(db)]).toEqual([
+		expect.objectContaining({ units: 'metric', preparedBy: 'Ada' }),
+		7
+	]);
+	undo(db, undoable(db)!.id);
+	expect(readSettings(db)).toMatchObject({ units: 'us', preparedBy: '' });
+	expect(backupsKept(db)).toBe(30);
 });
 
 describe('an action', () => {

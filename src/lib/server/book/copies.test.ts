@@ -16,7 +16,7 @@ import { asBookFile } from '../files/book-file/as-book-file';
 import { readBookFile } from '../files/book-file/read-book-file';
 import { theLibrary } from '../knowledge';
 import { oldBook } from '../old-book.test-help';
-import { setPreparedBy } from '../stores/settings';
+import { changeSettings } from '../stores/settings';
 import { replaceBook } from '../the-book';
 import { undo, undoable } from './act';
 import { backupFolder, listBackups, makeBackup } from './copies/backups';
@@ -38,7 +38,7 @@ beforeEach(() => {
 	file = path.join(folder, 'book.db');
 	book = openBook(file);
 	fillBook(book, demo);
-	setPreparedBy(book, 'Ada');
+	changeSettings(book, { preparedBy: 'Ada' });
 });
 afterEach(() => {
 	if (book.open) book.close();
@@ -71,7 +71,7 @@ describe('a backup', () => {
 	it('is restored after the file of the open book was overwritten with zeros, and what was there is kept', async () => {
 		const before = all(book);
 		const { id } = await makeBackup(book, 5, day('2026-11-23'));
-		setPreparedBy(book, 'Somebody else');
+		changeSettings(book, { preparedBy: 'Somebody else' });
 		book.pragma('wal_checkpoint(TRUNCATE)');
 		ruin(file);
 		expect(checkCopy(file).fault).toBe('it cannot be read as a book: file is not a database');

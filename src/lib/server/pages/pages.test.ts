@@ -12,7 +12,7 @@ import { Desk } from '../desk';
 import { listFields } from '../stores/fields';
 import { bookHarvest, choose, markDone } from '../stores/field-years';
 import { startImport } from '../stores/lab-imports';
-import { setPreparedBy, setUnits } from '../stores/settings';
+import { changeSettings } from '../stores/settings';
 import { bookPage } from './book-page';
 import { groundPage } from './ground-page';
 import { importPage } from './import-page';
@@ -173,7 +173,7 @@ describe('the page of rates', () => {
 	});
 
 	it('speaks metric where the book does', () => {
-		setUnits(db, 'metric');
+		changeSettings(db, { units: 'metric' });
 		const page = ratesPage(new Desk(db, library, '2026-11-23'), at('Kingfisher Bend'));
 		expect(rowOf(page, 'P2O5')).toMatchObject({ unit: 'kg/ha', ownUnit: 'lb/ac' });
 		// 84.2 lb/ac x 1.120851 kg/ha.
@@ -327,7 +327,7 @@ describe('the other pages', () => {
 		const markOf = (day: string) => sheetPage(new Desk(db, library, day), at('Heronry')).mark;
 		const mark = markOf('2026-11-23');
 		expect(mark).toMatch(/^[0-9a-f]{16}$/);
-		setPreparedBy(db, 'Somebody else');
+		changeSettings(db, { preparedBy: 'Somebody else' });
 		expect(markOf('2026-11-24')).toBe(mark);
 		const { goal } = desk.fieldYear(at('Heronry'));
 		choose(db, goal!, [{ nutrient: 'S', ownRate: 12, reason: 'thin ground' }], 'Chose');

@@ -1,5 +1,6 @@
 import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
+import { keysOf } from '../../../core/check/typed-object';
 import type { LoadSizes } from '../../../core/schema-types';
 import type { UnitSystem } from '../../../core/units/rate-units';
 import { act } from '../book/act';
@@ -24,20 +25,28 @@ export function readSettings(db: Database): Settings {
 	};
 }
 
-export function setUnits(db: Database, units: UnitSystem): void {
-	act(db, { label: 'Switched units' }, (writer) => writer.put('setting', { id: 'units', value: units }));
-}
+/** What of the settings changes; what is left out stays. */
+export type SettingsChange = Partial<Settings> & { backupsKept?: number };
 
-export function setPreparedBy(db: Database, name: string): void {
-	act(db, { label: 'Changed who prepares the sheets' }, (writer) =>
-		writer.put('setting', { id: 'preparedBy', value: name })
-	);
-}
+/** What is said of each, on the undo button. */
+const SAID: Record<keyof SettingsChange, string> = {
+	units: 'Switched units',
+	preparedBy: 'Changed who prepares the sheets',
+	loads: 'Changed the size of loads',
+	backupsKept: 'Changed how many backups are kept'
+};
 
-export function setLoads(db: Database, loads: LoadSizes): void {
-	act(db, { label: 'Changed the size of loads' }, (writer) =>
-		writer.put('setting', { id: 'loads', value: JSON.stringify(loads) })
-	);
+/** Changes settings in one action, however many. */
+export function changeSettings(db: Database, change: SettingsChange): void {
+	const changed = keysOf(SAID).filter((key) => change[key] !== undefined);
+	const [first = '', ...others] = changed.map((key) => SAID[key]);
+	const label = [first, ...others.map((one) => one.charAt(0).toLowerCase() + one.slice(1))].join(', ');
+	act(db, { label }, (writer) => {
+		for (const key of changed) {
+			const value = change[key];
+			writer.put('setting', { id: key, value: typeof value === 'object' ? JSON.stringify(value) : String(value) });
+		}
+	});
 }
 
 /** A month of days: practice, until the adviser says otherwise. */
@@ -47,10 +56,4 @@ const USUAL_BACKUPS = 30;
 export function backupsKept(db: Database): number {
 	const row = db.prepare<[], { value: string }>("SELECT value FROM setting WHERE id = 'backupsKept'").get();
 	return row ? Number(row.value) : USUAL_BACKUPS;
-}
-
-export function setBackupsKept(db: Database, count: number): void {
-	act(db, { label: 'Changed how many backups are kept' }, (writer) =>
-		writer.put('setting', { id: 'backupsKept', value: String(count) })
-	);
 }

@@ -16,7 +16,7 @@ import { commitImport } from '../../files/lab-file/commit-import';
 import { readLabFile } from '../../files/lab-file/read-file';
 import { setHouseRules } from '../../stores/house-rules';
 import { discardImport, findImport, saveDraft, startImport } from '../../stores/lab-imports';
-import { setBackupsKept, setLoads, setPreparedBy, setUnits } from '../../stores/settings';
+import { changeSettings } from '../../stores/settings';
 import { addWeather, setOutlook, useStation } from '../../stores/stations';
 import { DRAFT_EXAMPLE, WEATHER_EXAMPLE } from '../examples';
 import { json, operation } from '../operation';
@@ -34,11 +34,9 @@ export const bookOperations = [
 		summary: 'Changes units, who prepares the sheets, the size of loads, or how many backups are kept',
 		body: json<SettingsAction>('actions#/definitions/SettingsAction'),
 		example: { units: 'metric' },
-		run: ({ desk }, { units, preparedBy, loads, backupsKept }) => {
-			if (units) setUnits(desk.book, units);
-			if (preparedBy !== undefined) setPreparedBy(desk.book, preparedBy.trim());
-			if (loads) setLoads(desk.book, loads);
-			if (backupsKept !== undefined) setBackupsKept(desk.book, backupsKept);
+		run: ({ desk }, change) => {
+			const { preparedBy } = change;
+			changeSettings(desk.book, { ...change, ...(preparedBy === undefined ? {} : { preparedBy: preparedBy.trim() }) });
 		}
 	}),
 	operation('PUT /api/house-rules', {

@@ -15,7 +15,7 @@ import { changePasses, findFieldYear, listPasses, markDone } from '../../stores/
 import { saveGuide, setGuideOff } from '../../stores/guides';
 import { setHouseRules } from '../../stores/house-rules';
 import { setPrices } from '../../stores/prices';
-import { setPreparedBy } from '../../stores/settings';
+import { changeSettings } from '../../stores/settings';
 import { addWeather, setOutlook } from '../../stores/stations';
 import { curvesPage } from './curves-page';
 import { guidesPage } from './guides-page';
@@ -270,7 +270,7 @@ describe('the other pages of the whole book', () => {
 		db = openBook(':memory:');
 		expect(rosterPage(desk())).toMatchObject({ rows: [], due: [] });
 		expect(ordersPage(desk(), null)).toMatchObject({ lines: [], fields: [], preparedBy: '' });
-		setPreparedBy(db, 'Ada');
+		changeSettings(db, { preparedBy: 'Ada' });
 		expect(ordersPage(desk(), null).preparedBy).toBe('Ada');
 		expect(curvesPage(desk()).curves).toEqual([]);
 	});
