@@ -25,6 +25,14 @@ describe('a body of JSON', () => {
 		await expect(json('{"label": "Mill\\u0007"}')).rejects.toThrow('/label must hold no control character; U+0007');
 		expect(await json('{"note": "two\\nlines"}')).toEqual({ note: 'two\nlines' });
 	});
+	it('may carry the text of a file, of which control characters are dropped: its reader says what is wrong with it', async () => {
+		expect(await json('{"csv": "\\u0089PNG\\r\\n\\u001a\\n", "name": "yard"}')).toEqual({
+			csv: '\u0089PNG\r\n\n',
+			name: 'yard'
+		});
+		await expect(json('{"work": {"csv": "a\\u0001"}}')).rejects.toThrow('/work/csv must hold no control character');
+		expect(await json('["csv"]')).toEqual(['csv']);
+	});
 	it('that is cut off is told so', async () => {
 		await expect(json('{"a": [1, 2')).rejects.toMatchObject({ status: 400, message: /^is not JSON/ });
 	});

@@ -1,4 +1,5 @@
-import { controlProblem } from '../../../core/check/control-characters';
+import { controlProblem, withoutControls } from '../../../core/check/control-characters';
+import { entriesOf, isOneOf } from '../../../core/check/typed-object';
 import { messageOf } from '../../../core/check/message-of';
 import { InputError } from '../../../core/check/problem';
 import { ActionError } from '../book/action-error';
@@ -44,10 +45,22 @@ export async function readJson(request: Request): Promise<unknown> {
 	if (isNestedOver(MOST_NESTED, text)) {
 		throw new UnreadableBody(400, `must be nested at most ${MOST_NESTED} deep`);
 	}
-	const body = parsed(text);
+	const body = withPlainFiles(parsed(text));
 	const problem = controlProblem(body);
 	if (problem) throw new InputError([problem]);
 	return body;
+}
+
+/** Under these a body carries the text of a file. */
+const FILES = ['csv', 'text'] as const;
+
+/** A file may be the wrong one, a picture say: its reader tells that better than a control character in it. */
+function withPlainFiles(body: unknown): unknown {
+	if (typeof body !== 'object' || body === null || Array.isArray(body)) return body;
+	const files = entriesOf(body as Record<string, unknown>).flatMap(([key, value]) =>
+		isOneOf(FILES, key) && typeof value === 'string' ? [[key, withoutControls(value)] as const] : []
+	);
+	return files.length === 0 ? body : { ...body, ...Object.fromEntries(files) };
 }
 
 function parsed(text: string): unknown {
