@@ -24,6 +24,8 @@
 	let goal = $state(untrack(() => typedAmount(from?.yieldGoal, unitOf(crop), page.units)));
 	let plantingDate = $state(from?.plantingDate ?? '');
 	let problem = $state('');
+	/** Its calendar and table come when they are looked at. */
+	let open = $state(from !== undefined);
 
 	const address = $derived({ field: page.fieldId, year: page.year });
 
@@ -50,60 +52,60 @@
 	{school} <span class="small soft">{title}</span>
 {/snippet}
 
-<Disclosure align="start" summary={second.summary} open={planted !== undefined}>
-	<section aria-label="Second crop" class="part">
-		{#if planted}
-			<p class="soft small">
-				Rates for {second.name} after {second.after}, from the same soil test; nitrate of a sample from before the first
-				crop does not count. P2O5 and K2O for both crops can be chosen above, under Details, and go on in one pass.
-				Passes from a week before it is planted are checked by its own days.
-			</p>
-			{#if second.own}<p class="small">{second.own}</p>{/if}
-			{#if second.rates.length > 0}
-				<div class="table">
-					<ListTable
-						label={`Rates for ${second.name}`}
-						rows={second.rates}
-						key={({ method }) => method}
-						columns={[
-							{ name: 'Nutrient', of: ({ nutrient }) => nutrient, share: 14 },
-							{ name: 'Approach', of: ({ school }) => school, cell: approachCell, share: 66 },
-							{ name: 'Rate', answer: ({ answer }) => answer, share: 20 }
-						]}
+<Disclosure align="start" summary={second.summary} bind:open>
+	{#if open}<section aria-label="Second crop" class="part">
+			{#if planted}
+				<p class="soft small">
+					Rates for {second.name} after {second.after}, from the same soil test; nitrate of a sample from before the
+					first crop does not count. P2O5 and K2O for both crops can be chosen above, under Details, and go on in one
+					pass. Passes from a week before it is planted are checked by its own days.
+				</p>
+				{#if second.own}<p class="small">{second.own}</p>{/if}
+				{#if second.rates.length > 0}
+					<div class="table">
+						<ListTable
+							label={`Rates for ${second.name}`}
+							rows={second.rates}
+							key={({ method }) => method}
+							columns={[
+								{ name: 'Nutrient', of: ({ nutrient }) => nutrient, share: 14 },
+								{ name: 'Approach', of: ({ school }) => school, cell: approachCell, share: 66 },
+								{ name: 'Rate', answer: ({ answer }) => answer, share: 20 }
+							]}
+						/>
+					</div>
+				{/if}
+				{#if second.lacking.length > 0}
+					<p class="small soft">Without a rate: {second.lacking.join('; ')}.</p>
+				{/if}
+			{/if}
+			<form onsubmit={submit} class="form">
+				<div class="fields">
+					<Select
+						size="sm"
+						labelText="Second crop"
+						bind:selected={crop}
+						on:change={() => (goal = crop === planted?.id ? goal : '')}
+					>
+						{#each annual as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+					</Select>
+					<TextInput
+						size="sm"
+						labelText={`Its goal, ${unitInSystem(unitOf(crop), page.units)}`}
+						inputmode="decimal"
+						bind:value={goal}
 					/>
+					<DayField label="Planted on" placeholder={`${page.year}-07-01`} bind:date={plantingDate} />
 				</div>
-			{/if}
-			{#if second.lacking.length > 0}
-				<p class="small soft">Without a rate: {second.lacking.join('; ')}.</p>
-			{/if}
-		{/if}
-		<form onsubmit={submit} class="form">
-			<div class="fields">
-				<Select
-					size="sm"
-					labelText="Second crop"
-					bind:selected={crop}
-					on:change={() => (goal = crop === planted?.id ? goal : '')}
-				>
-					{#each annual as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
-				</Select>
-				<TextInput
-					size="sm"
-					labelText={`Its goal, ${unitInSystem(unitOf(crop), page.units)}`}
-					inputmode="decimal"
-					bind:value={goal}
-				/>
-				<DayField label="Planted on" placeholder={`${page.year}-07-01`} bind:date={plantingDate} />
-			</div>
-			{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
-			<div class="row">
-				<Button size="small" kind="tertiary" type="submit">
-					{planted ? 'Save the second crop' : 'Add the second crop'}
-				</Button>
-				{#if planted}<Button size="small" kind="ghost" onclick={() => set(null)}>Remove it</Button>{/if}
-			</div>
-		</form>
-	</section>
+				{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+				<div class="row">
+					<Button size="small" kind="tertiary" type="submit">
+						{planted ? 'Save the second crop' : 'Add the second crop'}
+					</Button>
+					{#if planted}<Button size="small" kind="ghost" onclick={() => set(null)}>Remove it</Button>{/if}
+				</div>
+			</form>
+		</section>{/if}
 </Disclosure>
 
 <style>
