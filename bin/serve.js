@@ -2,6 +2,7 @@
 // Starts the built app, its answers compressed. Only this machine can reach it.
 import http from 'node:http';
 import { isIPv4 } from 'node:net';
+import { constants } from 'node:zlib';
 import compression from 'compression';
 
 process.env.HOST ??= '127.0.0.1';
@@ -24,7 +25,8 @@ if (restore > 0) process.env.COSECHA_RESTORE = process.argv[restore + 1] ?? 'new
 
 // Read once it is known where the app runs.
 const { handler } = await import('../build/handler.js');
-const compressed = compression();
+// One step above the usual quality: a tenth fewer bytes of a page for about two milliseconds.
+const compressed = compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } } });
 const server = http.createServer((request, response) => {
 	// On every answer: the files of the app are served past its hooks.
 	response.setHeader('X-Content-Type-Options', 'nosniff');

@@ -49,6 +49,10 @@ test('a pass applied in loads: recorded, seen on the board, corrected with its r
 test('rye after corn: set on the season, told by the records, removed', async ({ page, app }) => {
 	await app.openField('Heronry', 'season');
 	const after = page.getByRole('region', { name: 'After the harvest' });
+	// The calendar is not paid for by those who never scroll down to it.
+	await expect(page.locator('.flatpickr-calendar')).toHaveCount(0);
+	await after.getByLabel('Sown on').scrollIntoViewIfNeeded();
+	await expect(after.locator('.flatpickr-calendar')).toHaveCount(2);
 	await after.getByRole('button', { name: 'Add the catch crop' }).click();
 	await expect(after.getByText('Give the day on which it is sown and the day on which it ends.')).toBeVisible();
 	await after.getByLabel('Sown on').fill('2027-10-01');

@@ -1,4 +1,4 @@
-import { differenceInCalendarDays, isValid, parse, parseISO } from 'date-fns';
+import { differenceInCalendarDays, format, isValid, parse, parseISO } from 'date-fns';
 
 /** How long ago, in the unit a person would use: "3 weeks", "14 months", "5 years". */
 export function ageText(day: string, today: string): string {
@@ -18,4 +18,10 @@ export function parseDay(text: string): Date | undefined {
 	return WRITTEN.map((form) => parse(text.trim(), form, new Date(2000, 0, 1))).find(
 		(day) => isValid(day) && day.getFullYear() > 1900
 	);
+}
+
+/** A typed text as year-month-day; as it was typed where it means no day, for the form to say so. */
+export function typedDay(text: string): string {
+	const day = parseDay(text);
+	return day ? format(day, 'yyyy-MM-dd') : text;
 }

@@ -22,8 +22,6 @@
 	import SeasonSums from '$lib/ui/season/board/SeasonSums.svelte';
 	import NeedsSample from '$lib/ui/frame/NeedsSample.svelte';
 	import AfterHarvest from '$lib/ui/season/AfterHarvest.svelte';
-	import CropLoss from '$lib/ui/season/CropLoss.svelte';
-	import PassForm from '$lib/ui/season/PassForm.svelte';
 	import PlanOverSeasons from '$lib/ui/season/decisions/PlanOverSeasons.svelte';
 	import { call, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
@@ -244,20 +242,25 @@
 	{/if}
 </div>
 
+<!-- The forms come when they are asked for: the board is the larger part of a visit. -->
 {#if editing && season}
-	<PassForm
-		pass={editing.pass}
-		tripOf={editing.tripOf}
-		catalogue={data.catalogue}
-		units={data.units}
-		plantingDate={season.plantingDate}
-		keep={(pass) => change(passKept(pass, editing ?? {}, kept))}
-		close={() => (editing = undefined)}
-	/>
+	{#await import('$lib/ui/season/PassForm.svelte') then { default: PassForm }}
+		<PassForm
+			pass={editing.pass}
+			tripOf={editing.tripOf}
+			catalogue={data.catalogue}
+			units={data.units}
+			plantingDate={season.plantingDate}
+			keep={(pass) => change(passKept(pass, editing ?? {}, kept))}
+			close={() => (editing = undefined)}
+		/>
+	{/await}
 {/if}
 
 {#if losing && season}
-	<CropLoss {address} date={season.plantingDate} close={() => (losing = false)} />
+	{#await import('$lib/ui/season/CropLoss.svelte') then { default: CropLoss }}
+		<CropLoss {address} date={season.plantingDate} close={() => (losing = false)} />
+	{/await}
 {/if}
 
 <style>
