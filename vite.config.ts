@@ -22,6 +22,7 @@ export default defineConfig({
 	},
 	test: {
 		include: ['src/**/*.test.ts', 'cli/**/*.test.ts'],
+		globalSetup: './scripts/build-bundles.js',
 		// Modules keep nothing that a test could leave behind: loaded once for all files, not anew for each.
 		isolate: false,
 		// Generous: other work may take most of a two-core machine.

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { buildCommandLine } from '../scripts/build-cli.js';
+import { buildCommandLine } from '../scripts/build-bundles.js';
 import type {
 	AdviseAnswer,
 	BlendAnswer,

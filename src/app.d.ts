@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import type { Desk } from '$lib/server/desk';
 
 declare global {
@@ -8,6 +9,10 @@ declare global {
 		interface Locals {
 			/** Made when a page first asks for it. */
 			desk?: Desk;
+		}
+		/** Not there in a build's own requests. */
+		interface Platform {
+			req: IncomingMessage;
 		}
 	}
 }

@@ -13,6 +13,7 @@
 	import { onMount, type Snippet } from 'svelte';
 	import ConflictDialog from '$lib/ui/frame/ConflictDialog.svelte';
 	import FieldFinder from '$lib/ui/frame/FieldFinder.svelte';
+	import FilesRead from '$lib/ui/frame/FilesRead.svelte';
 	import KeysHelp from '$lib/ui/frame/KeysHelp.svelte';
 	import Worksheet from '$lib/ui/figure/Worksheet.svelte';
 	import { worksheet } from '$lib/ui/figure/worksheet.svelte';
@@ -165,6 +166,7 @@
 <Worksheet />
 <KeysHelp bind:open={keysOpen} />
 <ConflictDialog />
+<FilesRead />
 
 <style>
 	.top {

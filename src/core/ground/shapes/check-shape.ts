@@ -1,13 +1,11 @@
-import { kinks } from '@turf/kinks';
 import type { Position } from 'geojson';
 import type { Problem } from '../../check/problem';
+import { firstCrossing } from './first-crossing';
 import { areaAcres } from './geodesic-area';
 import { partsOf, type Shape } from './shape';
 
 /** More corners than this are a scan, not a boundary. */
 export const MOST_CORNERS = 20_000;
-/** Crossings are looked for up to so many corners in a ring; beyond that the search takes too long. */
-const MOST_TO_CROSS = 5_000;
 const LEAST_ACRES = 0.01;
 const MOST_ACRES = 100_000;
 
@@ -36,7 +34,7 @@ function ringProblems(ring: readonly Position[], path: string): Problem[] {
 	}
 	const [first, last] = [ring[0]!, ring.at(-1)!];
 	if (first[0] !== last[0] || first[1] !== last[1]) return [{ path, message: 'has a ring that is not closed' }];
-	const crossing = crossingOf(ring);
+	const crossing = firstCrossing(ring);
 	if (!crossing) return [];
 	return [
 		{
@@ -44,9 +42,4 @@ function ringProblems(ring: readonly Position[], path: string): Problem[] {
 			message: `crosses itself near ${crossing.map((part) => part.toFixed(5)).join(', ')}: edit the boundary there`
 		}
 	];
-}
-
-function crossingOf(ring: readonly Position[]): Position | undefined {
-	if (ring.length > MOST_TO_CROSS) return undefined;
-	return kinks({ type: 'Polygon', coordinates: [[...ring]] }).features[0]?.geometry.coordinates;
 }

@@ -1,20 +1,26 @@
 import { isDeepStrictEqual } from 'node:util';
 import { json } from '@sveltejs/kit';
 import type { Desk } from '../desk';
+import type { SentFile } from '../files/sent-file';
 import { checkAddress, checkNamed } from './belongs';
 import type { Operation } from './operation';
 import { routeOf } from './path';
-import { readFile, readJson, type UploadedFile } from './read-body';
+import { readFile, readJson } from './read-body';
 import { ChangedMeanwhile, refusalOf, refuse } from './refusals';
 
-const NO_FILE: UploadedFile = { name: '', bytes: new Uint8Array() };
+const NO_FILE: SentFile = { name: '', bytes: new Uint8Array() };
 
-/** Answers a request to the API by the operation for its method and address. What goes wrong by accident is thrown on. */
+/**
+ * Answers a request to the API by the operation for its method and address.
+ * @param accident is told what goes wrong in the program
+ * @param gone that nobody waits for the answer any more
+ */
 export async function answerCall(
 	operations: readonly Operation[],
 	request: Request,
 	desk: Desk,
-	accident: (error: unknown) => void
+	accident: (error: unknown) => void,
+	gone: AbortSignal = request.signal
 ): Promise<Response> {
 	const url = new URL(request.url);
 	const route = routeOf(operations, request.method, url.pathname);
@@ -26,7 +32,7 @@ export async function answerCall(
 		return refusal;
 	}
 	try {
-		return json((await answerOf(route.operation, request, route.params, url.searchParams, desk)) ?? {});
+		return json((await answerOf(route.operation, request, route.params, url.searchParams, desk, gone)) ?? {});
 	} catch (error) {
 		const refusal = refusalOf(error);
 		if (refusal) return refusal;
@@ -40,9 +46,10 @@ async function answerOf(
 	request: Request,
 	params: Record<string, string>,
 	query: URLSearchParams,
-	desk: Desk
+	desk: Desk,
+	gone: AbortSignal
 ): Promise<unknown> {
-	const call = { params, query, desk };
+	const call = { params, query, desk, gone };
 	const uploaded = file ? await readFile(request, file) : NO_FILE;
 	const body = shape ? shape.check(await readJson(request)) : {};
 	checkAddress(desk.book, params);

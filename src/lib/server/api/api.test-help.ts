@@ -60,20 +60,35 @@ export class World {
 			...(body === undefined ? {} : { body: JSON.stringify(body) })
 		};
 		const request = new Request(`http://127.0.0.1${address}${about.query ?? ''}`, { method, ...init });
-		const desk = new Desk(this.book, libraryOf(this.book, theLibrary()), TODAY);
-		return answerCall(OPERATIONS, request, desk, (error) => {
+		return answerCall(OPERATIONS, request, this.desk(), (error) => {
 			throw error;
 		});
 	}
 
+	/** What a request finds of the book. */
+	desk(): Desk {
+		return new Desk(this.book, libraryOf(this.book, theLibrary()), TODAY);
+	}
+
 	/** Calls an operation with its own example, or with a file that it takes. */
-	callExample({ key, example, file }: Operation, ids: Ids): Promise<Response> {
+	callExample(operation: Operation, ids: Ids): Promise<Response> {
+		const { key, example, file } = operation;
 		if (file) {
 			const { name, text, query } = this.#fileFor(key, ids);
 			const headers = { 'content-type': 'application/octet-stream', 'x-file-name': name };
 			return this.call(key, ids, undefined, { query, init: { headers, body: text } });
 		}
-		return this.call(key, ids, example === undefined ? undefined : withIds(example, ids));
+		return this.call(key, ids, example === undefined ? undefined : this.exampleOf(operation, ids));
+	}
+
+	/** The example of a body, with ids of the book. */
+	exampleOf({ example }: Operation, ids: Ids): unknown {
+		return withIds(example, ids);
+	}
+
+	/** Grows with every row that is written, also with one that is taken back at once. */
+	changes(): number {
+		return this.book.prepare<[], number>('SELECT total_changes()').pluck().get()!;
 	}
 
 	/** Every row of the book. */

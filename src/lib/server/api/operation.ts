@@ -1,6 +1,6 @@
 import { validator } from '../../../core/check/validator';
 import type { Desk } from '../desk';
-import type { UploadedFile } from './read-body';
+import type { SentFile } from '../files/sent-file';
 
 /** The names in braces of a path: "field" and "year" of `/api/fields/{field}/{year}`. */
 type Names<Path extends string> = Path extends `${string}{${infer Name}}${infer Rest}` ? Name | Names<Rest> : never;
@@ -14,6 +14,8 @@ export interface Call<Key extends string> {
 	query: URLSearchParams;
 	/** Book, library and day. */
 	desk: Desk;
+	/** That nobody waits for the answer any more. */
+	gone: AbortSignal;
 }
 
 /** A kind of value: how it is checked, and the schema that says what it looks like. */
@@ -59,7 +61,7 @@ export interface Operation<Key extends string = string, Body = unknown, Answer =
 	stands?: (call: Call<Key>, body: Body) => unknown;
 	/** An example of the body; ids in it are those of `EXAMPLE_IDS`. */
 	example?: Body;
-	run: (call: Call<Key>, body: Body, file: UploadedFile) => Answer | Promise<Answer>;
+	run: (call: Call<Key>, body: Body, file: SentFile) => Answer | Promise<Answer>;
 }
 
 /** Writes an operation down, so that its parts are typed by its key, body and answer. */

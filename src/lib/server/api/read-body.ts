@@ -3,6 +3,7 @@ import { entriesOf, isOneOf } from '../../../core/check/typed-object';
 import { messageOf } from '../../../core/check/message-of';
 import { InputError } from '../../../core/check/problem';
 import { ActionError } from '../book/action-error';
+import type { SentFile } from '../files/sent-file';
 import type { FileBody } from './operation';
 
 /** A body of JSON is one field at most; anything near this size is a mistake or an attack. */
@@ -20,12 +21,6 @@ export class UnreadableBody extends Error {
 		super(message);
 		this.name = 'UnreadableBody';
 	}
-}
-
-/** A file as the adviser chose it. */
-export interface UploadedFile {
-	name: string;
-	bytes: Uint8Array;
 }
 
 /**
@@ -75,7 +70,7 @@ function parsed(text: string): unknown {
  * The file of a body; its name stands in the x-file-name header, percent-encoded.
  * @throws ActionError where it is empty or too large
  */
-export async function readFile(request: Request, { megabytes, tooLarge }: FileBody): Promise<UploadedFile> {
+export async function readFile(request: Request, { megabytes, tooLarge }: FileBody): Promise<SentFile> {
 	if (request.headers.get('content-type') !== 'application/octet-stream') {
 		throw new ActionError('Send the file itself, as application/octet-stream.');
 	}

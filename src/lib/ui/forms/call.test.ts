@@ -23,6 +23,7 @@ vi.mock('./conflict.svelte', () => ({
 }));
 
 const { call, question, remove, save, sendFile } = await import('./call');
+const { filesRead } = await import('./files-read.svelte');
 
 interface Sent {
 	url: string;
@@ -30,6 +31,7 @@ interface Sent {
 	body: unknown;
 }
 let sent: Sent[];
+let signals: AbortSignal[];
 let answers: (() => Promise<Response>)[];
 const json = (status: number, body: unknown) => () => Promise.resolve(new Response(JSON.stringify(body), { status }));
 const year = { field: 'f 1', year: 2027 };
@@ -41,7 +43,9 @@ beforeEach(() => {
 	answers = [];
 	asked.now = [];
 	navigation.reloads = 0;
-	vi.stubGlobal('fetch', (url: string, { method, body }: RequestInit) => {
+	signals = [];
+	vi.stubGlobal('fetch', (url: string, { method, body, signal }: RequestInit) => {
+		if (signal) signals.push(signal);
 		sent.push({ url, method: method!, body: typeof body === 'string' ? (JSON.parse(body) as unknown) : body });
 		return (answers.shift() ?? json(200, {}))();
 	});
@@ -170,6 +174,22 @@ describe('what is no change', () => {
 		await sendFile('POST /api/fields/{field}/layers/file', address, file, { query: { column: 'P' }, reload: true });
 		expect(sent.map(({ url }) => url)).toEqual(['/api/imports', '/api/fields/f/layers/file?column=P']);
 		expect(sent[0]!.body).toBe(file);
+		expect(navigation.reloads).toBe(1);
+	});
+
+	it('is shown while it is read, and can be given up: the page is read anew, for it may have been taken', async () => {
+		const file = new File(['a,b'], 'yield.csv');
+		answers = [
+			() =>
+				new Promise((_, reject) => {
+					signals[0]!.addEventListener('abort', () => reject(new DOMException('given up', 'AbortError')));
+				})
+		];
+		const sending = sendFile('POST /api/imports', {}, file, { reload: true });
+		expect(filesRead.now.map(({ name }) => name)).toEqual(['yield.csv']);
+		filesRead.now[0]!.giveUp();
+		expect(await sending).toEqual({ problem: 'yield.csv was given up.' });
+		expect(filesRead.now).toEqual([]);
 		expect(navigation.reloads).toBe(1);
 	});
 });

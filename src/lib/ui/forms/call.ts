@@ -3,6 +3,7 @@ import { navigating } from '$app/state';
 import type { ParamsOf } from '$lib/server/api/operation';
 import type { Api } from '$lib/server/api/table';
 import { askWhichStands } from './conflict.svelte';
+import { whileRead } from './files-read.svelte';
 import { sentenceOf, type Refusal } from './refusal-text';
 
 /** An operation of the program, by its method and path. */
@@ -81,18 +82,27 @@ export async function question<K extends Key & `GET ${string}`>(
 	return request(key, addressOf(key, address, query), {});
 }
 
-/** Sends a file; with `reload` the page's data are read anew where it went well. */
+/**
+ * Sends a file and shows that it is being read, until the adviser gives it up. With `reload` the page's data are read anew where it went
+ * well, and where it was given up: it may have been taken just before.
+ */
 export async function sendFile<K extends Key>(
 	key: K,
 	address: AddressOf<K>,
 	file: File,
 	{ query, reload }: { query?: Query; reload: boolean }
 ): Promise<Outcome<AnswerOf<K>>> {
-	const outcome = await request<AnswerOf<K>>(key, addressOf(key, address, query), {
-		headers: { 'content-type': 'application/octet-stream', 'x-file-name': encodeURIComponent(file.name) },
-		body: file
+	const { outcome, givenUp } = await whileRead(file.name, async (signal) => {
+		const answered = await request<AnswerOf<K>>(key, addressOf(key, address, query), {
+			headers: { 'content-type': 'application/octet-stream', 'x-file-name': encodeURIComponent(file.name) },
+			body: file,
+			signal
+		});
+		return { outcome: answered, givenUp: signal.aborted };
 	});
-	return reload ? settled(outcome) : outcome;
+	if (!givenUp) return reload ? settled(outcome) : outcome;
+	if (reload) await invalidateAll();
+	return { problem: `${file.name} was given up.` };
 }
 
 type Sent<T> = Outcome<T> | { answer?: undefined; problem: string; now: unknown };

@@ -12,8 +12,8 @@ import type {
 	WeatherFile
 } from '../../../../core/schema-types';
 import { undo } from '../../book/act';
+import { readApart } from '../../files/apart/read-apart';
 import { commitImport } from '../../files/lab-file/commit-import';
-import { readLabFile } from '../../files/lab-file/read-file';
 import { setHouseRules } from '../../stores/house-rules';
 import { discardImport, findImport, saveDraft, startImport } from '../../stores/lab-imports';
 import { changeSettings } from '../../stores/settings';
@@ -49,8 +49,8 @@ export const bookOperations = [
 		summary: 'Takes a lab’s file as a draft; nothing of it is in the book until it is committed',
 		file: LAB_FILE,
 		answer: json<CreatedAnswer>('answers#/definitions/CreatedAnswer'),
-		run: async ({ desk }, _, { name, bytes }) => ({
-			id: startImport(desk.book, name, await readLabFile(name, bytes))
+		run: async ({ desk, gone }, _, file) => ({
+			id: startImport(desk.book, file.name, await readApart('lab', { file }, gone))
 		})
 	}),
 	operation('PUT /api/imports/{import}/draft', {

@@ -1,4 +1,3 @@
-import { rmSync } from 'node:fs';
 import type { Backup, BackupList, CopyPreview, Restored } from '../../../../core/schema-types';
 import { ActionError } from '../../book/action-error';
 import { backupFile, backupFolder, listBackups, makeBackup } from '../../book/copies/backups';
@@ -6,7 +5,7 @@ import { checkCopy } from '../../book/copies/check-copy';
 import { whatIsIn } from '../../book/copies/what-is-in';
 import type { Desk } from '../../desk';
 import { addGrower } from '../../files/book-file/add-grower';
-import { readBookFile, type ReadBook } from '../../files/book-file/read-book-file';
+import { withDraft } from '../../files/book-file/with-draft';
 import { backupsKept } from '../../stores/settings';
 import { replaceBook } from '../../the-book';
 import { json, operation, type FileBody } from '../operation';
@@ -43,42 +42,25 @@ export const copyOperations = [
 		summary: 'Says what a file that was exported holds beside what the book holds now; nothing is changed',
 		file: BOOK_FILE,
 		answer: json<CopyPreview>('answers#/definitions/CopyPreview'),
-		run: ({ desk }, _, { name, bytes }) => {
-			const { db, head } = readBookFile(name, bytes);
-			try {
-				const { grower } = head;
-				return { copy: whatIsIn(db), now: whatIsIn(desk.book), ...(grower === undefined ? {} : { grower }) };
-			} finally {
-				db.close();
-			}
-		}
+		run: ({ desk, gone }, _, file) =>
+			withDraft(file, gone, ({ db, head: { grower } }) => ({
+				copy: whatIsIn(db),
+				now: whatIsIn(desk.book),
+				...(grower === undefined ? {} : { grower })
+			}))
 	}),
 	operation('POST /api/book', {
 		summary: 'Imports what was exported: a whole book in the place of this one, a grower beside the others',
 		file: BOOK_FILE,
 		answer: json<Restored>('answers#/definitions/Restored'),
-		run: ({ desk }, _, { name, bytes }) => importFile(desk, name, bytes)
+		run: ({ desk, gone }, _, file) =>
+			withDraft(file, gone, (read) => {
+				if (read.head.grower === undefined) return replaced(desk, read.db.name);
+				const { notes } = addGrower(desk.book, read);
+				return { holds: whatIsIn(read.db), notes };
+			})
 	})
 ] as const;
-
-function importFile(desk: Desk, name: string, bytes: Uint8Array): Restored {
-	const draft = `${desk.book.name}.import`;
-	const inFile = backupFolder(desk.book.name) !== undefined && !desk.book.memory;
-	rmSync(draft, { force: true });
-	let read: ReadBook | undefined;
-	try {
-		read = readBookFile(name, bytes, inFile ? draft : ':memory:');
-		if (read.head.grower !== undefined) {
-			const { notes } = addGrower(desk.book, read);
-			return { holds: whatIsIn(read.db), notes };
-		}
-		read.db.close();
-		return replaced(desk, draft);
-	} finally {
-		if (read?.db.open) read.db.close();
-		rmSync(draft, { force: true });
-	}
-}
 
 function replaced({ book }: Desk, copy: string): Restored {
 	if (book.memory) throw new ActionError('This book is in no file, so nothing can be put in its place.');

@@ -15,9 +15,7 @@ import { zonesLabel } from '../../../../core/zones/zones-label';
 import { ActionError } from '../../book/action-error';
 import { boundaryOf } from '../../field/zones/boundary-of';
 import { seasonOf } from '../../field/zones/zone-season';
-import { lookAtMap } from '../../files/map-file/look-at-map';
-import { readMapFile } from '../../files/map-file/read-map-file';
-import { layerOf } from '../../files/map-file/take-layer';
+import { readApart } from '../../files/apart/read-apart';
 import { findFieldYear } from '../../stores/field-years';
 import {
 	addLayers,
@@ -102,7 +100,7 @@ export const groundOperations = [
 		summary: 'Looks at a map file: areas to choose from and columns of its points; nothing is kept',
 		file: MAP_FILE,
 		answer: json<LookedAt>('answers#/definitions/LookedAt'),
-		run: async (_, __, { name, bytes }) => lookAtMap(name, await readMapFile(name, bytes))
+		run: ({ gone }, _, file) => readApart('map', { file }, gone)
 	}),
 	operation('POST /api/fields/{field}/layers/file', {
 		summary: 'Keeps a column of the points of a map file as a layer',
@@ -115,10 +113,9 @@ export const groundOperations = [
 		},
 		file: MAP_FILE,
 		answer: json<LayerTaken>('answers#/definitions/LayerTaken'),
-		run: async (call, _, { name, bytes }) => {
+		run: async (call, _, file) => {
 			const column = call.query.get('column');
 			if (!column) throw new ActionError('Say which column of the file to keep.');
-			const content = await readMapFile(name, bytes);
 			const takenOn = call.query.get('takenOn');
 			const about = {
 				name: call.query.get('name') ?? column,
@@ -126,9 +123,10 @@ export const groundOperations = [
 				unit: call.query.get('unit') ?? '',
 				...(takenOn ? { takenOn } : {})
 			};
-			const { layer, notes } = layerOf(content, column, about, boundaryOf(fieldAt(call)));
+			const boundary = boundaryOf(fieldAt(call));
+			const { layer, notes } = await readApart('layer', { file, column, about, boundary }, call.gone);
 			addLayers(call.desk.book, call.params.field, [layer]);
-			return { points: layer.points.length, notes: [...content.notes, ...notes] };
+			return { points: layer.points.length, notes };
 		}
 	})
 ] as const;

@@ -22,8 +22,7 @@ import { manureProduct } from '../../../../core/supply/manure/manure-product';
 import { prescriptionDifferences } from '../../../../core/zones/prescription/prescription-differences';
 import { checkPriceItem, priceItemFault } from '../../field/supply/price-items';
 import { mixForFields } from '../../field/supply/mix-for-fields';
-import { readAsApplied } from '../../files/prescription-file/read-as-applied';
-import { readPrescription } from '../../files/prescription-file/read-prescription';
+import { readApart } from '../../files/apart/read-apart';
 import { theLibrary } from '../../knowledge';
 import { setDealer } from '../../stores/dealers';
 import { keepOwnProducts, listOwnProducts, removeOwnProduct } from '../../stores/own-products';
@@ -152,9 +151,9 @@ export const supplyOperations = [
 		summary: 'Says what a file says otherwise than the prescription; nothing is kept',
 		file: MAP_FILE,
 		answer: json<ReadBack>('answers#/definitions/ReadBack'),
-		run: async (call, _, { name, bytes }) => {
+		run: async (call, _, file) => {
 			const { content } = prescriptionAt(call);
-			const read = await readPrescription(name, bytes, content.unit);
+			const read = await readApart('prescription', { file, unit: content.unit }, call.gone);
 			return { parts: read.parts.length, differences: prescriptionDifferences(content, read) };
 		}
 	}),
@@ -167,10 +166,11 @@ export const supplyOperations = [
 		file: MAP_FILE,
 		answer: json<AppliedAnswer>('answers#/definitions/AppliedAnswer'),
 		run: async (call, _, file) => {
-			const { desk, query } = call;
+			const { desk, query, gone } = call;
 			const prescription = prescriptionAt(call);
 			const day = query.get('on') ?? desk.today;
-			const applied = await readAsApplied(file, prescription.content, day, query.get('column') ?? undefined);
+			const column = query.get('column') ?? undefined;
+			const applied = await readApart('asApplied', { file, prescription: prescription.content, day, column }, gone);
 			addAsApplied(desk.book, prescription, applied);
 			return { points: applied.points };
 		}

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { isOneOf } from '../../../../core/check/typed-object';
 import { readDecimalCommas } from '../../../../core/ground/lab-file/decimal-commas';
 import { knownColumns } from '../../../../core/ground/lab-file/guess-mapping';
 import { LINES_LOOKED_AT, tableOfCells, type LabTable } from '../../../../core/ground/lab-file/table-of-cells';
@@ -13,6 +14,8 @@ const MOST_ROWS = 20_000;
 /** The lab's letterhead stands over the rows. */
 const MOST_LINES = MOST_ROWS + 100;
 const MOST_COLUMNS = 300;
+/** As wide as a spreadsheet is: some export its empty columns too. */
+const WIDEST_LINE = 16_384;
 
 /** The cells of a file, and in words how they were read where that is not the usual way. */
 interface Cells {
@@ -56,10 +59,25 @@ function delimiterOf(text: string): string {
 	return best.columns === 0 ? BY_COUNT : best.delimiter;
 }
 
+/** At most so many cells stand in a line, whatever stands between them. */
+function cellsOfWidest(text: string): number {
+	let [widest, cells] = [0, 1];
+	for (const sign of text) {
+		if (sign === '\n') cells = 1;
+		else if (isOneOf(DELIMITERS, sign)) widest = Math.max(widest, ++cells);
+	}
+	return widest;
+}
+
 function readCsv(name: string, bytes: Uint8Array): Cells {
 	const decoded = decodedText(bytes);
 	if (!decoded) throw new ActionError(`${name} is neither a CSV nor an .xlsx file.`);
 	const { delimiter: told, table: text } = toldDelimiter(decoded.text);
+	if (cellsOfWidest(text) > WIDEST_LINE) {
+		throw new ActionError(
+			`${name} has a line of over ${WIDEST_LINE.toLocaleString('en-US')} cells; at most ${MOST_COLUMNS} columns are read. Is it the right file?`
+		);
+	}
 	const delimiter = told ?? delimiterOf(text);
 	const { data, errors, meta } = Papa.parse<string[]>(text, { skipEmptyLines: false, delimiter });
 	const broken = errors.find(({ type }) => type === 'Quotes');

@@ -26,14 +26,14 @@ export async function readXlsx(
 	{ lines, columns, rows }: Bounds
 ): Promise<{ cells: string[][]; notes: string[] }> {
 	checkUnpacked(name, bytes);
-	const files = withinBounds(bytes, lines, columns);
-	const sheets = sheetsOf(files);
-	const shown = sheets.filter(({ hidden }) => !hidden);
-	const first = shown[0];
-	const bounded = zipSync(files, { level: 0 });
+	let sheets: SheetName[];
 	let sheet: (CellValue | null)[][];
 	try {
-		sheet = first ? await readSheet(Buffer.from(bounded), first.name) : await readSheet(Buffer.from(bounded));
+		const files = withinBounds(bytes, lines, columns);
+		sheets = sheetsOf(files);
+		const bounded = Buffer.from(zipSync(files, { level: 0 }));
+		const first = shownOf(sheets);
+		sheet = first ? await readSheet(bounded, first.name) : await readSheet(bounded);
 	} catch {
 		throw new ActionError(`${name} is not an .xlsx file that can be read. Save it again, or as CSV.`);
 	}
@@ -43,12 +43,20 @@ export async function readXlsx(
 			`${name} has something below line ${lines}; at most ${rows} rows are read at once. Delete stray cells under the table, or split it.`
 		);
 	}
+	const first = shownOf(sheets);
 	const more = sheets.length > 1 && first ? [`Sheet “${first.name}” was read, of ${sheets.length}.`] : [];
 	return { cells: cells.slice(0, lines), notes: more };
 }
 
+interface SheetName {
+	name: string;
+	hidden: boolean;
+}
+
+const shownOf = (sheets: readonly SheetName[]) => sheets.find(({ hidden }) => !hidden);
+
 /** The sheets of a workbook in the order of their tabs; none where the workbook does not list them in the usual way. */
-function sheetsOf(files: Record<string, Uint8Array>): { name: string; hidden: boolean }[] {
+function sheetsOf(files: Record<string, Uint8Array>): SheetName[] {
 	const book = files['xl/workbook.xml'];
 	if (!book) return [];
 	const attribute = (tag: string, key: string) => new RegExp(`\\b${key}="([^"]*)"`).exec(tag)?.[1];

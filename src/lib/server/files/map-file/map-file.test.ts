@@ -8,6 +8,7 @@ import { shapeProblems } from '../../../../core/ground/shapes/check-shape';
 import { areaAcres } from '../../../../core/ground/shapes/geodesic-area';
 import type { Shape } from '../../../../core/ground/shapes/shape';
 import { ActionError } from '../../book/action-error';
+import { zipThatLies } from '../apart/worst-files.test-help';
 import { readMapFile } from './read-map-file';
 
 const utf8 = (text: string) => new TextEncoder().encode(text);
@@ -152,16 +153,15 @@ describe('map files are read', () => {
 
 describe('what cannot be read is refused in words, and memory stays bounded', () => {
 	const huge = () => zipSync({ 'a.shp': new Uint8Array(80 * 1024 * 1024) }, { level: 9 });
-	/** A bomb that lies: its directory claims a hundred bytes. */
-	const lying = () => {
-		const bytes = huge();
-		const view = new DataView(bytes.buffer);
-		for (let at = 0; at + 4 < bytes.length; at++) {
-			const mark = view.getUint32(at, true);
-			if (mark === 0x02014b50) view.setUint32(at + 24, 100, true);
-			if (mark === 0x04034b50) view.setUint32(at + 22, 100, true);
-		}
-		return bytes;
+	/** A Shapefile of one area with so many bytes of places after its head, and as many parts and places as it says. */
+	const areaOf = (bytes: number, parts: number, places: number, length = 44 + bytes) => {
+		const view = new DataView(new ArrayBuffer(152 + bytes));
+		view.setInt32(32, 5, true);
+		view.setInt32(104, length / 2);
+		view.setInt32(108, 5, true);
+		view.setInt32(144, parts, true);
+		view.setInt32(148, places, true);
+		return zipSync({ 'a.shp': new Uint8Array(view.buffer) });
 	};
 	it.each([
 		['empty', new Uint8Array(), 'is empty'],
@@ -194,7 +194,12 @@ describe('what cannot be read is refused in words, and memory stays bounded', ()
 		['a broken zip', Uint8Array.from([0x50, 0x4b, 3, 4, 9, 9]), 'is a broken zip'],
 		['a cut GeoTIFF', Uint8Array.from([0x49, 0x49, 0x2a, 0, 8, 0, 0, 0]), 'is no GeoTIFF that can be read'],
 		['a zip bomb', huge(), 'unpacks to more than 60 MB'],
-		['a zip bomb that lies about it', lying(), /broken zip|cannot be read/]
+		['a zip bomb that lies about it', zipThatLies().bytes, 'is a broken zip'],
+		['a Shapefile without its head', zipSync({ 'a.shp': new Uint8Array(99) }), 'the .shp in it is cut off'],
+		['an area of more places than are there', areaOf(64, 0, 5), 'shape 1 of the .shp in it is cut off or broken'],
+		['an area of more parts than are there', areaOf(64, 17, 0), 'shape 1 of the .shp in it is cut off or broken'],
+		['an area longer than its file', areaOf(64, 0, 4, 110), 'shape 1 of the .shp in it is cut off or broken'],
+		['an area that ends before it begins', areaOf(64, 0, 4, -108), 'shape 1 of the .shp in it is cut off or broken']
 	])('%s', async (name, bytes, message) => {
 		const before = process.memoryUsage().arrayBuffers;
 		await expect(readMapFile(name, bytes)).rejects.toThrow(message);

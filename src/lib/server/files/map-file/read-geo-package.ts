@@ -32,6 +32,7 @@ export function readGeoPackage(name: string, bytes: Uint8Array): MapContent {
 		db = new Database(file, { readonly: true });
 		// Nothing in the file may run: its own views and functions are not trusted.
 		db.pragma('trusted_schema = OFF');
+		checkPlain(name, db);
 		const layers = layersOf(db);
 		if (layers.length === 0) throw new ActionError(`${name} holds no layer of areas or points.`);
 		const content = contentOf(name, {
@@ -49,6 +50,18 @@ export function readGeoPackage(name: string, bytes: Uint8Array): MapContent {
 	} finally {
 		db?.close();
 	}
+}
+
+/** What a GeoPackage says of itself must stand in plain tables: a view of that name would run a query of its own, for as long as it likes. */
+function checkPlain(name: string, db: Database.Database): void {
+	const strange = db
+		.prepare<[], { name: string }>(
+			`SELECT name FROM sqlite_master
+			WHERE name IN ('gpkg_contents', 'gpkg_geometry_columns', 'gpkg_spatial_ref_sys')
+				AND (type <> 'table' OR sql LIKE 'CREATE VIRTUAL%')`
+		)
+		.get();
+	if (strange) throw new ActionError(`${name}: ${strange.name} in it is no plain table. Export it again.`);
 }
 
 function layersOf(db: Database.Database): LayerRow[] {

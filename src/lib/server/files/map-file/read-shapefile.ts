@@ -2,6 +2,7 @@ import { messageOf } from '../../../../core/check/message-of';
 import { combine, parseDbf, parseShp } from 'shpjs';
 import type { FeatureCollection } from 'geojson';
 import { ActionError } from '../../book/action-error';
+import { checkShapes, checkTable } from './check-shapefile';
 import { contentOf } from './content-of-geojson';
 import type { MapContent } from './map-content';
 
@@ -14,6 +15,8 @@ export function readShapefile(name: string, shp: string, files: Record<string, U
 	};
 	const dbf = part('.dbf');
 	const prj = part('.prj');
+	checkShapes(name, files[shp]!);
+	if (dbf) checkTable(name, dbf);
 	let read: FeatureCollection;
 	try {
 		const geometries = parseShp(buffer(files[shp]!), prj && new TextDecoder().decode(prj));

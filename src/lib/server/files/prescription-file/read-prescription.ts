@@ -1,5 +1,8 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import type { Position } from 'geojson';
+import WKT from 'ol/format/WKT.js';
+import MultiPolygon from 'ol/geom/MultiPolygon.js';
+import Polygon from 'ol/geom/Polygon.js';
 import Papa from 'papaparse';
 import { areaAcres } from '../../../../core/ground/shapes/geodesic-area';
 import { shapeProblems } from '../../../../core/ground/shapes/check-shape';
@@ -74,18 +77,19 @@ function fromTable(name: string, text: string): ReadPrescription {
 
 /** Well-known text of areas. */
 function shapeOf(name: string, text: string): Shape {
-	const found = /^\s*(MULTI)?POLYGON\s*(\(.*\))\s*$/is.exec(text);
-	if (!found) throw new ActionError(`${name}: “${text.slice(0, 40)}” is no POLYGON or MULTIPOLYGON.`);
-	const json = found[2]!
-		.replace(/(-?[\d.]+(?:e-?\d+)?)\s+(-?[\d.]+(?:e-?\d+)?)/gi, '[$1,$2]')
-		.replaceAll('(', '[')
-		.replaceAll(')', ']');
+	const geometry = geometryIn(name, text);
+	if (geometry instanceof Polygon) return { type: 'Polygon', coordinates: geometry.getCoordinates() };
+	if (geometry instanceof MultiPolygon) return { type: 'MultiPolygon', coordinates: geometry.getCoordinates() };
+	throw new ActionError(`${name}: “${text.slice(0, 40)}” is no POLYGON or MULTIPOLYGON.`);
+}
+
+function geometryIn(name: string, text: string): unknown {
 	try {
-		return found[1]
-			? { type: 'MultiPolygon', coordinates: JSON.parse(json) as Position[][][] }
-			: { type: 'Polygon', coordinates: JSON.parse(json) as Position[][] };
+		return new WKT().readGeometry(text);
 	} catch {
-		throw new ActionError(`${name}: the shape “${text.slice(0, 40)}…” does not close its brackets.`);
+		throw new ActionError(
+			`${name}: “${text.slice(0, 40)}…” is no shape that can be read: look at its brackets and numbers.`
+		);
 	}
 }
 
