@@ -135,6 +135,10 @@ describe('what no schema sees is refused with its path', () => {
 		[{ ...shipped(), crop: { id: 'oil-palm', yieldGoal: 5 } }, '/crop/nitrogenLbAc'],
 		[{ ...shipped(), station: { id: 'nowhere' } }, '/station/id'],
 		[{ ...shipped(), passes: [{ ...shipped().passes[0]!, product: 'dust' }] }, '/passes/0/product'],
+		[
+			{ ...shipped(), passes: [{ ...shipped().passes[0]!, product: 'urea', unit: 'gal/ac' as const }] },
+			'/passes/0/unit'
+		],
 		[{ ...shipped(), weather: gap }, '/weather/10/date'],
 		[{ ...shipped(), weather: crossed }, '/weather/3/minC'],
 		[{ soil: {}, crop: { id: 'corn-grain' as const, yieldGoal: 180 }, passes: [] }, '/crop/plantingDate']

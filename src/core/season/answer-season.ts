@@ -12,6 +12,7 @@ import { blockSeason } from './model/growth/crop-growth';
 import { runSeason, seasonDates, type SeasonKnowledge } from './model/run-season';
 import { isSandy } from '../reading/soil/light-soil';
 import { checkGoal } from '../rates/check-goal';
+import { productFault } from './plan/pass/product-fault';
 import { dateFault } from './plan/season-span';
 import { stageDates, usualTemperatures } from './stages/stage-dates';
 import { seasonWeather, shiftDate, stationOf } from './weather/season-weather';
@@ -29,6 +30,8 @@ export interface RuleKnowledge extends SeasonKnowledge {
  * @throws InputError for what no schema sees: a product, crop or station that is not known, weather with a gap
  */
 export function answerSeason(request: SeasonRequest, knowledge: RuleKnowledge): SeasonAnswer {
+	// First: how long a season lasts is asked of its passes' nutrients.
+	checkProducts(request, knowledge);
 	checkDates(request, knowledge);
 	const asked = knowledge.crops.find(({ id }) => id === request.crop.id);
 	if (asked) checkGoal(asked, request.crop.yieldGoal, '/crop/yieldGoal');
@@ -49,6 +52,15 @@ export function answerSeason(request: SeasonRequest, knowledge: RuleKnowledge): 
 			.filter(({ date }) => date <= harvest)
 			.map(({ name, date, main }) => ({ name, date, ...(main ? { main } : {}) }))
 	};
+}
+
+/** @throws InputError for a product that is not known, or cannot be measured so */
+function checkProducts({ passes }: SeasonRequest, { products }: RuleKnowledge): void {
+	const problems = passes.flatMap((pass, at) => {
+		const fault = productFault(pass, products);
+		return fault ? [{ path: `/passes/${at}/${fault.key}`, message: fault.message }] : [];
+	});
+	if (problems.length > 0) throw new InputError(problems);
 }
 
 /**

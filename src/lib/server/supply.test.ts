@@ -113,6 +113,8 @@ describe('own products', () => {
 		};
 		changePasses(db, year, 'Added', [], [spread]);
 		expect(() => removeOwnProduct(db, litter)).toThrow('stands in a plan');
+		expect(() => undo(db, undoable(db)!.id - 1)).toThrow('House 2 stands in a plan; remove those passes first.');
+		expect(listOwnProducts(db)).toEqual([litter]);
 		undo(db, undoable(db)!.id);
 		undo(db, undoable(db)!.id);
 		expect(listOwnProducts(db)).toEqual([]);

@@ -45,6 +45,21 @@ const strange = fc.oneof(
 			true,
 			'2027-06-14',
 			'lb/ac'
+		],
+		// Right somewhere, and seldom here.
+		...[
+			'gal/ac',
+			'short ton/ac',
+			'urea',
+			'uan-28',
+			'ag-lime',
+			'leaf',
+			'seed row',
+			'soybean',
+			'winter-wheat',
+			'almond',
+			'N',
+			'lime'
 		]
 	),
 	fc.string({ maxLength: 20, unit: 'binary' })

@@ -3,6 +3,7 @@ import type { Database } from 'better-sqlite3';
 import { ActionError } from './action-error';
 import { columnsOf, writeRow } from './tables';
 import { cutBetween, isAsLeft, LONG_TEXT, withoutCut, type TextCut } from './text-cut';
+import { assertProductStands } from './products-stand';
 import { reachOf, type Row } from './reach';
 import { touchedFields } from './touched-fields';
 
@@ -90,6 +91,7 @@ export function act<T>(db: Database, { label, fieldYear, ...on }: Action, work: 
 					touched.note(row, table);
 				})
 			);
+			checkProducts(db, changes);
 			const many = fieldId === undefined ? touched.fields() : [];
 			if (changes.length > 0) record(db, label, fieldId ?? null, changes, null, many);
 			return result;
@@ -132,6 +134,7 @@ export function undo(db: Database, eventId: number): void {
 		if (event.done > 0) throw new ActionError(`“${event.label}” was already undone.`);
 		const changes = fromJson<Change[]>(event.changes);
 		const undone = changes.reverse().map((change) => takeBack(db, change, event.label));
+		checkProducts(db, undone);
 		const many = db
 			.prepare<[number], { field_id: string }>('SELECT field_id FROM event_field WHERE event_id = ?')
 			.all(eventId);
@@ -144,6 +147,10 @@ export function undo(db: Database, eventId: number): void {
 			many.map(({ field_id }) => field_id)
 		);
 	}).immediate();
+}
+
+function checkProducts(db: Database, changes: readonly Change[]): void {
+	for (const { table, id, before } of changes) if (table === 'own_product') assertProductStands(db, id, before);
 }
 
 function takeBack(db: Database, { table, id, before, after, place, cuts = {} }: Change, label: string): Change {

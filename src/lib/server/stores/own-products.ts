@@ -2,7 +2,6 @@ import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import type { Product } from '../../../core/schema-types';
 import { act } from '../book/act';
-import { ActionError } from '../book/action-error';
 
 /** Products of the adviser's own, by name. */
 export function listOwnProducts(db: Database): Product[] {
@@ -12,7 +11,10 @@ export function listOwnProducts(db: Database): Product[] {
 		.map(({ product }) => fromJson<Product>(product));
 }
 
-/** Keeps products; one that is there is replaced. */
+/**
+ * Keeps products; one that is there is replaced.
+ * @throws ActionError where it could no longer be measured as a plan or a record measures it
+ */
 export function keepOwnProducts(db: Database, products: readonly Product[], label: string): void {
 	act(db, { label }, (writer) => {
 		for (const product of products) {
@@ -21,13 +23,7 @@ export function keepOwnProducts(db: Database, products: readonly Product[], labe
 	});
 }
 
-/** @throws ActionError where a pass stands on it */
+/** @throws ActionError where a plan or a record stands on it */
 export function removeOwnProduct(db: Database, { id, name }: Product): void {
-	const used = db.prepare<[string]>('SELECT 1 FROM pass WHERE product = ? LIMIT 1').get(id);
-	if (used) throw new ActionError(`${name} stands in a plan; remove those passes first.`);
-	const applied = db
-		.prepare<[string]>("SELECT 1 FROM application WHERE content ->> '$.applied.product' = ? LIMIT 1")
-		.get(id);
-	if (applied) throw new ActionError(`${name} stands in the records of what was applied, which are kept.`);
 	act(db, { label: `Took ${name} out of the catalogue` }, (writer) => writer.remove('own_product', id));
 }
