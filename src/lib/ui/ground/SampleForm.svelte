@@ -9,7 +9,7 @@
 	import { numberOrUndefined } from '../forms/numbers';
 	import { unitText } from '../figure/unit-text';
 	import Choice from '../forms/Choice.svelte';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 
 	interface Props {
 		today: string;

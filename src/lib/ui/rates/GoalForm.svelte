@@ -12,7 +12,7 @@
 	import { numberOrUndefined } from '../forms/numbers';
 	import { save } from '../forms/call';
 	import { keptAmount, typedAmount } from '../forms/typed-amount';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 
 	const { page }: { page: RatesPage['goalPage'] } = $props();
 

@@ -14,7 +14,7 @@
 	import { tidy } from '$core/units/display';
 	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { save, type YearAddress } from '../forms/call';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 	import RateFields from '../forms/RateFields.svelte';
 	import { passUnits, type MeasuredProduct } from '../forms/pass-units';
 	import { keptAmount, typedAmount } from '../forms/typed-amount';

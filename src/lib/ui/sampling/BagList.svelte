@@ -7,7 +7,7 @@
 	import type { SamplingPage } from '$lib/server/pages/office/sampling-page';
 	import { save } from '../forms/call';
 	import Choice from '../forms/Choice.svelte';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 	import type { Column } from '../tables/column';
 	import ListTable from '../tables/ListTable.svelte';
 

@@ -7,7 +7,7 @@
 	import { longDate } from '$core/units/day-text';
 	import type { AfterHarvest } from '$lib/server/field/season/after-harvest';
 	import { save, type YearAddress } from '../forms/call';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 	import CatchText from './CatchText.svelte';
 	import SecondText from './SecondText.svelte';
 

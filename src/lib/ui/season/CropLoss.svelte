@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { InlineNotification, Modal, Portal, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 	import { numberOrUndefined } from '../forms/numbers';
 	import { save, type YearAddress } from '../forms/call';
 

@@ -7,7 +7,7 @@
 	import type { Additive, Pass } from '$core/schema-types';
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../forms/numbers';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 	import RateFields from '../forms/RateFields.svelte';
 	import { passUnits, type MeasuredProduct } from '../forms/pass-units';
 

@@ -4,7 +4,7 @@
 	import { untrack } from 'svelte';
 	import type { CropTestAction } from '$core/schema-types';
 	import { numberOrUndefined } from '../forms/numbers';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 	import WalkForm from './WalkForm.svelte';
 
 	interface Props {

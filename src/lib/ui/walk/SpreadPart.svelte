@@ -6,7 +6,7 @@
 	import type { SpreadCheck } from '$core/schema-types';
 	import { longDate } from '$core/units/day-text';
 	import { remove, save, type YearAddress } from '../forms/call';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 	import { numberOrUndefined } from '../forms/numbers';
 	import PalmFields from '../supply/calibration/PalmFields.svelte';
 	import SpreadResult from '../supply/calibration/SpreadResult.svelte';

@@ -5,7 +5,7 @@
 	import type { CropTestAction, StripZone } from '$core/schema-types';
 	import { unitInSystem, valueFromSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../forms/numbers';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 	import WalkForm from './WalkForm.svelte';
 
 	interface Props {

@@ -4,7 +4,7 @@
 	import { untrack } from 'svelte';
 	import type { WaterKind, WaterReport, WaterSource } from '$core/schema-types';
 	import { call, save } from '../forms/call';
-	import DayField from '../forms/DayField.svelte';
+	import DayField from '../forms/days/DayField.svelte';
 
 	interface Props {
 		sources: readonly WaterSource[];

@@ -9,7 +9,7 @@
 	import ListTable from '../../tables/ListTable.svelte';
 	import { guessQuantity, QUANTITIES, usualUnit } from './quantities';
 	import { save, sendFile } from '../../forms/call';
-	import DayField from '../../forms/DayField.svelte';
+	import DayField from '../../forms/days/DayField.svelte';
 
 	interface Props {
 		fieldId: string;

@@ -17,7 +17,7 @@
 <script lang="ts">
 	import Mark from '../../figure/Mark.svelte';
 	import ListTable from '../../tables/ListTable.svelte';
-	import DayField from '../../forms/DayField.svelte';
+	import DayField from '../../forms/days/DayField.svelte';
 	import FileButton from '../../forms/FileButton.svelte';
 	import { untrack } from 'svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';

@@ -5,7 +5,7 @@
 	import type { BlockYear } from '$core/schema-types';
 	import { shortDate } from '$core/units/day-text';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
-	import DayField from '../../forms/DayField.svelte';
+	import DayField from '../../forms/days/DayField.svelte';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import { save, type YearAddress } from '../../forms/call';
 

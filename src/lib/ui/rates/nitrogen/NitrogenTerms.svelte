@@ -6,7 +6,7 @@
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import { save, type YearAddress } from '../../forms/call';
-	import DayField from '../../forms/DayField.svelte';
+	import DayField from '../../forms/days/DayField.svelte';
 
 	interface Props {
 		terms: NitrogenTerms;

@@ -5,7 +5,7 @@
 	import type { CropId, SecondCrop } from '$core/schema-types';
 	import { unitInSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
-	import DayField from '$lib/ui/forms/DayField.svelte';
+	import DayField from '$lib/ui/forms/days/DayField.svelte';
 	import { save } from '$lib/ui/forms/call';
 	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';

@@ -6,7 +6,7 @@
 	import { goesByAge } from '$core/reading/leaf/leaf-range';
 	import type { LeafElement, LeafLogEntry, LeafRanges } from '$core/schema-types';
 	import { save } from '../../forms/call';
-	import DayField from '../../forms/DayField.svelte';
+	import DayField from '../../forms/days/DayField.svelte';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import SamplingCard from './SamplingCard.svelte';
 

@@ -9,7 +9,7 @@
 	import { longDate } from '$core/units/day-text';
 	import { shiftDate } from '$core/season/weather/season-weather';
 	import Quantity from '../../figure/Quantity.svelte';
-	import DayField from '../../forms/DayField.svelte';
+	import DayField from '../../forms/days/DayField.svelte';
 	import { call, remove, save, type YearAddress } from '../../forms/call';
 	import { readDecision, type TypedDecision } from './typed-decision';
 

@@ -11,7 +11,7 @@
 	import { shortDate } from '$core/units/day-text';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import { save } from '../../forms/call';
-	import DayField from '../../forms/DayField.svelte';
+	import DayField from '../../forms/days/DayField.svelte';
 
 	interface Props {
 		own: boolean;

@@ -6,7 +6,7 @@
 	import { isDay, longDate } from '$core/units/day-text';
 	import { legumeCover } from '$core/supply/palm-estate/legume-cover';
 	import Quantity from '../../figure/Quantity.svelte';
-	import DayField from '../../forms/DayField.svelte';
+	import DayField from '../../forms/days/DayField.svelte';
 	import { numberOrUndefined } from '../../forms/numbers';
 
 	interface Props {

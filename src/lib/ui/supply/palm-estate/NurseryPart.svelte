@@ -8,7 +8,7 @@
 	import { nurseryCalendar } from '$core/supply/palm-estate/nursery-calendar';
 	import Quantity from '../../figure/Quantity.svelte';
 	import Severity from '../../figure/Severity.svelte';
-	import DayField from '../../forms/DayField.svelte';
+	import DayField from '../../forms/days/DayField.svelte';
 	import { numberOrUndefined } from '../../forms/numbers';
 	import ListTable from '../../tables/ListTable.svelte';
 
