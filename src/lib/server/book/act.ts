@@ -175,7 +175,7 @@ function takeBack(db: Database, { table, id, before, after, place, cuts = {} }: 
 			return { table, id, before: after, after: before, ...reversed(texts, long) };
 		}
 	} catch (error) {
-		if (!(error instanceof Error && error.message.includes('FOREIGN KEY'))) throw error;
+		if (!isReference(error)) throw error;
 		throw new ActionError(`“${label}” cannot be undone, because later work stands on it. Undo that first.`);
 	}
 	return { table, id, before: after, after: before };
@@ -185,7 +185,13 @@ function writerOn(db: Database, changes: Change[], reach: (row: Row, table: Book
 	const writer: Writer = {
 		insert(table, row) {
 			reach(row, table);
-			writeRow(db, table, row);
+			try {
+				writeRow(db, table, row);
+			} catch (error) {
+				if (!isReference(error)) throw error;
+				// While a file was read, say, somebody removed what it is for.
+				throw new ActionError('What this belongs to was removed meanwhile. Reload the page.');
+			}
 			changes.push({ table, id: row.id, before: null, after: row });
 		},
 		update(table, id, columns) {
@@ -221,6 +227,11 @@ function writerOn(db: Database, changes: Change[], reach: (row: Row, table: Book
 		}
 	};
 	return writer;
+}
+
+/** Whether a write failed because a row that it refers to, or that refers to it, is in the way. */
+function isReference(error: unknown): boolean {
+	return error instanceof Error && error.message.includes('FOREIGN KEY');
 }
 
 function record(

@@ -110,7 +110,7 @@ describe('an action', () => {
 				writer.insert('grower', { id: 'g', name: 'Someone' });
 				writer.insert('field', { id: 'f', grower_id: 'nobody', name: 'Lost', note: '' });
 			})
-		).toThrow('FOREIGN KEY');
+		).toThrow('What this belongs to was removed meanwhile. Reload the page.');
 		expect(db.prepare("SELECT count(*) AS n FROM grower WHERE name = 'Someone'").get()).toEqual({ n: 0 });
 		expect(db.prepare('SELECT count(*) AS n FROM event').get()).toEqual(before);
 	});

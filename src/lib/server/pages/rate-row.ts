@@ -10,6 +10,7 @@ import { inSystem, unitInSystem, type UnitSystem } from '../../../core/units/rat
 import { capital } from '../../objective-names';
 import { SCHOOL_ORDER, schoolName } from '../../school-names';
 import type { Advice } from '../field/field-year';
+import { ownNitrogen } from '../field/season/own-nitrogen';
 import type { Desk } from '../desk';
 
 /** A nutrient of the page of rates; some are shown only where something speaks for them. */
@@ -69,11 +70,6 @@ function typedIn(site: Advice['site'], units: UnitSystem): { unit: string; perAr
 	return basesOfRate(one, site, units).flatMap((base) =>
 		base.applies && shown.applies ? [{ unit: base.unit, perArea: shown.value / base.value }] : []
 	);
-}
-
-/** Common practice. */
-export function ownNitrogen(crop: string): string {
-	return `${crop} fixes its own nitrogen: inoculate where it has not grown for years.`;
 }
 
 export type RateRow = ReturnType<typeof rateRow>;

@@ -2,34 +2,40 @@ import { quantityIn } from '../../../../core/units/amount-text';
 import { inSystem, type UnitSystem } from '../../../../core/units/rate-units';
 import { schoolName } from '../../../school-names';
 import type { Library } from '../../knowledge';
-import { ownNitrogen } from '../../pages/rate-row';
 import { secondCropOf } from '../../stores/plan/after-the-harvest';
 import type { Crop } from '../../../../core/schema-types';
 import type { FieldYearRow } from '../../stores/field-years';
 import type { Advice } from '../field-year';
+import { ownNitrogen } from './own-nitrogen';
 
 const NONE = { planted: undefined, name: '', after: '', both: undefined, own: undefined, rates: [], lacking: [] };
 
 /** The second crop of a year with its name and unit; undefined where there is none, or it is not known any more. */
 export function namedSecond(goal: Pick<FieldYearRow, 'second_crop'>, crops: readonly Crop[]) {
+	const second = secondOf(goal, crops);
+	return second && { planted: second.planted, name: second.crop.name, unit: second.crop.yieldUnit };
+}
+
+function secondOf(goal: Pick<FieldYearRow, 'second_crop'>, crops: readonly Crop[]) {
 	const planted = secondCropOf(goal);
 	const crop = crops.find(({ id }) => id === planted?.id);
-	return planted && crop && { planted, crop, name: crop.name, unit: crop.yieldUnit };
+	return planted && crop && { planted, crop };
 }
 
 /** The second crop of a year with its rates by each approach, as a page shows them; what an approach lacks stands in a sentence. */
 export function secondCropView({ crops }: Library, advice: Advice | undefined, units: UnitSystem) {
-	const second = advice && namedSecond(advice.goal, crops);
+	const second = advice && secondOf(advice.goal, crops);
 	if (!second) return { ...NONE, summary: 'Second crop after the harvest: none' };
-	const { planted, name, unit } = second;
+	const { planted, crop } = second;
+	const name = crop.name.toLowerCase();
 	const rates = (advice.answer.secondRates ?? []).map((rate) => ({ ...rate, schoolName: schoolName(rate.school) }));
 	return {
-		summary: `Second crop after the harvest: ${name.toLowerCase()}, ${quantityIn(units, planted.yieldGoal, unit)}`,
+		summary: `Second crop after the harvest: ${name}, ${quantityIn(units, planted.yieldGoal, crop.yieldUnit)}`,
 		planted,
-		name: name.toLowerCase(),
+		name,
 		after: advice.crop.name.toLowerCase(),
-		both: `${advice.crop.name} and ${name.toLowerCase()}`,
-		own: rates.some(({ nutrient }) => nutrient === 'N') ? undefined : noNitrogen(second.crop),
+		both: `${advice.crop.name} and ${name}`,
+		own: rates.some(({ nutrient }) => nutrient === 'N') ? undefined : noNitrogen(crop),
 		rates: rates.flatMap(({ nutrient, method, title, packTitle, schoolName: school, worksheet }) =>
 			worksheet.applies
 				? [{ nutrient, method, school, title: `${packTitle}: ${title}`, answer: inSystem(worksheet, units) }]

@@ -14,16 +14,31 @@ import type { Asked, Read, Reading } from './readings';
 const READER = path.join('dist', 'reader.js');
 
 const MB = 1024 * 1024;
-/** A yield map of 400,000 points takes less than half of it. */
-const MOST_MEMORY_MB = 800;
-/**
- * Seconds of work on a file: with what it takes to start and end, it is answered within ten on a machine that does nothing else. A whole book
- * is written anew row by row.
- */
-const MOST_SECONDS = 9;
-const MOST_BOOK_SECONDS = 120;
+/** How much of the machine a file may take, and what is said to do where that is not enough. */
+interface Bounds {
+	/** Of work on it: with what it takes to start and end, a file is answered within ten on a machine that does nothing else. */
+	seconds: number;
+	megabytes: number;
+	remedy: string;
+}
+
+/** A yield map of 400,000 points takes about half of both. */
+const MAP: Bounds = {
+	seconds: 9,
+	megabytes: 800,
+	remedy: 'Cut out the field first, or export it in another format.'
+};
+const BOUNDS: Record<Reading, Bounds> = {
+	lab: { ...MAP, remedy: 'Split it, or save it again as CSV.' },
+	map: MAP,
+	layer: MAP,
+	prescription: MAP,
+	asApplied: MAP,
+	// It is unpacked whole, and written anew row by row.
+	book: { seconds: 120, megabytes: 4000, remedy: 'Export the growers one by one.' }
+};
 /** Others wait their turn: pages are to be answered meanwhile. */
-const oneAfterTheOther = pLimit(2);
+const twoAtATime = pLimit(2);
 
 const run = promisify(execFile);
 
@@ -33,11 +48,11 @@ const run = promisify(execFile);
  * @throws ActionError or InputError where the file is refused, in words for the adviser
  */
 export function readApart<K extends Reading>(kind: K, asked: Asked<K>, signal: AbortSignal): Promise<Read<K>> {
-	return oneAfterTheOther(async () => {
+	return twoAtATime(async () => {
 		const folder = await mkdtemp(path.join(tmpdir(), 'cosecha-read-'));
 		try {
 			await writeFile(path.join(folder, ASKED_FILE), serialize({ kind, asked }), { mode: 0o600 });
-			await inProcess(folder, asked.file.name, kind === 'book' ? MOST_BOOK_SECONDS : MOST_SECONDS, signal);
+			await inProcess(folder, asked.file.name, BOUNDS[kind], signal);
 			return readOf(deserialize(await readFile(path.join(folder, ANSWER_FILE))) as Answer) as Read<K>;
 		} finally {
 			await rm(folder, { recursive: true, force: true });
@@ -45,14 +60,13 @@ export function readApart<K extends Reading>(kind: K, asked: Asked<K>, signal: A
 	});
 }
 
-async function inProcess(folder: string, name: string, seconds: number, signal: AbortSignal): Promise<void> {
-	const args = [
-		`--max-old-space-size=${MOST_MEMORY_MB}`,
-		READER,
-		folder,
-		String(MOST_MEMORY_MB * MB),
-		String(seconds * 1000)
-	];
+async function inProcess(
+	folder: string,
+	name: string,
+	{ seconds, megabytes, remedy }: Bounds,
+	signal: AbortSignal
+): Promise<void> {
+	const args = [`--max-old-space-size=${megabytes}`, READER, folder, String(megabytes * MB), String(seconds * 1000)];
 	try {
 		const reading = run(process.execPath, args, { killSignal: 'SIGKILL', signal });
 		// Pages go first; it may have ended already.
@@ -66,12 +80,8 @@ async function inProcess(folder: string, name: string, seconds: number, signal: 
 		const ended = (error as { signal?: string | null }).signal;
 		if (!ended) throw error;
 		const most =
-			ended === TOOK_TOO_LONG
-				? `longer than ${seconds} seconds to read`
-				: `more memory to read than ${MOST_MEMORY_MB} MB`;
-		throw new ActionError(
-			`${name} takes ${most}, so it was given up and nothing was saved. Cut out the field first, or export it in another format.`
-		);
+			ended === TOOK_TOO_LONG ? `longer than ${seconds} seconds to read` : `more memory to read than ${megabytes} MB`;
+		throw new ActionError(`${name} takes ${most}, so it was given up and nothing was saved. ${remedy}`);
 	}
 }
 
