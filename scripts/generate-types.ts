@@ -47,3 +47,28 @@ const declarations = await compile(
 	}
 );
 await writeFile(path.join(to, 'index.d.ts'), declarations);
+
+/** The numbers of a definition that lie within bounds, as forms ask for them: the same as the schema checks. */
+function boundsOf(definition: JSONSchema): Record<string, Record<string, unknown>> {
+	return Object.fromEntries(
+		Object.entries(definition.properties ?? {}).flatMap(([name, property]) => {
+			const { type, minimum: least, exclusiveMinimum: above, maximum: most } = property;
+			if (most === undefined || (least === undefined && above === undefined)) return [];
+			return [[name, { least, above, most, ...(type === 'integer' ? { whole: true } : {}) }]];
+		})
+	);
+}
+
+const constants = Object.entries(definitions).flatMap(([key, definition]) => {
+	const bounds = boundsOf(definition);
+	const title = key.split(':')[1];
+	return title && Object.keys(bounds).length > 0
+		? [`export const ${title}Bounds = ${JSON.stringify(bounds)} as const;`]
+		: [];
+});
+await writeFile(
+	path.join(to, 'bounds.ts'),
+	['// Generated from schemas/ by scripts/generate-types.ts. Change the schema, not this file.', ...constants, ''].join(
+		'\n'
+	)
+);

@@ -2,10 +2,11 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import { LimingActionBounds } from '$core/schema-types/bounds';
 	import { formatNumber } from '$core/units/display';
 	import ListTable from '../tables/ListTable.svelte';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
-	import { numberOrUndefined } from '../forms/numbers';
+	import { numberWithin } from '../forms/number-within';
 	import Quantity from '../figure/Quantity.svelte';
 	import { save } from '../forms/call';
 
@@ -33,9 +34,8 @@
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const depthIn = numberOrUndefined(depth);
-		if (depth.trim() !== '' && !(depthIn && depthIn > 0 && depthIn <= 24))
-			return void (problem = `The depth “${depth}” must be a number of inches from 0 to 24.`);
+		const depthIn = numberWithin(depth, LimingActionBounds.depthIn, 'The depth', 'inches');
+		if (typeof depthIn === 'string') return void (problem = depthIn);
 		problem = await save(
 			'PUT /api/fields/{field}/{year}/liming',
 			{ field: page.fieldId, year: page.year },

@@ -2,8 +2,9 @@
 <script lang="ts">
 	import { InlineNotification, Modal, Portal, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import { LossActionBounds } from '$core/schema-types/bounds';
 	import DayField from '../forms/days/DayField.svelte';
-	import { numberOrUndefined } from '../forms/numbers';
+	import { numberWithin } from '../forms/number-within';
 	import { save, type YearAddress } from '../forms/call';
 
 	interface Props {
@@ -20,9 +21,8 @@
 	let problem = $state('');
 
 	async function cut(): Promise<void> {
-		const lostPercent = numberOrUndefined(percent);
-		if (lostPercent === undefined || lostPercent <= 0 || lostPercent > 99)
-			return void (problem = `The share lost “${percent}” must be a number of percent from 1 to 99.`);
+		const lostPercent = numberWithin(percent, LossActionBounds.lostPercent, 'The share lost', 'percent');
+		if (typeof lostPercent !== 'number') return void (problem = lostPercent ?? 'Say what share is lost, in percent.');
 		if (!day) return void (problem = 'Give the day on which it happened.');
 		problem = await save('POST /api/fields/{field}/{year}/loss', address, { date: day, lostPercent });
 		if (problem === '') close();

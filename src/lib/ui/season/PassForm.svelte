@@ -5,7 +5,9 @@
 	import { InlineNotification, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { Additive, Pass } from '$core/schema-types';
+	import { PassBounds } from '$core/schema-types/bounds';
 	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { numberWithin } from '../forms/number-within';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayField from '../forms/days/DayField.svelte';
 	import RateFields from '../forms/RateFields.svelte';
@@ -36,9 +38,6 @@
 
 	const GROUNDS: NonNullable<Pass['ground']>[] = ['moist', 'dry and cloddy', 'too wet'];
 	const ADDITIVES: Additive[] = ['urease inhibitor', 'nitrification inhibitor', 'both inhibitors'];
-
-	/** As the schema of a pass has it. */
-	const MOST_WATER_GAL_AC = 2000;
 
 	let problem = $state('');
 	let open = $state(true);
@@ -89,12 +88,17 @@
 			return void (problem = `The date “${form.date}” must be written as 2027-05-01.`);
 		if (rate === undefined || rate <= 0) return void (problem = `The rate “${form.rate}” must be a number above 0.`);
 		const onLeaves = form.placement === 'leaf';
-		const depthIn = onLeaves ? undefined : inches(form.depth, 'depth', 0, 24);
-		const offsetIn = onLeaves ? undefined : inches(form.offset, 'distance from the row', 0, 60);
+		const inches = (text: string, key: 'depthIn' | 'offsetIn' | 'openerWidthIn', what: string) =>
+			numberWithin(text, PassBounds[key], what, 'inches');
+		const depthIn = onLeaves ? undefined : inches(form.depth, 'depthIn', 'The depth');
+		const offsetIn = onLeaves ? undefined : inches(form.offset, 'offsetIn', 'The distance from the row');
 		const openerWidthIn =
-			form.placement === 'seed row' ? inches(form.opener, 'width of the opener', 0.1, 12) : undefined;
-		const mostWater = Math.round(valueInSystem(MOST_WATER_GAL_AC, 'gal/ac', units));
-		const water = onLeaves ? amount(form.water, 'water of the spray', 0.1, mostWater, waterUnit) : undefined;
+			form.placement === 'seed row' ? inches(form.opener, 'openerWidthIn', 'The width of the opener') : undefined;
+		const { waterGalAc } = PassBounds;
+		const most = Math.round(valueInSystem(waterGalAc.most, 'gal/ac', units));
+		const water = onLeaves
+			? numberWithin(form.water, { ...waterGalAc, most }, 'The water of the spray', waterUnit)
+			: undefined;
 		const wrong = [depthIn, offsetIn, openerWidthIn, water].find((value) => typeof value === 'string');
 		if (wrong !== undefined) return void (problem = String(wrong));
 		problem =
@@ -117,15 +121,6 @@
 				...(form.additive && product.nitrogen ? { additive: form.additive as Additive } : {})
 			})) ?? '';
 	}
-	/** What a field of an amount holds: undefined where it is left empty, or in words what is wrong with it. */
-	function amount(text: string, name: string, least: number, most: number, of: string): number | string | undefined {
-		if (text.trim() === '') return undefined;
-		const value = numberOrUndefined(text);
-		if (value !== undefined && value >= least && value <= most) return value;
-		return `The ${name} “${text}” must be a number of ${of} from ${least} to ${most}.`;
-	}
-	const inches = (text: string, name: string, least: number, most: number) => amount(text, name, least, most, 'inches');
-
 	function known(fields: Partial<Pass>): Partial<Pass> {
 		return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
 	}

@@ -3,7 +3,9 @@
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { ManureAction, ManureHandling, ManureKind } from '$core/schema-types';
+	import { ManureActionBounds } from '$core/schema-types/bounds';
 	import { firstYearNitrogen } from '$core/supply/manure/available-nitrogen';
+	import { numberWithin } from '../forms/number-within';
 	import { numberOrUndefined } from '../forms/numbers';
 	import Quantity from '../figure/Quantity.svelte';
 	import { save } from '../forms/call';
@@ -58,10 +60,8 @@
 		for (const { key, label, needed } of FIELDS) {
 			const text = form[key];
 			if (text.trim() === '' && !needed) continue;
-			const value = numberOrUndefined(text);
-			if (value === undefined || value < 0 || value > 300) {
-				return void (problem = `${label}: “${text}” must be a number from 0 to 300 lb/${kind.per}.`);
-			}
+			const value = numberWithin(text, ManureActionBounds[key], `${label}:`, `lb/${kind.per}`);
+			if (typeof value !== 'number') return void (problem = value ?? `${label}: how many lb/${kind.per}?`);
 			action[key] = value;
 		}
 		problem = await save('POST /api/manure', {}, action as unknown as ManureAction);

@@ -3,7 +3,9 @@
 	import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { CropTestAction, StripZone } from '$core/schema-types';
+	import { ReferenceStripsBounds } from '$core/schema-types/bounds';
 	import { unitInSystem, valueFromSystem, type UnitSystem } from '$core/units/rate-units';
+	import { numberWithin } from '../forms/number-within';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayField from '../forms/days/DayField.svelte';
 	import WalkForm from './WalkForm.svelte';
@@ -56,9 +58,8 @@
 		const read = zones.map(readZone);
 		const wrong = read.find((zone) => typeof zone === 'string');
 		if (wrong !== undefined) return void (problem = wrong as string);
-		const share = numberOrUndefined(efficiency);
-		if (efficiency.trim() !== '' && !(share && share >= 0.1 && share <= 1))
-			return void (problem = `The efficiency “${efficiency}” must be a number from 0.1 to 1.`);
+		const share = numberWithin(efficiency, ReferenceStripsBounds.efficiency, 'The efficiency');
+		if (typeof share === 'string') return void (problem = share);
 		const most = numberOrUndefined(mostYield);
 		if (by === 'index' && mostYield.trim() !== '' && !(most && most > 0))
 			return void (problem = `The most this ground yields “${mostYield}” must be a number above 0.`);

@@ -31,7 +31,7 @@ describe('work that was typed', () => {
 	});
 	it.each<[Partial<TypedWork>, RegExp]>([
 		[{ goalBy: 'amount', amount: 'lots' }, /above 0, such as 180; got “lots”/],
-		[{ goalBy: 'mean', harvests: '0' }, /whole number from 1 to 10; got “0”/],
+		[{ goalBy: 'mean', harvests: '0' }, /harvests “0” must be a whole number from 1 to 10/],
 		[{ otherwise: '-1' }, /without a harvest must be a number above 0; got “-1”/],
 		[{ kind: 'crop list', list: ' ' }, /Paste a line for each field/],
 		[{ kind: 'product', from: 'a' }, /which one takes its place/],

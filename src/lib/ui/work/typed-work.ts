@@ -1,4 +1,6 @@
 import type { GoalBy, Work } from '$core/schema-types';
+import { GoalByBounds } from '$core/schema-types/bounds';
+import { numberWithin } from '$lib/ui/forms/number-within';
 import { numberOrUndefined } from '$lib/ui/forms/numbers';
 
 /** What can be done to many fields at once, as it is offered. */
@@ -80,13 +82,13 @@ export function workOf(typed: TypedWork): Work | { problem: string } {
 
 function cropWorkOf({ crop, goalBy, harvests, amount, otherwise }: TypedWork): Work | { problem: string } {
 	const typedGoal = numberOrUndefined(amount);
-	const count = numberOrUndefined(harvests);
+	const count = numberWithin(harvests, GoalByBounds.harvests, 'The harvests');
 	const rest = numberOrUndefined(otherwise);
 	if (goalBy === 'amount' && !(typedGoal! > 0)) {
 		return { problem: `The goal must be a number above 0, such as 180; got “${amount}”.` };
 	}
-	if (goalBy === 'mean' && !(Number.isInteger(count) && count! >= 1 && count! <= 10)) {
-		return { problem: `The harvests must be a whole number from 1 to 10; got “${harvests}”.` };
+	if (goalBy === 'mean' && typeof count !== 'number') {
+		return { problem: count ?? 'Say of how many harvests the goal is the mean.' };
 	}
 	if (otherwise.trim() !== '' && !(rest! > 0)) {
 		return { problem: `The goal of fields without a harvest must be a number above 0; got “${otherwise}”.` };
@@ -97,7 +99,7 @@ function cropWorkOf({ crop, goalBy, harvests, amount, otherwise }: TypedWork): W
 		goal: {
 			by: goalBy,
 			...(goalBy === 'amount' ? { amount: typedGoal! } : {}),
-			...(goalBy === 'mean' ? { harvests: count! } : {})
+			...(goalBy === 'mean' && typeof count === 'number' ? { harvests: count } : {})
 		},
 		...(rest === undefined ? {} : { otherwise: rest })
 	};
