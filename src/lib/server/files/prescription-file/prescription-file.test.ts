@@ -201,6 +201,11 @@ describe('a file that is no prescription is refused in words', () => {
 		[
 			'with a broken shape',
 			utf8('zone,rate,unit,product,acres,shape\nA,20,lb/ac,urea,1,"MULTIPOLYGON (((-35 41, -34 41"\n'),
+			'is no shape that can be read: look at its brackets and numbers'
+		],
+		[
+			'with a place for a shape',
+			utf8('zone,rate,unit,product,acres,shape\nA,20,lb/ac,urea,1,"POINT (-35 41)"\n'),
 			'is no POLYGON or MULTIPOLYGON'
 		],
 		['a task file cut short', utf8(taskDataXml(prescription, undefined).slice(0, 900)), 'is a broken task file'],
