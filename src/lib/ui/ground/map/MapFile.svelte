@@ -34,6 +34,7 @@
 	async function look(chosen: File | undefined): Promise<void> {
 		looked = undefined;
 		notice = [];
+		file = chosen;
 		if (!chosen) return;
 		busy = true;
 		const { answer, problem: failed } = await sendFile(
@@ -42,9 +43,10 @@
 			chosen,
 			{ reload: false }
 		);
+		// Another was chosen meanwhile: what this one holds is no longer asked.
+		if (file !== chosen) return;
 		busy = false;
 		problem = failed ?? '';
-		file = chosen;
 		looked = answer;
 		if (answer?.columns[0]) setColumn(answer.columns[0].column);
 	}
