@@ -9,15 +9,12 @@
 	const { data }: { data: PageData } = $props();
 	type Import = PageData['imports'][number];
 	let problem = $state('');
-	let reading = $state('');
 
 	async function upload(files: readonly File[]): Promise<void> {
 		const file = files[0];
 		if (!file) return;
 		problem = '';
-		reading = file.name;
 		const { answer, problem: failed } = await sendFile('POST /api/imports', {}, file, { reload: false });
-		reading = '';
 		if (answer) await goto(`/import/${answer.id}`);
 		else problem = failed;
 	}
@@ -41,7 +38,7 @@
 	</p>
 	<div class="drop">
 		<FileUploaderDropContainer
-			labelText={reading ? `Reading ${reading} …` : 'Drop the file here, or press to choose it'}
+			labelText="Drop the file here, or press to choose it"
 			accept={['.csv', '.txt', '.xlsx']}
 			validateFiles={(files) => files}
 			on:add={(event) => void upload(event.detail)}

@@ -37,6 +37,7 @@
 		modalHeading="Part of the crop is lost"
 		primaryButtonText="Cut crop and later nitrogen"
 		secondaryButtonText="Cancel"
+		selectorPrimaryFocus="#share-lost"
 		on:click:button--secondary={close}
 		on:close={close}
 		on:submit={() => void cut()}
@@ -47,7 +48,13 @@
 		</p>
 		<div class="fields">
 			<DayField label="Frost or hail on" bind:date={day} />
-			<TextInput size="sm" labelText="Share of the crop lost, %" inputmode="decimal" bind:value={percent} />
+			<TextInput
+				id="share-lost"
+				size="sm"
+				labelText="Share of the crop lost, %"
+				inputmode="decimal"
+				bind:value={percent}
+			/>
 		</div>
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	</Modal>
