@@ -13,7 +13,8 @@ export default defineConfig({
 					output: {
 						advancedChunks: {
 							// What most pages share comes as one file: dozens of small ones each pay for their headers.
-							groups: [{ name: 'shared', minShareCount: 12 }]
+							// The map's library comes with the map.
+							groups: [{ name: 'shared', minShareCount: 12, test: (id) => !id.includes('/node_modules/ol/') }]
 						}
 					}
 				}

@@ -6,6 +6,13 @@ import type { Plugin } from 'vite';
 const CARBON = 'node_modules/carbon-components-svelte/src';
 /** The date picker's classes are set by this script. */
 const SET_BY_SCRIPT = ['node_modules/flatpickr/dist/flatpickr.js'];
+/** Looks that Carbon's parts take on by a property alone: their rules stay out until a source of ours has that word. */
+const LOOKS = [
+	{ asked: /\bfluid\b/, classes: /--fluid/ },
+	{ asked: /\bskeleton\b/i, classes: /skeleton/ },
+	// The words that a button of nothing but an icon shows beside it; a menu of a row has its name inside.
+	{ asked: /<Button[^<]*\siconDescription\b/, classes: /--icon-only--|tooltip__trigger/ }
+];
 
 /**
  * Carbon's stylesheet without the web fonts that it names on an outside host (ours ship with the app), and without the
@@ -31,6 +38,7 @@ async function usedStyles(css: string): Promise<string> {
 		content: [{ raw: text, extension: 'html' }],
 		css: [{ raw: css }],
 		variables: true,
+		blocklist: LOOKS.filter(({ asked }) => !ours.some((source) => asked.test(source))).map(({ classes }) => classes),
 		safelist: { standard: [...heads].map((head) => new RegExp(`^${head}`)), greedy: [/^data-/] }
 	});
 	if (!purged) throw new Error('the stylesheet of Carbon was not read');

@@ -25,6 +25,10 @@ function troubleOpening(): string | undefined {
 	}
 }
 
+/** The letters of the page as well, before its styles ask for them: else they are laid out twice. */
+const preload = ({ type, path }: { type: string; path: string }) =>
+	type === 'font' ? path.includes('-latin-wght-normal') : type === 'js' || type === 'css';
+
 export const handle: Handle = async ({ event, resolve }) => {
 	const { request, url } = event;
 	const verdict = hostVerdict(request.headers.get('host'), url, process.env.ORIGIN);
@@ -37,7 +41,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	}
 	const trouble = troubleOpening();
 	if (trouble !== undefined) return troublePage(url.pathname, trouble);
-	const response = await resolve(event);
+	const response = await resolve(event, { preload });
 	// What grows on whose field stays out of caches: of the browser, of whoever sits at it next, and on the way.
 	if (!response.headers.has('Cache-Control')) response.headers.set('Cache-Control', 'no-store');
 	response.headers.set('Referrer-Policy', 'no-referrer');

@@ -121,7 +121,25 @@ export function runOnAfter(
 	return runSeason({ ...inYear(request, request.passes, days, context, knowledge), ...then }, knowledge);
 }
 
-function typicalYear(station: Station, from: string, days: number, plantingDate: string, kind: YearKind): WeatherDay[] {
+/** What was last asked of a station, and its answer: a page asks again for the same year, part by part. */
+const lastYear = new WeakMap<Station, { asked: string; year: readonly WeatherDay[] }>();
+
+function typicalYear(
+	station: Station,
+	from: string,
+	days: number,
+	plantingDate: string,
+	kind: YearKind
+): readonly WeatherDay[] {
+	const asked = [from, days, plantingDate, kind].join(' ');
+	const last = lastYear.get(station);
+	if (last?.asked === asked) return last.year;
+	const year = mostTypical(station, from, days, plantingDate, kind);
+	lastYear.set(station, { asked, year });
+	return year;
+}
+
+function mostTypical(station: Station, from: string, days: number, plantingDate: string, kind: YearKind): WeatherDay[] {
 	const usual = usualTemperatures(station);
 	const until = shiftDate(plantingDate, EARLY_SEASON_DAYS);
 	const offBy = (year: readonly WeatherDay[]) => {

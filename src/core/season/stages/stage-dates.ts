@@ -88,6 +88,15 @@ export function heatFrom({ from }: HeatUnits, plantingDate: string): string {
 	return from === 'new year' ? `${harvestYear(plantingDate)}-01-01` : plantingDate;
 }
 
+interface UsualYear {
+	plantingDate: string;
+	months: Station['months'];
+	dates: readonly StageDate[];
+}
+
+/** The rules of one plan ask this of the same crop again and again. */
+const lastUsual = new WeakMap<CropStages, UsualYear>();
+
 /** When a crop usually reaches its stages; empty where none are known of it. */
 export function usualStages({
 	stages,
@@ -97,8 +106,13 @@ export function usualStages({
 	stages: CropStages | undefined;
 	plantingDate: string;
 	station: Station;
-}): StageDate[] {
-	return stages ? stageDates(stages, plantingDate, usualTemperatures(station)) : [];
+}): readonly StageDate[] {
+	if (!stages) return [];
+	const last = lastUsual.get(stages);
+	if (last?.plantingDate === plantingDate && last.months === station.months) return last.dates;
+	const dates = stageDates(stages, plantingDate, usualTemperatures(station));
+	lastUsual.set(stages, { plantingDate, months: station.months, dates });
+	return dates;
 }
 
 /** How far the crop is on a day, as it stands beside the date: "V6", "jointing, Feekes 6"; undefined before the first stage. */

@@ -11,7 +11,7 @@ export function secondCropFrom({ plantingDate }: Pick<SecondPlan, 'plantingDate'
 }
 
 /** The usual stages over a year, by which its passes are dated: those of the first crop, then of the second. */
-export function stagesOfYear(context: PlanContext): StageDate[] {
+export function stagesOfYear(context: PlanContext): readonly StageDate[] {
 	const first = usualStages(context);
 	const { second, station } = context;
 	if (!second) return first;

@@ -4,7 +4,7 @@ import { library } from '../../testing.test-help';
 import { usualDayOfLeaves } from '../weather/usual-weather';
 import { daysBetween } from '../weather/season-weather';
 import { anchoredStages } from './anchored-stages';
-import { degreeDays, stageDates, stageOn, usualTemperatures } from './stage-dates';
+import { degreeDays, stageDates, stageOn, usualStages, usualTemperatures } from './stage-dates';
 
 const station = library.stations[0]!;
 const usual = usualTemperatures(station);
@@ -20,6 +20,20 @@ it('every crop has stages, each later than the one before and those by heat all 
 		expect(dates.map(({ name }) => name)).toEqual(stages.map(({ name }) => name));
 		for (let at = 1; at < dates.length; at++)
 			expect(dates[at]!.date > dates[at - 1]!.date, `${id} ${dates[at]!.name}`).toBe(true);
+	}
+});
+
+it('the usual stages are those of the planting and the station that are asked for, whatever was asked before', () => {
+	const stages = stagesOf('corn-grain');
+	const warmer = { ...station, months: station.months.map((month) => ({ ...month, maxC: month.maxC + 4 })) };
+	for (const [plantingDate, at] of [
+		['2027-05-01', station],
+		['2027-05-15', station],
+		['2027-05-15', warmer],
+		['2027-05-01', station]
+	] as const) {
+		const anew = stageDates(stages, plantingDate, usualTemperatures(at));
+		expect(usualStages({ stages, plantingDate, station: at })).toEqual(anew);
 	}
 });
 

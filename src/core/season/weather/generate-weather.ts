@@ -36,13 +36,10 @@ export function generateWeather(
 	const random = xoroshiro128plus(seed);
 	const uniform = () => uniformFloat64(random);
 	const { amount, days: more } = RAIN[kind];
-	const start = Date.parse(`${from}T00:00:00Z`);
 	let wet = false;
 	let anomaly = 0;
-	return Array.from({ length: days }, (_, at) => {
-		const date = new Date(start + at * DAY_MS);
-		const normal = normalOn(months, date);
-		const chance = Math.min(0.95, (normal.wetDays * more) / daysInMonth(date));
+	return normalDays(months, from, days).map(({ date, normal, daysInMonth }) => {
+		const chance = Math.min(0.95, (normal.wetDays * more) / daysInMonth);
 		const fresh = NEW_WET_SHARE * chance;
 		wet = uniform() < (wet ? 1 - NEW_WET_SHARE + fresh : fresh);
 		const mean = normal.wetDays > 0 ? (normal.rainMm * amount) / normal.wetDays : 0;
@@ -51,8 +48,31 @@ export function generateWeather(
 		anomaly = TEMPERATURE_MEMORY * anomaly + shock * gaussian(uniform);
 		const maxC = normal.maxC + anomaly + (wet ? WET_DAY.max : 0);
 		const minC = Math.min(normal.minC + anomaly + (wet ? WET_DAY.min : 0), maxC - 1);
-		return { date: date.toISOString().slice(0, 10), minC: tenth(minC), maxC: tenth(maxC), rainMm: tenth(rain) };
+		return { date, minC: tenth(minC), maxC: tenth(maxC), rainMm: tenth(rain) };
 	});
+}
+
+/** A day (YYYY-MM-DD) with what is normal on it. */
+interface NormalDay {
+	date: string;
+	normal: MonthNormal;
+	daysInMonth: number;
+}
+
+/** Many seeds draw their weather over the same days of a station: what is normal on these is worked out once. */
+const lastDays = new WeakMap<readonly MonthNormal[], { from: string; days: readonly NormalDay[] }>();
+
+function normalDays(months: readonly MonthNormal[], from: string, count: number): readonly NormalDay[] {
+	const last = lastDays.get(months);
+	if (last?.from === from && last.days.length === count) return last.days;
+	const start = Date.parse(`${from}T00:00:00Z`);
+	const days = Array.from({ length: count }, (_, at) => {
+		const date = new Date(start + at * DAY_MS);
+		const normal = normalOn(months, date);
+		return { date: date.toISOString().slice(0, 10), normal, daysInMonth: daysInMonth(date) };
+	});
+	lastDays.set(months, { from, days });
+	return days;
 }
 
 export function daysInMonth(date: Date): number {

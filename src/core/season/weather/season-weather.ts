@@ -55,7 +55,7 @@ export function withKnown(madeUp: readonly WeatherDay[], known: readonly Weather
 }
 
 function checkDays(weather: readonly WeatherDay[]): void {
-	const gap = weather.findIndex(({ date }, at) => date !== shiftDate(weather[0]!.date, at));
+	const gap = weather.findIndex(({ date }, at) => daysBetween(weather[0]!.date, date) !== at);
 	if (gap >= 0) {
 		const message = `must be ${shiftDate(weather[0]!.date, gap)}, the day after the one before; got "${weather[gap]!.date}"`;
 		throw new InputError([{ path: `/weather/${gap}/date`, message }]);

@@ -13,6 +13,17 @@ import { seasonWeather, shiftDate, withKnown } from './season-weather';
 const station = library.stations[0]!;
 const day = (date: string, rainMm = 0): WeatherDay => ({ date, minC: 5, maxC: 15, rainMm });
 
+it('made-up weather is the same whatever was asked of the station in between', () => {
+	const asked = [
+		['2027-05-01', 40],
+		['2027-05-01', 41],
+		['2027-06-01', 40]
+	] as const;
+	const anew = ([from, days]: (typeof asked)[number]) =>
+		generateWeather({ months: [...station.months] }, from, days, 2);
+	for (const one of [...asked, ...asked]) expect(generateWeather(station, ...one, 2)).toEqual(anew(one));
+});
+
 describe('a daily weather file', () => {
 	it('a day that never was is refused with its line', () => {
 		const csv = 'date,min,max,rain\n2024-02-29,1,2,0\n2026-02-29,1,2,0\n';

@@ -27,18 +27,16 @@ export function modelledCapacityCheck(
 ): PassCheck[] {
 	const capacity = capacityOn(context);
 	const perPound = unit === 'kg/ha' ? KG_HA_PER_LB_AC : 1;
-	const over = (day: SeasonDay) => day.inGround - (capacity(day.date) ?? Infinity) * perPound * (1 + slackShare);
-	const worst = days.reduce<SeasonDay | undefined>(
-		(most, day) => (over(day) > 0 && (!most || over(day) > over(most)) ? day : most),
-		undefined
-	);
+	const held = (date: string) => (capacity(date) ?? Infinity) * perPound;
+	const worst = days
+		.map((day) => ({ day, over: day.inGround - held(day.date) * (1 + slackShare) }))
+		.reduce<{ day?: SeasonDay; over: number }>((most, one) => (one.over > most.over ? one : most), { over: 0 }).day;
 	if (!worst) return [];
-	const held = formatQuantity(capacity(worst.date)! * perPound, unit);
 	return [
 		{
 			rule: 'modelled-capacity',
 			severity: 'mind',
-			text: `By the daily model ${formatQuantity(worst.inGround, unit)} of mineral N lie in the soil on ${longDate(worst.date)}, with what organic matter gave; it can hold ${held}. What is above it is lost first in a wet spell: less at once, or later.`,
+			text: `By the daily model ${formatQuantity(worst.inGround, unit)} of mineral N lie in the soil on ${longDate(worst.date)}, with what organic matter gave; it can hold ${formatQuantity(held(worst.date), unit)}. What is above it is lost first in a wet spell: less at once, or later.`,
 			basis: 'memory',
 			remedies: []
 		}

@@ -28,7 +28,7 @@ export function movedAlong(
 	});
 }
 
-function datesOf(library: Library, goal: FieldYearRow, blockYear: BlockYear, station: Station): StageDate[] {
+function datesOf(library: Library, goal: FieldYearRow, blockYear: BlockYear, station: Station): readonly StageDate[] {
 	const stages = library.stages.find(({ crop }) => crop === goal.crop);
 	const plantingDate = plantingDateOf({ ...goal, block_year: JSON.stringify(blockYear) }, library);
 	return usualStages({
