@@ -44,6 +44,10 @@ describe('a pack’s text', () => {
 		});
 		expect(problemsOf('7')[0]?.line).toBe(1);
 	});
+	it('that is nested so deep that reading it would break the program is refused with the line', () => {
+		const deep = `{\n"a":${'['.repeat(200_000)}${']'.repeat(200_000)}}`;
+		expect(problemsOf(deep)).toEqual([{ path: '', line: 2, message: 'must be nested at most 64 deep' }]);
+	});
 });
 
 describe('the two pH scales in a pack', () => {

@@ -1,5 +1,6 @@
 import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
 import { InputError, type Problem } from '../check/problem';
+import { MOST_NESTED, tooDeepAt } from '../check/nested-json';
 import { inspectPack, type InspectedPack } from './compile-packs';
 import type { AnyRuleKind } from './rule-kind';
 import type { PackDocument } from '../schema-types';
@@ -28,6 +29,11 @@ export function readPackText(
 	kinds: readonly AnyRuleKind[],
 	crops: readonly string[] | undefined
 ): ReadPack {
+	const tooDeep = tooDeepAt(text);
+	if (tooDeep !== undefined) {
+		const message = `must be nested at most ${MOST_NESTED} deep`;
+		return { document: undefined, rules: [], problems: [{ path: '', line: lineAt(text, tooDeep), message }] };
+	}
 	const errors: ParseError[] = [];
 	const tree = parseTree(text, errors, { disallowComments: true });
 	if (!tree || errors.length > 0) {

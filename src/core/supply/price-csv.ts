@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvLines } from '../check/csv-lines';
 import { InputError, type Problem } from '../check/problem';
 import { isDay, longDate } from '../units/day-text';
 import { plainNumber } from '../units/display';
@@ -11,6 +11,8 @@ export interface DatedPrice {
 	amount: number;
 }
 
+/** The whole catalogue with own products many times over. */
+const MOST_LINES = 20_000;
 const COLUMNS = ['item', 'name', 'price', 'unit', 'since'] as const;
 /** No price of the trade is above this, whatever it is for: a slip of the decimal point. Judgement. */
 const MOST = 100_000;
@@ -36,8 +38,7 @@ export function priceRows(
  * @throws InputError naming line, value and what would be right; a file with a fault gives nothing
  */
 export function readPriceCsv(text: string, today: string, faultOf: (item: string) => string | undefined): DatedPrice[] {
-	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-	const [heads = [], ...rows] = data.map((cells) => cells.map((cell) => cell.trim()));
+	const [{ cells: heads } = { cells: [] }, ...rows] = csvLines(text, MOST_LINES);
 	const at = (name: (typeof COLUMNS)[number]) => heads.findIndex((head) => head.toLowerCase() === name);
 	const missing = (['item', 'price'] as const).find((name) => at(name) < 0);
 	if (missing) {
@@ -48,7 +49,7 @@ export function readPriceCsv(text: string, today: string, faultOf: (item: string
 		return fault === undefined ? undefined : `“${item}” ${fault}`;
 	};
 	const problems: Problem[] = [];
-	const prices = rows.flatMap((cells, index): DatedPrice[] => {
+	const prices = rows.flatMap(({ line, cells }): DatedPrice[] => {
 		const [item = '', price = '', since = ''] = [cells[at('item')], cells[at('price')], cells[at('since')]];
 		if (price === '') return [];
 		const amount = Number(price);
@@ -57,7 +58,7 @@ export function readPriceCsv(text: string, today: string, faultOf: (item: string
 			(amount >= 0 && amount <= MOST ? undefined : `the price “${price}” must be a number from 0 to ${MOST}`) ??
 			(since === '' || isDay(since) ? undefined : `the day “${since}” must be written as 2027-05-01`) ??
 			(since > today ? `${longDate(since)} is still to come; a price holds from a day that was` : undefined);
-		if (fault !== undefined) problems.push({ path: `line ${index + 2}`, message: fault });
+		if (fault !== undefined) problems.push({ path: `line ${line}`, message: fault });
 		return [{ item, since: since || today, amount }];
 	});
 	if (problems.length > 0) throw new InputError(problems);

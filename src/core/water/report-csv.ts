@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvLines } from '../check/csv-lines';
 import { InputError, type Problem } from '../check/problem';
 import { notMeasured, readDate, readNumber, type CellProblem } from '../ground/lab-file/cells';
 import { waterValueLimits } from './report-limits';
@@ -39,6 +39,8 @@ const ABOUT = {
 	lab: ['lab', 'laboratory'],
 	unit: ['unit', 'units']
 } as const;
+/** A lab's account of many years. */
+const MOST_LINES = 2000;
 const KINDS: readonly WaterKind[] = ['well', 'river', 'pond', 'canal', 'other'];
 const TRACES: readonly Measured[] = ['b', 'fe', 'mn'];
 const PER_DS_M: Record<string, number> = { 'ds/m': 1, 'mmhos/cm': 1, 'ms/cm': 1, 'us/cm': 1000, 'umhos/cm': 1000 };
@@ -55,8 +57,7 @@ interface Column {
  * @throws InputError naming line, value and what would be right; a file with a fault gives nothing
  */
 export function readReportCsv(text: string, today: string): ReportOfFile[] {
-	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-	const [heads = [], ...rows] = data.map((cells) => cells.map((cell) => cell.trim()));
+	const [{ cells: heads } = { cells: [] }, ...rows] = csvLines(text, MOST_LINES);
 	const about = (key: keyof typeof ABOUT) => heads.findIndex((head) => isCalled(head, ABOUT[key]));
 	for (const key of ['source', 'date'] as const) {
 		if (about(key) < 0) {
@@ -69,8 +70,8 @@ export function readReportCsv(text: string, today: string): ReportOfFile[] {
 	}
 	const usual = unitOf(columns);
 	const problems: Problem[] = [];
-	const reports = rows.map((cells, index): ReportOfFile => {
-		const told = (message: string) => problems.push({ path: `line ${index + 2}`, message });
+	const reports = rows.map(({ line, cells }): ReportOfFile => {
+		const told = (message: string) => problems.push({ path: `line ${line}`, message });
 		const cell = (key: keyof typeof ABOUT) => cells[about(key)] ?? '';
 		const source = cell('source');
 		if (source === '') told('names no source');

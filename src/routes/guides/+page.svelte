@@ -2,6 +2,8 @@
 	import { InlineNotification, Toggle } from 'carbon-components-svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
+	import { GuideActionBounds } from '$core/schema-types/bounds';
+	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
 	import { goto } from '$app/navigation';
 	import ProblemList from '$lib/ui/rates/guide/ProblemList.svelte';
 	import { sendGuide, type GuideProblem } from '$lib/ui/rates/guide/send-guide';
@@ -18,8 +20,10 @@
 		const [file] = files;
 		if (!file) return;
 		fileName = file.name;
-		problem = '';
-		const outcome = await sendGuide(await file.text());
+		const found = await textOfFile(file, GuideActionBounds.text);
+		problem = typeof found === 'string' ? found : '';
+		if (typeof found === 'string') return;
+		const outcome = await sendGuide(found.text);
 		problems = outcome.problems;
 		if (outcome.id) await goto(`/guides/${outcome.id}`);
 		else if (problems.length === 0) problem = outcome.message;

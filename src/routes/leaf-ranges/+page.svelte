@@ -7,6 +7,7 @@
 	import { basisText } from '$lib/ui/figure/basis-text';
 	import { remove, save } from '$lib/ui/forms/call';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
+	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
 	import RangeForm from '$lib/ui/reading/leaf/RangeForm.svelte';
 	import SamplingCard from '$lib/ui/reading/leaf/SamplingCard.svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
@@ -29,9 +30,11 @@
 	async function take(file: File | undefined): Promise<void> {
 		if (!file) return;
 		notice = '';
+		const found = await textOfFile(file);
+		if (typeof found === 'string') return void (problem = found);
 		let list: LeafRangeList;
 		try {
-			list = JSON.parse(await file.text()) as LeafRangeList;
+			list = JSON.parse(found.text) as LeafRangeList;
 		} catch (error) {
 			problem = `${file.name} is no JSON: ${messageOf(error)}`;
 			return;

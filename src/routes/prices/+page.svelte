@@ -2,6 +2,8 @@
 <script lang="ts">
 	import { Button, Checkbox, InlineNotification, Search } from 'carbon-components-svelte';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
+	import { PriceFileActionBounds } from '$core/schema-types/bounds';
+	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
 	import { formatNumber } from '$core/units/display';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
@@ -54,10 +56,13 @@
 	async function importFile(file: File | undefined): Promise<void> {
 		if (!file) return;
 		notice = '';
-		const csv = (await file.text()).slice(0, 500_000) || ' ';
-		const { answer, problem: failed } = await call('POST /api/prices/file', {}, { csv });
+		const found = await textOfFile(file, PriceFileActionBounds.csv);
+		if (typeof found === 'string') return void (problem = found);
+		const { answer, problem: failed } = await call('POST /api/prices/file', {}, { csv: found.text });
 		problem = failed ?? '';
-		if (answer) notice = answer.entered === 1 ? '1 price was imported.' : `${answer.entered} prices were imported.`;
+		if (!answer) return;
+		const imported = answer.entered === 1 ? '1 price was imported.' : `${answer.entered} prices were imported.`;
+		notice = imported + found.note;
 	}
 </script>
 

@@ -2,6 +2,8 @@
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
+	import { ProductFileActionBounds } from '$core/schema-types/bounds';
+	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import { formatNumber } from '$core/units/display';
 	import ProductForm from '$lib/ui/supply/ProductForm.svelte';
@@ -31,15 +33,12 @@
 	async function take(file: File | undefined): Promise<void> {
 		if (!file) return;
 		notice = '';
-		const { answer, problem: failed } = await call(
-			'POST /api/products/file',
-			{},
-			{
-				csv: (await file.text()).slice(0, 500_000) || ' '
-			}
-		);
+		const found = await textOfFile(file, ProductFileActionBounds.csv);
+		if (typeof found === 'string') return void (problem = found);
+		const { answer, problem: failed } = await call('POST /api/products/file', {}, { csv: found.text });
 		problem = failed ?? '';
-		if (answer) notice = `${answer.taken} imported, ${answer.passedOver} of the shipped catalogue passed over.`;
+		if (answer)
+			notice = `${answer.taken} imported, ${answer.passedOver} of the shipped catalogue passed over.${found.note}`;
 	}
 
 	async function removeProduct(id: string): Promise<void> {

@@ -3,6 +3,8 @@
 	import { answerWater } from '$core/water/answer-water';
 	import { ASKED, readWater, REPORT, typedOf, type TypedWater } from '$lib/ui/water/typed-water';
 	import { call } from '$lib/ui/forms/call';
+	import { WaterFileActionBounds } from '$core/schema-types/bounds';
+	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import CropsWithWater from '$lib/ui/water/CropsWithWater.svelte';
 	import SaveReport from '$lib/ui/water/SaveReport.svelte';
@@ -28,14 +30,12 @@
 	async function take(file: File | undefined): Promise<void> {
 		if (!file) return;
 		notice = '';
-		const { answer, problem: failed } = await call(
-			'POST /api/water-sources/file',
-			{},
-			{ csv: (await file.text()).slice(0, 500_000) || ' ' }
-		);
+		const found = await textOfFile(file, WaterFileActionBounds.csv);
+		if (typeof found === 'string') return void (problem = found);
+		const { answer, problem: failed } = await call('POST /api/water-sources/file', {}, { csv: found.text });
 		problem = failed ?? '';
 		if (answer) {
-			notice = `${answer.entered} imported from ${file.name}, ${answer.known} passed over that the book had; new sources: ${answer.sources}.`;
+			notice = `${answer.entered} imported from ${file.name}, ${answer.known} passed over that the book had; new sources: ${answer.sources}.${found.note}`;
 		}
 	}
 

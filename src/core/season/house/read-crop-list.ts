@@ -18,6 +18,9 @@ export interface CropLine {
 export function readCropList(text: string, crops: readonly Crop[]): { lines: CropLine[]; problems: Problem[] } {
 	const lines: CropLine[] = [];
 	const problems: Problem[] = [];
+	const known = new Map(
+		crops.flatMap((crop) => [crop.id, crop.name].map((name) => [name.toLowerCase(), crop] as const))
+	);
 	text.split(/\r?\n/).forEach((raw, at) => {
 		if (raw.trim() === '') return;
 		const cells = raw.split(raw.includes('\t') ? '\t' : raw.includes(';') ? ';' : ',').map((cell) => cell.trim());
@@ -27,9 +30,7 @@ export function readCropList(text: string, crops: readonly Crop[]): { lines: Cro
 			return at === 0 && !/\d/.test(raw) ? undefined : say(`must be field, crop, goal; got "${raw}"`);
 		const goal = Number(amount);
 		if (at === 0 && Number.isNaN(goal) && !/\d/.test(amount)) return;
-		const crop = crops.find(({ id, name }) =>
-			[id, name].some((known) => known.toLowerCase() === cropName.toLowerCase())
-		);
+		const crop = known.get(cropName.toLowerCase());
 		if (!crop) return say(`"${cropName}" is no crop the program knows; got "${raw}"`);
 		if (!(goal > 0)) return say(`the goal must be a number above 0, such as 180; got "${amount}"`);
 		lines.push({ line: at + 1, field, crop, goal });

@@ -1,6 +1,6 @@
 import { keysOf } from '../../check/typed-object';
 import { MM_PER_IN } from '../../units/factors';
-import Papa from 'papaparse';
+import { csvLines } from '../../check/csv-lines';
 import type { WeatherDay } from '../../schema-types';
 import type { UnitSystem } from '../../units/rate-units';
 import { isDay } from '../../units/day-text';
@@ -34,6 +34,8 @@ const NAMES: Record<Column, string> = {
 };
 /** What no weather station has read, in C and mm. */
 const BOUNDS = { minC: [-70, 60], maxC: [-70, 65], rainMm: [0, 1000] } as const;
+/** A day each: more than a station has kept. */
+const MOST_LINES = 50_000;
 /** No more complaints than an adviser reads. */
 const MOST_FAULTS = 20;
 
@@ -41,13 +43,10 @@ const MOST_FAULTS = 20;
  * Reads a daily weather file: a heading, then a line a day with its date as YYYY-MM-DD, lowest and highest temperature and
  * rain, in any order of columns. Lines that begin with # are notes. Days may be missing; none may come twice.
  * @param units of the file: F and inches, or C and mm
+ * @throws InputError for more lines than days were ever kept
  */
 export function readWeatherCsv(text: string, units: UnitSystem): WeatherText {
-	const delimiter = text.includes('\t') ? '\t' : text.includes(';') ? ';' : ',';
-	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter });
-	const rows = data
-		.map((cells, at) => ({ line: at + 1, cells: cells.map((cell) => cell.trim()) }))
-		.filter(({ cells }) => cells.some((cell) => cell !== '') && !cells[0]!.startsWith('#'));
+	const rows = csvLines(text, MOST_LINES).filter(({ cells }) => !cells[0]!.startsWith('#'));
 	const [heading, ...lines] = rows;
 	if (!heading || lines.length === 0) {
 		return {

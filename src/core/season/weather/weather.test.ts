@@ -14,11 +14,11 @@ const station = library.stations[0]!;
 const day = (date: string, rainMm = 0): WeatherDay => ({ date, minC: 5, maxC: 15, rainMm });
 
 it('made-up weather is the same whatever was asked of the station in between', () => {
-	const asked = [
+	const asked: readonly (readonly [string, number])[] = [
 		['2027-05-01', 40],
 		['2027-05-01', 41],
 		['2027-06-01', 40]
-	] as const;
+	];
 	const anew = ([from, days]: (typeof asked)[number]) =>
 		generateWeather({ months: [...station.months] }, from, days, 2);
 	for (const one of [...asked, ...asked]) expect(generateWeather(station, ...one, 2)).toEqual(anew(one));

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvLines } from '../../check/csv-lines';
 import { validator } from '../../check/validator';
 import { InputError, type Problem } from '../../check/problem';
 import type { Product } from '../../schema-types';
@@ -21,6 +21,8 @@ const HEADERS = [
 	'hazards'
 ];
 const LIST = '|';
+/** No dealer's list is longer. */
+const MOST_LINES = 2000;
 const asProduct = validator<Product>('products#/definitions/Product');
 
 /** The cards of a catalogue as rows of text, header first. */
@@ -49,21 +51,21 @@ export function productRows(products: readonly Product[]): string[][] {
  * @throws InputError naming line, column, value and what would be right; a file with a fault gives nothing
  */
 export function readProductCsv(text: string): Product[] {
-	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-	const [heads, ...rows] = data.map((cells) => cells.map((cell) => cell.trim()));
+	const [head, ...rows] = csvLines(text, MOST_LINES);
+	const heads = head?.cells;
 	if (!heads || rows.length === 0) throw new InputError([{ path: 'line 1', message: 'the file holds no products' }]);
 	const missing = ['id', 'name', 'state', 'placements'].find((name) => !heads.includes(name));
 	if (missing) {
 		throw new InputError([{ path: 'line 1', message: `has no column “${missing}”; it needs ${HEADERS.join(', ')}` }]);
 	}
 	const problems: Problem[] = [];
-	const products = rows.map((cells, at) => {
+	const products = rows.map(({ line, cells }) => {
 		const cell = (name: string) => cells[heads.indexOf(name)] ?? '';
 		try {
 			return checkAnalysis(asProduct(productOf(cell)));
 		} catch (error) {
 			if (!(error instanceof InputError)) throw error;
-			const place = `line ${at + 2}`;
+			const place = `line ${line}`;
 			problems.push(...error.problems.map(({ path, message }) => ({ path: `${place}${path}`, message })));
 			return undefined;
 		}
@@ -71,7 +73,11 @@ export function readProductCsv(text: string): Product[] {
 	const ids = products.map((product) => product?.id);
 	ids.forEach((id, at) => {
 		if (id !== undefined && ids.indexOf(id) !== at) {
-			problems.push({ path: `line ${at + 2}/id`, message: `"${id}" stands on line ${ids.indexOf(id) + 2} already` });
+			const lineOf = (row: number) => rows[row]!.line;
+			problems.push({
+				path: `line ${lineOf(at)}/id`,
+				message: `"${id}" stands on line ${lineOf(ids.indexOf(id))} already`
+			});
 		}
 	});
 	if (problems.length > 0) throw new InputError(problems);

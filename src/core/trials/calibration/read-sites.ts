@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvLines } from '../../check/csv-lines';
 import type { CalibrateRequest } from '../../schema-types';
 
 type Site = CalibrateRequest['observations'][number];
@@ -26,10 +26,7 @@ const MOST_YIELD = 1_000_000;
  * headings; without headings test, relative yield and site. Lines that begin with # are notes; no line is left out unsaid.
  */
 export function readSites(text: string): SitesText {
-	const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-	const rows = data
-		.map((cells, at) => ({ line: at + 1, cells: cells.map((cell) => cell.trim()) }))
-		.filter(({ cells }) => !cells[0]!.startsWith('#'));
+	const rows = csvLines(text).filter(({ cells }) => !cells[0]!.startsWith('#'));
 	const [first] = rows;
 	if (!first) return { sites: [], faults: [] };
 	const named = first.cells.some((cell) => cell !== '' && Number.isNaN(Number(cell))) && isHeading(first.cells);

@@ -1,10 +1,12 @@
 import { csvText } from '../../check/csv-text';
-import Papa from 'papaparse';
+import { csvLines } from '../../check/csv-lines';
 import { InputError, type Problem } from '../../check/problem';
 import type { PlotRecord, TrialPlot } from '../../schema-types';
 import { treatmentOf } from '../analysis/plots';
 import { MEASURES, MOST_MOISTURE, valuesWithout } from './measures';
 
+/** No trial has more plots. */
+const MOST_LINES = 10_000;
 const MOISTURE = 'moisture, %';
 const ASIDE = 'set aside because';
 const NOTE = 'note';
@@ -31,12 +33,8 @@ export function recordsAsCsv(plots: readonly TrialPlot[], records: readonly Plot
  * @throws InputError naming row, column and what would be right; all of it is taken, or nothing
  */
 export function recordsFromCsv(text: string, plots: readonly TrialPlot[], known: readonly PlotRecord[]): PlotRecord[] {
-	const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-		header: true,
-		skipEmptyLines: 'greedy',
-		transformHeader: (head) => head.trim().toLowerCase()
-	});
-	const heads = meta.fields ?? [];
+	const [head, ...lines] = csvLines(text, MOST_LINES);
+	const heads = (head?.cells ?? []).map((cell) => cell.toLowerCase());
 	if (!heads.includes('plot')) {
 		throw new InputError([
 			{ path: 'row 1', message: `must have a column "plot"; got ${heads.join(', ') || 'nothing'}` }
@@ -49,19 +47,20 @@ export function recordsFromCsv(text: string, plots: readonly TrialPlot[], known:
 	}
 	const problems: Problem[] = [];
 	const found = new Map<number, PlotRecord>();
-	data.forEach((row, at) => {
-		const path = (column: string) => `row ${at + 2}, ${column}`;
+	lines.forEach(({ line, cells }) => {
+		const path = (column: string) => `row ${line}, ${column}`;
+		const cellOf = (column: string) => cells[heads.indexOf(column)] ?? '';
 		const number = (column: string, most: number) => {
-			const cell = (row[column] ?? '').trim();
+			const cell = cellOf(column);
 			if (cell === '') return undefined;
 			const value = Number(cell);
 			if (value >= 0 && value <= most) return value;
 			problems.push({ path: path(column), message: `must be a number from 0 to ${most}; got "${cell}"` });
 			return undefined;
 		};
-		const plot = Number(row.plot);
+		const plot = Number(cellOf('plot'));
 		if (!plots.some((one) => one.plot === plot)) {
-			problems.push({ path: path('plot'), message: `"${row.plot}" is no plot of this trial` });
+			problems.push({ path: path('plot'), message: `"${cellOf('plot')}" is no plot of this trial` });
 			return;
 		}
 		if (found.has(plot)) problems.push({ path: path('plot'), message: `plot ${plot} stands twice` });
@@ -76,7 +75,7 @@ export function recordsFromCsv(text: string, plots: readonly TrialPlot[], known:
 		}
 		const moisture = heads.includes(MOISTURE) ? number(MOISTURE, MOST_MOISTURE) : before?.moisturePercent;
 		const words = (column: string, standing: string | undefined) =>
-			heads.includes(column) ? (row[column] ?? '').trim() : (standing ?? '');
+			heads.includes(column) ? cellOf(column) : (standing ?? '');
 		const aside = words(ASIDE, before?.setAside);
 		const note = words(NOTE, before?.note);
 		if (aside !== '' && aside.length < 3) {

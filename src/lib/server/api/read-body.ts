@@ -1,5 +1,6 @@
 import { controlProblem, withoutControls } from '../../../core/check/control-characters';
 import { entriesOf, isOneOf } from '../../../core/check/typed-object';
+import { MOST_NESTED, tooDeepAt } from '../../../core/check/nested-json';
 import { messageOf } from '../../../core/check/message-of';
 import { InputError } from '../../../core/check/problem';
 import { ActionError } from '../book/action-error';
@@ -8,9 +9,6 @@ import type { FileBody } from './operation';
 
 /** A body of JSON is one field at most; anything near this size is a mistake or an attack. */
 const MOST_BODY_BYTES = 1024 * 1024;
-
-/** No body of ours comes near it; checks of what is nested deeper would run out of stack. */
-const MOST_NESTED = 64;
 
 /** What was sent cannot be read at all; the status says in which way. */
 export class UnreadableBody extends Error {
@@ -37,7 +35,7 @@ export async function readJson(request: Request): Promise<unknown> {
 	const bytes = await readBytes(request, MOST_BODY_BYTES);
 	if (!bytes) throw new UnreadableBody(413, `must be at most ${MOST_BODY_BYTES} bytes`);
 	const text = new TextDecoder().decode(bytes);
-	if (isNestedOver(MOST_NESTED, text)) {
+	if (tooDeepAt(text) !== undefined) {
 		throw new UnreadableBody(400, `must be nested at most ${MOST_NESTED} deep`);
 	}
 	const body = withPlainFiles(parsed(text));
@@ -94,23 +92,6 @@ function fileName(header: string | null): string {
 	} catch {
 		throw new UnreadableBody(400, `x-file-name must be percent-encoded; got "${header!.slice(0, 80)}"`);
 	}
-}
-
-/** Whether brackets stand in brackets more than so deep, outside of texts. */
-function isNestedOver(most: number, json: string): boolean {
-	let depth = 0;
-	let inText = false;
-	for (let at = 0; at < json.length; at++) {
-		const sign = json[at];
-		if (inText) {
-			if (sign === '\\') at++;
-			else if (sign === '"') inText = false;
-		} else if (sign === '"') inText = true;
-		else if (sign === '{' || sign === '[') {
-			if (++depth > most) return true;
-		} else if (sign === '}' || sign === ']') depth--;
-	}
-	return false;
 }
 
 /** The bytes of a body; undefined where there are more than it may have, announced or not. */

@@ -17,7 +17,7 @@ import { findPrescription } from '../stores/plan/prescriptions';
 import { rasterOf } from './apart/worst-files.test-help';
 import { asBookFile } from './book-file/as-book-file';
 import { readBookFile } from './book-file/read-book-file';
-import { decodedText } from './decoded-text';
+import { decodedText } from '../../../core/check/decoded-text';
 import { groundOfBook } from './geo-package/ground-of-book';
 import { writeGeoPackage } from './geo-package/write-geo-package';
 import { readLabFile } from './lab-file/read-file';

@@ -23,7 +23,7 @@ vi.mock('./conflict.svelte', () => ({
 }));
 
 const { call, question, remove, save, sendFile } = await import('./call');
-const { filesRead } = await import('./files-read.svelte');
+const { filesRead } = await import('./files/files-read.svelte');
 
 interface Sent {
 	url: string;

@@ -3,7 +3,7 @@ import { navigating } from '$app/state';
 import type { ParamsOf } from '$lib/server/api/operation';
 import type { Api } from '$lib/server/api/table';
 import { askWhichStands } from './conflict.svelte';
-import { whileRead } from './files-read.svelte';
+import { whileRead } from './files/files-read.svelte';
 import { sentenceOf, type Refusal } from './refusal-text';
 
 /** An operation of the program, by its method and path. */

@@ -1,7 +1,7 @@
 <!-- Says that a file is being read, and lets the adviser give it up. A short one is read before this is seen. -->
 <script lang="ts">
 	import { Button, InlineLoading } from 'carbon-components-svelte';
-	import { filesRead } from '../forms/files-read.svelte';
+	import { filesRead } from '../forms/files/files-read.svelte';
 </script>
 
 {#if filesRead.now.length > 0}

@@ -10,6 +10,7 @@
 		TextInput
 	} from 'carbon-components-svelte';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
+	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
 	import { onDestroy, onMount, untrack } from 'svelte';
 	import { readObservations } from '$core/rates/nitrogen/response/read-observations';
 	import CurveForm from '$lib/ui/rates/curves/CurveForm.svelte';
@@ -51,7 +52,10 @@
 
 	async function take(files: readonly File[]): Promise<void> {
 		const [file] = files;
-		if (file) text = await file.text();
+		if (!file) return;
+		const found = await textOfFile(file);
+		problem = typeof found === 'string' ? found : '';
+		if (typeof found !== 'string') text = found.text;
 	}
 
 	function fit(event: SubmitEvent): void {

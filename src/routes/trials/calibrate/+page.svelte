@@ -10,6 +10,7 @@
 	import { call } from '$lib/ui/forms/call';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
+	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import type { PageData } from './$types';
 
@@ -49,6 +50,13 @@
 		if (!outcome.answer.fits.some((one) => one.model === model && one.critical !== null)) {
 			model = outcome.answer.fits.find(({ critical }) => critical !== null)?.model ?? model;
 		}
+	}
+
+	async function take(file: File | undefined): Promise<void> {
+		if (!file) return;
+		const found = await textOfFile(file);
+		problem = typeof found === 'string' ? found : '';
+		if (typeof found !== 'string') text = found.text;
 	}
 
 	async function makeRule(): Promise<void> {
@@ -99,11 +107,7 @@
 			/>
 			<div class="row">
 				<Button size="small" type="submit">Read the critical values</Button>
-				<FileButton
-					label="Take a CSV file"
-					accept={['.csv', 'text/csv']}
-					take={(file) => void file?.text().then((found) => (text = found))}
-				/>
+				<FileButton label="Take a CSV file" accept={['.csv', 'text/csv']} {take} />
 			</div>
 		</form>
 		{#if shown}

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvLines } from '../../../check/csv-lines';
 import type { Observation } from '../../../schema-types';
 
 /** A line of a pasted trial that cannot be read, and why. */
@@ -30,11 +30,7 @@ const MOST_YIELD = 1_000_000;
  * there is one; columns by their headings, or in this order where there are none. Lines that begin with # are notes.
  */
 export function readObservations(text: string): TrialText {
-	const delimiter = text.includes('\t') ? '\t' : text.includes(';') ? ';' : ',';
-	const { data } = Papa.parse<string[]>(text, { delimiter });
-	const rows = data
-		.map((cells, at) => ({ line: at + 1, cells: cells.map((cell) => cell.trim()) }))
-		.filter(({ cells }) => cells.some((cell) => cell !== '') && !cells[0]!.startsWith('#'));
+	const rows = csvLines(text).filter(({ cells }) => !cells[0]!.startsWith('#'));
 	if (rows.length === 0) return { observations: [], faults: [] };
 	const first = rows[0]!;
 	const hasHeading = first.cells.some((cell) => cell !== '' && Number.isNaN(Number(cell)));

@@ -12,10 +12,10 @@ import type {
 import { designCautions } from '../../../../core/trials/design/design-cautions';
 import { checkPlan, layOut } from '../../../../core/trials/design/lay-out';
 import { samePlots } from '../../../../core/trials/design/same-plots';
-import { recordsFromCsv } from '../../../../core/trials/plots/records-csv';
 import { yieldOfPlots } from '../../../../core/trials/plots/yield-of-plots';
 import { readTrial } from '../../../../core/trials/reading/read-trial';
 import { ActionError } from '../../book/action-error';
+import { readApart } from '../../files/apart/read-apart';
 import { groundOfTrial, trialBoundary } from '../../field/trials/trial-ground';
 import { termsOfTrial } from '../../field/trials/trial-terms';
 import { yearOf } from '../../field/year-of';
@@ -126,10 +126,10 @@ export const trialOperations = [
 		summary: 'Imports a filled-in data sheet (CSV): all of it, or nothing',
 		file: { megabytes: 2, tooLarge: ': is it the data sheet of the trial?' },
 		answer: json<RecordsRead>('trial#/definitions/RecordsRead'),
-		run: (call, _, { name, bytes }) => {
+		run: async (call, _, file) => {
 			const trial = trialAt(call);
-			const records = recordsFromCsv(new TextDecoder().decode(bytes), trial.plots, trial.records);
-			setPlotRecords(call.desk.book, trial, records, `Imported ${name} into ${trial.plan.name}`);
+			const records = await readApart('plots', { file, plots: trial.plots, known: trial.records }, call.gone);
+			setPlotRecords(call.desk.book, trial, records, `Imported ${file.name} into ${trial.plan.name}`);
 			return { plots: records.length };
 		}
 	}),

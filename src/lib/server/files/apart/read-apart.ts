@@ -34,6 +34,7 @@ const BOUNDS: Record<Reading, Bounds> = {
 	layer: MAP,
 	prescription: MAP,
 	asApplied: MAP,
+	plots: { ...MAP, remedy: 'Is it the data sheet of the trial?' },
 	// It is unpacked whole, and written anew row by row.
 	book: { seconds: 120, megabytes: 4000, remedy: 'Export the growers one by one.' }
 };

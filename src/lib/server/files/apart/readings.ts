@@ -1,5 +1,8 @@
+import { decodedText } from '../../../../core/check/decoded-text';
 import type { Shape } from '../../../../core/ground/shapes/shape';
-import type { GroundLayer, Prescription } from '../../../../core/schema-types';
+import type { GroundLayer, PlotRecord, Prescription, TrialPlot } from '../../../../core/schema-types';
+import { recordsFromCsv } from '../../../../core/trials/plots/records-csv';
+import { ActionError } from '../../book/action-error';
 import { readBookFile } from '../book-file/read-book-file';
 import { readLabFile } from '../lab-file/read-file';
 import { lookAtMap } from '../map-file/look-at-map';
@@ -23,6 +26,12 @@ interface AppliedAsked {
 	column: string | undefined;
 }
 
+interface PlotsAsked {
+	file: SentFile;
+	plots: readonly TrialPlot[];
+	known: readonly PlotRecord[];
+}
+
 /** What is read of files, each in a process of its own: what is asked, and what comes of it. */
 export const READINGS = {
 	lab: ({ file }: { file: SentFile }) => readLabFile(file.name, file.bytes),
@@ -35,6 +44,11 @@ export const READINGS = {
 	prescription: ({ file, unit }: { file: SentFile; unit: Prescription['unit'] }) =>
 		readPrescription(file.name, file.bytes, unit),
 	asApplied: ({ file, prescription, day, column }: AppliedAsked) => readAsApplied(file, prescription, day, column),
+	plots: ({ file, plots, known }: PlotsAsked) => {
+		const decoded = decodedText(file.bytes);
+		if (!decoded) throw new ActionError(`${file.name} is no text file. Save the sheet as CSV.`);
+		return recordsFromCsv(decoded.text, plots, known);
+	},
 	/** Into a book of its own, which the caller opens. */
 	book: ({ file, draft }: { file: SentFile; draft: string }) => {
 		const { db, head } = readBookFile(file.name, file.bytes, draft);

@@ -1,10 +1,11 @@
 import Papa from 'papaparse';
 import { isOneOf } from '../../../../core/check/typed-object';
-import { readDecimalCommas } from '../../../../core/ground/lab-file/decimal-commas';
+import { readDecimalCommas } from '../../../../core/check/decimal-commas';
 import { knownColumns } from '../../../../core/ground/lab-file/guess-mapping';
 import { LINES_LOOKED_AT, tableOfCells, type LabTable } from '../../../../core/ground/lab-file/table-of-cells';
 import { ActionError } from '../../book/action-error';
-import { decodedText, toldDelimiter } from '../decoded-text';
+import { toldDelimiter } from '../../../../core/check/csv-lines';
+import { decodedText } from '../../../../core/check/decoded-text';
 import { readXlsx } from './read-xlsx';
 
 /** A lab's file as text cells under one header line; files of older books have no notes. */

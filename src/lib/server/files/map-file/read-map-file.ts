@@ -3,7 +3,7 @@ import { kml } from '@tmcw/togeojson';
 import { DOMParser } from '@xmldom/xmldom';
 import type { GeoJSON } from 'geojson';
 import { ActionError } from '../../book/action-error';
-import { decodedText } from '../decoded-text';
+import { decodedText } from '../../../../core/check/decoded-text';
 import { contentOf } from './content-of-geojson';
 import { openZip } from './open-zip';
 import { readGeoPackage } from './read-geo-package';

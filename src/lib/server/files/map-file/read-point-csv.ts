@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { ActionError } from '../../book/action-error';
-import { toldDelimiter } from '../decoded-text';
+import { toldDelimiter } from '../../../../core/check/csv-lines';
 import { columnsOf } from './content-of-geojson';
 import { MOST_POINTS, type MapContent } from './map-content';
 

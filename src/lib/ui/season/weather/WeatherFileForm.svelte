@@ -1,5 +1,7 @@
 <!-- A daily weather file of a station, taken in whole or not at all. -->
 <script lang="ts">
+	import { WeatherFileBounds } from '$core/schema-types/bounds';
+	import { textOfFile } from '../../forms/files/text-of-file';
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import FileButton from '../../forms/FileButton.svelte';
 	import { untrack } from 'svelte';
@@ -17,8 +19,6 @@
 	let problem = $state('');
 	let notice = $state('');
 	let busy = $state(false);
-	/** The route takes no more. */
-	const MOST_BYTES = 900_000;
 
 	async function take(): Promise<void> {
 		notice = '';
@@ -27,19 +27,20 @@
 		if (at === undefined || Math.abs(at) > 66)
 			return void (problem = `The latitude “${latitude}” must be a number from -66 to 66.`);
 		if (!file) return void (problem = 'Choose a file with a line for each day.');
-		if (file.size > MOST_BYTES)
-			return void (problem = `The file has ${Math.round(file.size / 1000)} kB; at most 900 kB, some thirty years of days.`);
+		const found = await textOfFile(file, WeatherFileBounds.csv);
+		if (typeof found === 'string') return void (problem = found);
 		busy = true;
 		const body: WeatherFile = {
 			name: name.trim(),
 			latitude: at,
 			units: fileUnits === 'metric' ? 'metric' : 'us',
-			csv: (await file.text()) || ' '
+			csv: found.text
 		};
 		const { answer, problem: failed } = await call('POST /api/weather', {}, body);
 		busy = false;
 		problem = failed ?? '';
-		if (answer) notice = `${answer.added} days imported, ${answer.replaced} replaced. ${body.name} is in use now.`;
+		if (answer)
+			notice = `${answer.added} days imported, ${answer.replaced} replaced. ${body.name} is in use now.${found.note}`;
 	}
 </script>
 

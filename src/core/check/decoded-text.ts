@@ -43,11 +43,3 @@ function twoByteOrder(bytes: Uint8Array): 'utf-16le' | 'utf-16be' | undefined {
 	if (many(zeros[1]!) && zeros[0] === 0) return 'utf-16le';
 	return many(zeros[0]!) && zeros[1] === 0 ? 'utf-16be' : undefined;
 }
-
-/** A line that tells spreadsheets what stands between the cells. */
-const SEPARATOR_LINE = /^\uFEFF?sep=(.)\r?\n/i;
-
-/** What a table says stands between its cells, and the table with that line blanked, so that lines keep their numbers. */
-export function toldDelimiter(text: string): { delimiter: string | undefined; table: string } {
-	return { delimiter: SEPARATOR_LINE.exec(text)?.[1], table: text.replace(SEPARATOR_LINE, '\n') };
-}
