@@ -38,4 +38,15 @@ test('prices of the whole book: found, sorted, changed, with what they were befo
 	});
 	await expect(page.getByText('2 prices were imported.')).toBeVisible();
 	await expect(page.getByLabel('Price of Urea 46-0-0')).toHaveValue('700');
+
+	// As a spreadsheet of another country saves it.
+	const utf16 = Buffer.from('\uFEFFsep=;\r\nitem;price\r\nproduct:urea;701,5\r\n', 'utf16le');
+	await importer.setInputFiles({ name: 'p.csv', mimeType: 'text/csv', buffer: utf16 });
+	await expect(page.getByText('1 price was imported. Read as UTF-16.')).toBeVisible();
+	await expect(page.getByLabel('Price of Urea 46-0-0')).toHaveValue('701.5');
+	// Nothing of it is cut off to make it fit.
+	const long = Buffer.from(`item,price\nproduct:urea,1\n${'#'.repeat(500_000)}`);
+	await importer.setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: long });
+	await expect(page.getByText('long.csv is over 500 kB of text, more than is taken at once.')).toBeVisible();
+	await expect(page.getByLabel('Price of Urea 46-0-0')).toHaveValue('701.5');
 });

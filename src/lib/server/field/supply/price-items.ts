@@ -1,4 +1,5 @@
 import { InputError } from '../../../../core/check/problem';
+import { isOneOf, keysOf } from '../../../../core/check/typed-object';
 import { NUTRIENTS } from '../../../../core/season/plan/pass/pass-nutrients';
 import { TRIP_KINDS } from '../../../../core/season/plan/pass/trip-cost';
 import type { Library } from '../../knowledge';
@@ -6,15 +7,20 @@ import type { Library } from '../../knowledge';
 /** What is wrong with an item of a price list: `grain:<crop>`, `product:<product>`, `nutrient:<nutrient>` and so on. */
 export function priceItemFault(item: string, { crops, products, additives }: Library): string | undefined {
 	const [kind = '', name = ''] = item.split(':');
-	const known: Partial<Record<string, readonly string[]>> = {
+	const known = {
 		grain: crops.map(({ id }) => id),
 		product: products.map(({ id }) => id),
 		nutrient: NUTRIENTS,
 		additive: additives.map(({ id }) => id),
 		trip: TRIP_KINDS.map(({ id }) => id)
 	};
-	const names = known[kind] ?? [];
-	return names.includes(name) ? undefined : `is no ${kind || 'item'}; known: ${names.join(', ')}`;
+	if (!isOneOf(keysOf(known), kind)) {
+		return `must begin with what it is: ${keysOf(known)
+			.map((one) => `${one}:`)
+			.join(', ')} as in product:urea`;
+	}
+	const names: readonly string[] = known[kind];
+	return names.includes(name) ? undefined : `is no ${kind}; known: ${names.join(', ')}`;
 }
 
 /**

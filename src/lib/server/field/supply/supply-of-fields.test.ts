@@ -116,6 +116,7 @@ describe('what a price can be of', () => {
 		['nutrient:Xx', 'is no nutrient; known: N, P2O5'],
 		['additive:magic', 'is no additive'],
 		['trip:balloon', 'is no trip'],
-		['moon:cheese', 'is no moon']
+		['moon:cheese', 'must begin with what it is: grain:, product:'],
+		['urea', 'must begin with what it is: grain:, product:, nutrient:, additive:, trip: as in product:urea']
 	])('%s is refused with what there is', (item, says) => expect(refused(item)).toContain(`/prices/${item} ${says}`));
 });
