@@ -345,12 +345,33 @@ describe('the other pages', () => {
 			firstLine: 2
 		};
 		const id = startImport(db, 'spring.csv', grid);
-		const page = importPage(desk, id);
+		const page = importPage(desk, id, null);
 		expect(page).toMatchObject({ fileName: 'spring.csv', year: 2027, committed: false, outcomes: [] });
 		expect(page.sampleCells).toEqual(['Tarrow & Daughters', 'Crow Acre', '5.1']);
 		expect(page.growers).toContain('Tarrow & Daughters');
 		expect(page.fields.map(({ name }) => name)).toContain('Crow Acre (Tarrow & Daughters)');
-		expect(() => importPage(desk, 'none')).toThrow();
+		expect(() => importPage(desk, 'none', null)).toThrow();
+	});
+
+	it('import: of a long file some rows, those that wait first, and more when they are asked for', () => {
+		const line = (at: number) => ['Tarrow & Daughters', `Field ${at}`, at < 449 ? '6.1' : 'wet'];
+		const grid = {
+			headers: ['Grower', 'Field', 'pH'],
+			rows: Array.from({ length: 450 }, (_, at) => line(at)),
+			firstLine: 2
+		};
+		const id = startImport(db, 'long.csv', grid);
+		const shown = (asked: string | null) => importPage(desk, id, asked).preview!;
+		const [first, second, all] = [shown(null), shown('400'), shown('600')];
+		expect(first.count).toMatchObject({ all: 450, leftOut: 0 });
+		expect([first, second, all].map(({ rows, more }) => [rows.length, more])).toEqual([
+			[200, 200],
+			[400, 50],
+			[450, 0]
+		]);
+		expect(first.rows[0]!.problems.some(({ message }) => message.includes('wet'))).toBe(true);
+		expect(new Set(all.rows.map(({ line }) => line)).size).toBe(450);
+		expect(shown('many').rows).toHaveLength(200);
 	});
 
 	it('book: goal, passes and harvest in the crop’s unit', () => {

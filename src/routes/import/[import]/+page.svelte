@@ -18,12 +18,7 @@
 	let problem = $state('');
 	let saving: ReturnType<typeof setTimeout> | undefined;
 
-	const rows = $derived(data.preview?.rows ?? []);
-	const count = $derived({
-		imported: rows.filter(({ status }) => status === 'imported').length,
-		leftOut: rows.filter(({ status }) => status === 'left out').length,
-		undecided: rows.filter(({ status }) => status === 'undecided').length
-	});
+	const count = $derived(data.preview?.count ?? { all: 0, imported: 0, leftOut: 0, undecided: 0 });
 	const blocked = $derived(
 		(data.preview?.mappingProblems.length ?? 0) > 0 || count.undecided > 0 || count.imported === 0
 	);
@@ -107,7 +102,14 @@
 						>{count.undecided} {count.undecided === 1 ? 'waits' : 'wait'} for your decision</strong
 					>{/if}.
 			</p>
-			<LabRows {rows} bind:draft fields={data.fields} {changed} />
+			<LabRows
+				rows={data.preview.rows}
+				more={data.preview.more}
+				all={count.all}
+				bind:draft
+				fields={data.fields}
+				{changed}
+			/>
 		</section>
 
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}

@@ -11,21 +11,16 @@
 
 	type Row = NonNullable<ImportPage['preview']>['rows'][number];
 	interface Props {
+		/** Those that wait for a decision first: they are what the adviser has to do. */
 		rows: Row[];
+		/** How many the next step shows beside them, and how many the file has. */
+		more: number;
+		all: number;
 		draft: LabDraft;
 		fields: { id: string; name: string }[];
 		changed: () => void;
 	}
-	let { rows, draft = $bindable(), fields, changed }: Props = $props();
-	/** Each row has a select of all fields: thousands at once would stand still. */
-	const STEP = 200;
-	let shown = $state(STEP);
-
-	/** Rows that wait come first: they are what the adviser has to do. */
-	const ordered = $derived(
-		[...rows].sort((a, b) => Number(b.status === 'undecided') - Number(a.status === 'undecided'))
-	);
-
+	let { rows, more, all, draft = $bindable(), fields, changed }: Props = $props();
 	function correct(line: number, column: number, text: string): void {
 		(draft.corrections[line] ??= {})[column] = text;
 		changed();
@@ -115,7 +110,7 @@
 
 <ListTable
 	label="Rows of the file"
-	rows={ordered.slice(0, shown)}
+	{rows}
 	key={({ line }) => String(line)}
 	rowClass={({ status }) => (status === 'undecided' ? 'bad' : status === 'left out' ? 'out' : '')}
 	columns={[
@@ -129,10 +124,10 @@
 		{ name: '', cell: outCell }
 	]}
 />
-{#if ordered.length > shown}
+{#if more > 0}
 	<p>
-		<button type="button" class="plain" onclick={() => (shown += STEP)}
-			>Show {Math.min(STEP, ordered.length - shown)} more of {ordered.length}</button
+		<a href={`?rows=${rows.length + more}`} data-sveltekit-noscroll data-sveltekit-keepfocus data-sveltekit-replacestate
+			>Show {more} more of {all}</a
 		>
 	</p>
 {/if}
