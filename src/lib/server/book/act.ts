@@ -1,7 +1,7 @@
 import { fromJson } from '../from-json';
 import type { Database } from 'better-sqlite3';
 import { ActionError } from './action-error';
-import { columnsOf, writeRow } from './tables';
+import { columnsOf, NUMBER, writeRow } from './tables';
 import { cutBetween, isAsLeft, LONG_TEXT, withoutCut, type TextCut } from './text-cut';
 import { assertProductStands } from './products-stand';
 import { reachOf, type Row } from './reach';
@@ -51,7 +51,7 @@ interface Change {
 	after: Row | null;
 	/** Of the columns that changed, those that hold long texts; they are in neither of the two above. */
 	cuts?: Record<string, TextCut>;
-	/** Of a removed row, its place among those of its table: where two are of one day, the later written is the newer. */
+	/** Of a row that was removed under an older layout, its number among those of its table, which the row itself has since. */
 	place?: number;
 }
 
@@ -168,7 +168,8 @@ function takeBack(db: Database, { table, id, before, after, place, cuts = {} }: 
 		);
 	try {
 		if (before === null) db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
-		else if (after === null) writeRow(db, table, isFree(db, table, place) ? { rowid: place, ...before } : before);
+		else if (after === null)
+			writeRow(db, table, place === undefined ? before : { ...before, ...numbered(db, table, place) });
 		else {
 			const texts = Object.entries(cuts).map(([key, cut]) => [key, withoutCut(long(key), cut)] as const);
 			updateRow(db, table, id, { ...before, ...Object.fromEntries(texts) });
@@ -221,9 +222,8 @@ function writerOn(db: Database, changes: Change[], reach: (row: Row, table: Book
 			const now = readRow(db, table, id);
 			if (!now) throw new ActionError('This was removed meanwhile. Reload the page.');
 			reach(now, table);
-			const place = db.prepare<[string], number>(`SELECT rowid FROM ${table} WHERE id = ?`).pluck().get(id)!;
 			db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
-			changes.push({ table, id, before: now, after: null, place });
+			changes.push({ table, id, before: now, after: null });
 		}
 	};
 	return writer;
@@ -265,9 +265,8 @@ function reversed(texts: readonly (readonly [string, string])[], now: (key: stri
 	return { cuts: Object.fromEntries(texts.map(([key, text]) => [key, cutBetween(now(key), text)])) };
 }
 
-/** Whether a row can go back to its place; events of older books have none, and a later row may stand there. */
-function isFree(db: Database, table: BookTable, place: number | undefined): place is number {
-	return place !== undefined && !db.prepare(`SELECT 1 FROM ${table} WHERE rowid = ?`).get(place);
+function numbered(db: Database, table: BookTable, place: number): Row {
+	return columnsOf(db, table).includes(NUMBER) ? { [NUMBER]: place } : {};
 }
 
 function updateRow(db: Database, table: BookTable, id: string, columns: Row): void {

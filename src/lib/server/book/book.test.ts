@@ -15,6 +15,7 @@ import { oldBook } from '../old-book.test-help';
 import { fillBook } from './fill-book';
 import { migrate } from './migrate';
 import { openBook } from './open-book';
+import { writeRow } from './tables';
 
 let db: Database;
 let field: string;
@@ -55,12 +56,36 @@ describe('undo', () => {
 		const removed = undoable(db, field)!.id;
 		undo(db, removed);
 		expect(newest()).toEqual(['3', '2', '1']);
-		// Where another was written in its place meanwhile, both stay.
+		// Also where it was the last, and another was written after it was removed.
 		removeSample(db, field, listSamples(db, field)[0]!.id);
 		const last = undoable(db, field)!.id;
 		sampled('4');
+		expect(newest()).toEqual(['4', '2', '1']);
 		undo(db, last);
-		expect(newest()).toHaveLength(4);
+		expect(newest()).toEqual(['4', '3', '2', '1']);
+	});
+
+	it('of a row removed under an older layout puts it back where it stood', () => {
+		const old = new Sqlite(':memory:');
+		migrate(old, 21);
+		old.exec(
+			"INSERT INTO grower (id, name) VALUES ('g', 'Tarrow'); INSERT INTO field (id, grower_id, name) VALUES ('f', 'g', 'North')"
+		);
+		const row = (id: string) => ({
+			id,
+			field_id: 'f',
+			lab: 'Fenmoor',
+			lab_number: id,
+			report: '{"date":"2026-10-01","layers":[]}'
+		});
+		for (const id of ['1', '2']) writeRow(old, 'sample', row(id));
+		const changes = JSON.stringify([{ table: 'sample', id: '3', before: row('3'), after: null, place: 3 }]);
+		old.prepare("INSERT INTO event (at, label, changes) VALUES ('2026-11-01', 'Removed a sample', ?)").run(changes);
+		migrate(old);
+		addSample(old, 'f', { lab: 'Fenmoor', labNumber: '4', report: { date: '2026-10-01', layers: [] } } as never);
+		undo(old, 1);
+		expect(listSamples(old, 'f').map(({ labNumber }) => labNumber)).toEqual(['4', '3', '2', '1']);
+		old.close();
 	});
 
 	it('refuses where the row was changed again since, and changes nothing', () => {

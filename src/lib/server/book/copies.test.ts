@@ -180,8 +180,11 @@ describe('an export', () => {
 			fields: 4,
 			lastChange: { label: 'Imported Quillet Bros with 4 fields' }
 		});
-		const passes = (db: Database.Database) => JSON.stringify(rowsOf(db, 'pass'));
-		expect(passes(other)).toBe(passes(read.db));
+		// Each book counts its rows itself.
+		const passes = (db: Database.Database) => rowsOf(db, 'pass').map(({ seq: _, ...pass }) => pass);
+		expect(passes(other)).toEqual(passes(read.db));
+		const numbers = rowsOf(other, 'pass').map(({ seq }) => Number(seq));
+		expect(numbers).toEqual(numbers.toSorted((a, b) => a - b));
 		expect(() => addGrower(other, read)).toThrow('Quillet Bros is in this book already');
 		undo(other, undoable(other)!.id);
 		expect(whatIsIn(other)).toMatchObject({ growers: 0, fields: 0, samples: 0 });

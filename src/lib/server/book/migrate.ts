@@ -21,6 +21,7 @@ import catchCrops from './layouts/001-020/018-catch-crops.sql?raw';
 import eventsOfFields from './layouts/001-020/019-events-of-fields.sql?raw';
 import samplingBags from './layouts/001-020/020-sampling-bags.sql?raw';
 import secondCrops from './layouts/021-040/021-second-crops.sql?raw';
+import writtenOrder from './layouts/021-040/022-written-order.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -44,7 +45,8 @@ const MIGRATIONS: readonly string[] = [
 	catchCrops,
 	eventsOfFields,
 	samplingBags,
-	secondCrops
+	secondCrops,
+	writtenOrder
 ];
 
 /** A book and its copies are for those who run the program, not for everybody on the machine. */

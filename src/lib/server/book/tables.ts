@@ -1,6 +1,9 @@
 import type { Database } from 'better-sqlite3';
 import type { Row } from './reach';
 
+/** The column by which rows of one day stand in the order in which they were written; each book counts its own. */
+export const NUMBER = 'seq';
+
 /** The tables of a book, in the order in which they were made: what is referred to stands before what refers to it. */
 export function tablesOf(db: Database): string[] {
 	return db
@@ -21,8 +24,11 @@ export function columnsOf(db: Database, table: string): string[] {
  * @param where which of them; its names are those of `values`
  */
 export function rowsOf(db: Database, table: string, where = 'true', values: Row = {}): Row[] {
-	const columns = columnsOf(db, table).join(', ');
-	return db.prepare<[Row], Row>(`SELECT ${columns} FROM ${table} WHERE ${where} ORDER BY rowid`).all(values);
+	const columns = columnsOf(db, table);
+	const order = columns.includes(NUMBER) ? NUMBER : 'rowid';
+	return db
+		.prepare<[Row], Row>(`SELECT ${columns.join(', ')} FROM ${table} WHERE ${where} ORDER BY ${order}`)
+		.all(values);
 }
 
 /** Writes a row as it is. */

@@ -191,7 +191,7 @@ export function unchoose(db: Database, fieldYear: FieldYearRow, nutrient: RateNu
 export function listPasses(db: Database, fieldYearId: string): RecordedPass[] {
 	return db
 		.prepare<[string], RecordedPassRow>(
-			`SELECT ${RECORDED_PASS} FROM pass p WHERE p.field_year_id = ? ORDER BY p.date, p.rowid`
+			`SELECT ${RECORDED_PASS} FROM pass p WHERE p.field_year_id = ? ORDER BY p.date, p.seq`
 		)
 		.all(fieldYearId)
 		.map(recordedPass);

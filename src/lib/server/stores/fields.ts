@@ -80,7 +80,7 @@ export function listFieldSamples(db: Database, fieldId: string): SampleRecord[] 
 export function listSamples(db: Database, fieldId: string): SampleRecord[] {
 	return db
 		.prepare<[string], { id: string; lab: string; lab_number: string; report: string }>(
-			'SELECT id, lab, lab_number, report FROM sample WHERE field_id = ? ORDER BY taken_on DESC NULLS LAST, rowid DESC'
+			'SELECT id, lab, lab_number, report FROM sample WHERE field_id = ? ORDER BY taken_on DESC NULLS LAST, seq DESC'
 		)
 		.all(fieldId)
 		.map(({ id, lab, lab_number, report }) => ({
@@ -96,7 +96,7 @@ export function newestReports(db: Database): Map<string, Sample> {
 	const rows = db
 		.prepare<[], { field_id: string; report: string }>(
 			`SELECT field_id, report FROM (
-				SELECT field_id, report, row_number() OVER (PARTITION BY field_id ORDER BY taken_on DESC NULLS LAST, rowid DESC) AS place
+				SELECT field_id, report, row_number() OVER (PARTITION BY field_id ORDER BY taken_on DESC NULLS LAST, seq DESC) AS place
 				FROM sample WHERE ${WHOLE_FIELD}
 			) WHERE place = 1`
 		)

@@ -21,7 +21,7 @@ export function listGuides(db: Database): GuideRecord[] {
 export function listGuideVersions(db: Database, guideId: string): (GuideRecord & { version: string })[] {
 	return db
 		.prepare<[string], { version: string; saved_at: string; document: string }>(
-			'SELECT version, saved_at, document FROM guide_version WHERE guide_id = ? ORDER BY saved_at DESC, rowid DESC'
+			'SELECT version, saved_at, document FROM guide_version WHERE guide_id = ? ORDER BY saved_at DESC, seq DESC'
 		)
 		.all(guideId)
 		.map(({ version, saved_at, document }) => ({

@@ -28,7 +28,7 @@ export function listOpenPasses(db: Database, year: number, products: readonly Pr
 						WHERE r.field_year_id = y.id AND r.content ->> '$.pass' = p.id
 							AND r.content ->> '$.unit' = p.unit AND r.content ->> '$.product.id' = p.product
 							AND r.content ->> '$.flat' = p.rate
-						ORDER BY r.rowid DESC LIMIT 1)) part) AS prescribed
+						ORDER BY r.seq DESC LIMIT 1)) part) AS prescribed
 			FROM pass p JOIN field_year y ON y.id = p.field_year_id JOIN field f ON f.id = y.field_id JOIN grower g ON g.id = f.grower_id
 			WHERE p.done_on IS NULL AND y.year = ?
 			ORDER BY g.name COLLATE NOCASE, f.name COLLATE NOCASE`

@@ -2,13 +2,25 @@
 <script lang="ts">
 	import { Button, InlineLoading } from 'carbon-components-svelte';
 	import { filesRead } from '../forms/files/files-read.svelte';
+
+	const A_SECOND_MS = 1000;
+	let now = $state(Date.now());
+	$effect(() => {
+		if (filesRead.now.length === 0) return;
+		now = Date.now();
+		const counting = setInterval(() => (now = Date.now()), A_SECOND_MS);
+		return () => clearInterval(counting);
+	});
+	const secondsSince = (since: number) => Math.max(0, Math.round((now - since) / A_SECOND_MS));
 </script>
 
 {#if filesRead.now.length > 0}
 	<div class="files no-print" role="status">
-		{#each filesRead.now as { name, giveUp } (giveUp)}
+		{#each filesRead.now as { name, since, giveUp } (giveUp)}
 			<div>
 				<InlineLoading description={`Reading ${name}`} />
+				<!-- Seen, not said: a reader of the page would say each second. -->
+				<span class="soft small" aria-hidden="true">{secondsSince(since)} s</span>
 				<Button size="small" kind="tertiary" onclick={giveUp}>Cancel</Button>
 			</div>
 		{/each}

@@ -2,7 +2,7 @@ import type { Database } from 'better-sqlite3';
 import { act, type BookTable } from '../../book/act';
 import { ActionError } from '../../book/action-error';
 import type { Row } from '../../book/reach';
-import { columnsOf, rowsOf, tablesOf } from '../../book/tables';
+import { NUMBER, rowsOf, tablesOf } from '../../book/tables';
 import { isShared } from './grower-rows';
 import type { ReadBook } from './read-book-file';
 
@@ -31,13 +31,13 @@ export function addGrower(db: Database, { db: from, head }: ReadBook): AddedGrow
 	const taken = (table: string, { code }: Row) => table === 'bag' && codes.has(code!);
 	act(db, { label: `Imported ${head.grower} with ${fields.length} fields` }, (writer) => {
 		for (const table of tablesOf(from).filter((one) => one in head.tables && one !== 'sheet')) {
-			for (const row of rowsOf(from, table).filter((one) => !taken(table, one))) {
+			for (const { [NUMBER]: _, ...row } of rowsOf(from, table).filter((one) => !taken(table, one))) {
 				const id = String(row.id);
 				const own = there(table, id);
 				if (!own) writer.insert(table as BookTable, { ...row, id });
 				else if (!isShared(table))
 					throw new ActionError(`A row of ${table} is in this book already: nothing was imported.`);
-				else if (columnsOf(from, table).some((column) => own[column] !== row[column])) {
+				else if (Object.keys(row).some((column) => own[column] !== row[column])) {
 					notes.push(
 						`The ${table.replaceAll('_', ' ')} “${id}” stays as it is in this book; in the file it is another.`
 					);

@@ -7,7 +7,7 @@ import { act, type Writer } from '../../book/act';
 import { fromJson } from '../../from-json';
 
 /** The entries on a pass (`p`), in the order in which they were written. */
-const ENTRIES = `(SELECT json_group_array(json_object('id', a.id, 'content', json(a.content)) ORDER BY a.rowid)
+const ENTRIES = `(SELECT json_group_array(json_object('id', a.id, 'content', json(a.content)) ORDER BY a.seq)
 	FROM application a WHERE a.pass_id = p.id)`;
 
 /** A pass of the book (`p`) as columns for `recordedPass`. */

@@ -59,7 +59,7 @@ function passesByYear(db: Database, from: number, to: number): Map<string, Recor
 	const entries = new Map<string, BookedApplication[]>();
 	const written = db
 		.prepare<[number, number], { id: string; pass_id: string; content: string }>(
-			`SELECT id, pass_id, content FROM application WHERE field_year_id IN (SELECT y.id FROM ${YEARS}) ORDER BY rowid`
+			`SELECT id, pass_id, content FROM application WHERE field_year_id IN (SELECT y.id FROM ${YEARS}) ORDER BY seq`
 		)
 		.all(from, to);
 	for (const { id, pass_id, content } of written) {

@@ -15,7 +15,7 @@ export interface KeptPlanRecord extends KeptPlan {
 export function listDecisions(db: Database, fieldYearId: string): Decision[] {
 	return db
 		.prepare<[string], { id: string; content: string }>(
-			"SELECT id, content FROM decision WHERE field_year_id = ? ORDER BY content ->> '$.plan.on', rowid"
+			"SELECT id, content FROM decision WHERE field_year_id = ? ORDER BY content ->> '$.plan.on', seq"
 		)
 		.all(fieldYearId)
 		.map(({ id, content }) => ({ ...fromJson<Omit<Decision, 'id'>>(content), id }));
@@ -46,7 +46,7 @@ export function removeDecision(db: Database, fieldYear: FieldYearRow, { id, plan
 export function listKeptPlans(db: Database, fieldYearId: string): KeptPlanRecord[] {
 	return db
 		.prepare<[string], { id: string; content: string }>(
-			'SELECT id, content FROM kept_plan WHERE field_year_id = ? ORDER BY rowid'
+			'SELECT id, content FROM kept_plan WHERE field_year_id = ? ORDER BY seq'
 		)
 		.all(fieldYearId)
 		.map(({ id, content }) => ({ ...fromJson<KeptPlan>(content), id }));

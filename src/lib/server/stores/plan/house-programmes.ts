@@ -16,7 +16,7 @@ export interface HouseProgrammeRecord extends HouseProgramme {
 export function listHouseProgrammes(db: Database): HouseProgrammeRecord[] {
 	return db
 		.prepare<[], { id: string; version: number; content: string }>(
-			'SELECT id, version, content FROM house_programme ORDER BY place, rowid'
+			'SELECT id, version, content FROM house_programme ORDER BY place, seq'
 		)
 		.all()
 		.map(({ id, version, content }) => ({ ...fromJson<HouseProgramme>(content), id, version }));

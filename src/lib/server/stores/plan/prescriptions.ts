@@ -33,7 +33,7 @@ const SELECT = `SELECT p.id, y.field_id, p.field_year_id, p.made_at, p.content
 /** Prescriptions of a field-year, the newest first. */
 export function listPrescriptions(db: Database, fieldYearId: string): PrescriptionRecord[] {
 	return db
-		.prepare<[string], Row>(`${SELECT} WHERE p.field_year_id = ? ORDER BY p.rowid DESC`)
+		.prepare<[string], Row>(`${SELECT} WHERE p.field_year_id = ? ORDER BY p.seq DESC`)
 		.all(fieldYearId)
 		.map((row) => recordOf(db, row));
 }
@@ -45,7 +45,7 @@ export function newestPrescriptions(db: Database, fieldYearId: string): Map<stri
 			`SELECT a.id AS pass, p.content FROM prescription p JOIN pass a ON a.id = p.content ->> '$.pass'
 			WHERE p.field_year_id = ? AND a.unit = p.content ->> '$.unit'
 				AND a.product = p.content ->> '$.product.id' AND a.rate = p.content ->> '$.flat'
-			ORDER BY p.rowid`
+			ORDER BY p.seq`
 		)
 		.all(fieldYearId);
 	return new Map(rows.map(({ pass, content }) => [pass, fromJson<Prescription>(content)]));
@@ -59,7 +59,7 @@ export function findPrescription(db: Database, id: string): PrescriptionRecord |
 function recordOf(db: Database, { id, field_id, field_year_id, made_at, content }: Row): PrescriptionRecord {
 	const applied = db
 		.prepare<[string], { id: string; content: string }>(
-			'SELECT id, content FROM as_applied WHERE prescription_id = ? ORDER BY rowid'
+			'SELECT id, content FROM as_applied WHERE prescription_id = ? ORDER BY seq'
 		)
 		.all(id);
 	return {

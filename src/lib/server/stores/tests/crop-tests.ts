@@ -22,7 +22,7 @@ const NAMES: Record<CropTestKind, string> = {
 export function listCropTests(db: Database, fieldYearId: string): CropTest[] {
 	return db
 		.prepare<[string], { id: string; kind: CropTestKind; found: string }>(
-			'SELECT id, kind, found FROM crop_test WHERE field_year_id = ? ORDER BY taken_on DESC, rowid DESC'
+			'SELECT id, kind, found FROM crop_test WHERE field_year_id = ? ORDER BY taken_on DESC, seq DESC'
 		)
 		.all(fieldYearId)
 		.map(({ id, kind, found }) => ({ id, kind, found: JSON.parse(found) }));

@@ -10,7 +10,7 @@ import { fromJson } from '../../from-json';
 export function listLeafTests(db: Database, fieldId: string): (LeafLogEntry & { id: string })[] {
 	return db
 		.prepare<[string], { id: string; content: string }>(
-			'SELECT id, content FROM leaf_test WHERE field_id = ? ORDER BY taken_on DESC, rowid DESC'
+			'SELECT id, content FROM leaf_test WHERE field_id = ? ORDER BY taken_on DESC, seq DESC'
 		)
 		.all(fieldId)
 		.map(({ id, content }) => ({ id, ...fromJson<LeafLogEntry>(content) }));

@@ -9,7 +9,7 @@ import { fromJson } from '../../from-json';
 export function listOwnLeafRanges(db: Database): OwnLeafRanges[] {
 	return db
 		.prepare<[], { id: string; ranges: string }>(
-			"SELECT id, ranges FROM own_leaf_ranges ORDER BY ranges ->> '$.crop', ranges ->> '$.part', rowid"
+			"SELECT id, ranges FROM own_leaf_ranges ORDER BY ranges ->> '$.crop', ranges ->> '$.part', seq"
 		)
 		.all()
 		.map(({ id, ranges }) => ({ id, ranges: fromJson<LeafRanges>(ranges) }));

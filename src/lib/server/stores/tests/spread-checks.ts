@@ -10,7 +10,7 @@ import type { FieldYearRow } from '../field-years';
 export function listSpreadChecks(db: Database, fieldYearId: string): (SpreadCheck & { id: string })[] {
 	return db
 		.prepare<[string], { id: string; content: string }>(
-			'SELECT id, content FROM spread_check WHERE field_year_id = ? ORDER BY made_on DESC, rowid DESC'
+			'SELECT id, content FROM spread_check WHERE field_year_id = ? ORDER BY made_on DESC, seq DESC'
 		)
 		.all(fieldYearId)
 		.map(({ id, content }) => ({ id, ...fromJson<SpreadCheck>(content) }));

@@ -20,7 +20,7 @@ import type { FieldYearRow } from '../field-years';
 export function listWaterSources(db: Database): WaterSource[] {
 	const reports = db
 		.prepare<[], { id: string; source_id: string; content: string }>(
-			'SELECT id, source_id, content FROM water_report ORDER BY taken_on DESC, rowid DESC'
+			'SELECT id, source_id, content FROM water_report ORDER BY taken_on DESC, seq DESC'
 		)
 		.all();
 	return db
