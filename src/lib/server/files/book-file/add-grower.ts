@@ -31,7 +31,9 @@ export function addGrower(db: Database, { db: from, head }: ReadBook): AddedGrow
 	const taken = (table: string, { code }: Row) => table === 'bag' && codes.has(code!);
 	act(db, { label: `Imported ${head.grower} with ${fields.length} fields` }, (writer) => {
 		for (const table of tablesOf(from).filter((one) => one in head.tables && one !== 'sheet')) {
-			for (const { [NUMBER]: _, ...row } of rowsOf(from, table).filter((one) => !taken(table, one))) {
+			for (const row of rowsOf(from, table)
+				.filter((one) => !taken(table, one))
+				.map(unnumbered)) {
 				const id = String(row.id);
 				const own = there(table, id);
 				if (!own) writer.insert(table as BookTable, { ...row, id });
@@ -51,4 +53,8 @@ export function addGrower(db: Database, { db: from, head }: ReadBook): AddedGrow
 	const sheets = head.tables.sheet ?? 0;
 	if (sheets > 0) notes.push(`${sheets} issued sheets stay in the file: their numbers are those of another book.`);
 	return { fields: fields.length, notes };
+}
+
+function unnumbered(row: Row): Row {
+	return Object.fromEntries(Object.entries(row).filter(([column]) => column !== NUMBER));
 }
