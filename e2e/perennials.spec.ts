@@ -101,7 +101,7 @@ test('from an empty block to the sheet: rates on four bases, doses that follow b
 	await dialog.getByLabel('Frost or hail on').first().fill('2027-04-10');
 	await dialog.getByLabel('Share of the crop lost, %').fill('half');
 	await dialog.getByRole('button', { name: 'Cut crop and later nitrogen' }).click();
-	await expect(dialog).toContainText('The share lost “half” must be a number of percent above 0, at most 99.');
+	await expect(dialog).toContainText('Share of the crop lost “half” must be a number of % above 0, at most 99.');
 	await dialog.getByLabel('Share of the crop lost, %').fill('50');
 	await dialog.getByRole('button', { name: 'Cut crop and later nitrogen' }).click();
 	await expect(page.getByRole('button', { name: 'Undo: Lost 50 % of the crop on 10 Apr 2027' })).toBeVisible();

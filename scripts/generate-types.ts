@@ -51,14 +51,19 @@ await writeFile(path.join(to, 'index.d.ts'), declarations);
 /** A text of so many letters is that of a file. */
 const LETTERS_OF_FILE = 100_000;
 
-/** Between what the numbers of a definition lie, and how long its files are at most, as forms ask for them: the same as the schema checks. */
+/**
+ * Between what the numbers of a definition lie, what forms call them and their units, and how long its files are at most: the same as the
+ * schema checks.
+ */
 function boundsOf(definition: JSONSchema): Record<string, Record<string, unknown>> {
 	return Object.fromEntries(
 		Object.entries(definition.properties ?? {}).flatMap(([name, property]) => {
 			const { type, minimum: least, exclusiveMinimum: above, maximum: most, maxLength: letters = 0 } = property;
 			if (letters >= LETTERS_OF_FILE) return [[name, { letters }]];
 			if (most === undefined || (least === undefined && above === undefined)) return [];
-			return [[name, { least, above, most, ...(type === 'integer' ? { whole: true } : {}) }]];
+			const { 'x-label': label, 'x-unit': unit, 'x-help': help } = property;
+			const words = { label, unit, help };
+			return [[name, { least, above, most, ...(type === 'integer' ? { whole: true } : {}), ...words }]];
 		})
 	);
 }

@@ -8,6 +8,8 @@ const EARLIEST = '1950-01-01';
 const LATEST = '2150-12-31';
 
 const ajv = new Ajv({ allErrors: false, verbose: true, strict: true, allowUnionTypes: true, strictRequired: false });
+// What forms call a number, the unit it is in, and a word of help: nothing that is checked.
+ajv.addVocabulary(['x-label', 'x-unit', 'x-help']);
 addFormats.default(ajv, ['date']);
 const isDate = ajv.formats.date as { validate: (text: string) => boolean };
 ajv.addFormat('date', (text) => isDate.validate(text) && text >= EARLIEST && text <= LATEST);

@@ -1,3 +1,4 @@
+import { isOneOf, keysOf } from '$core/check/typed-object';
 import { numberOrUndefined } from './numbers';
 
 /** Between what a number must lie, as its schema has it ($core/schema-types/bounds). */
@@ -21,7 +22,57 @@ export function numberWithin(text: string, bounds: Bounds, what: string, unit = 
 	const { least = -Infinity, above = -Infinity, most, whole = false } = bounds;
 	const fits = value !== undefined && value >= least && value > above && value <= most;
 	if (fits && (!whole || Number.isInteger(value))) return value;
+	return `${what} “${text}” must be ${wantedNumber(bounds, unit)}.`;
+}
+
+/** What would be right, as it stands after "must be". */
+export function wantedNumber({ least, above, most, whole = false }: Bounds, unit = ''): string {
 	const number = `a ${whole ? 'whole ' : ''}number${unit && ` of ${unit}`}`;
-	const range = bounds.above === undefined ? `from ${least} to ${most}` : `above ${above}, at most ${most}`;
-	return `${what} “${text}” must be ${number} ${range}.`;
+	return above === undefined ? `${number} from ${least} to ${most}` : `${number} above ${above}, at most ${most}`;
+}
+
+/** A number of a form, as its schema has it ($core/schema-types/bounds). */
+export interface NumberFacts extends Bounds {
+	label: string;
+	unit?: string | undefined;
+	help?: string | undefined;
+}
+
+/** The same as `numberWithin`, by the field's own name and unit. */
+export function typedNumber(text: string, facts: NumberFacts): number | string | undefined {
+	return numberWithin(text, facts, facts.label, facts.unit);
+}
+
+/**
+ * The numbers that were typed under names of a schema: a form is a list of these.
+ * @param needed those that must not be left out
+ * @param unit of those whose schema leaves it open
+ * @returns without those that are left out; a sentence where one is no such number, or is needed and not there
+ */
+export function typedNumbers<Name extends string, Needed extends Name>(
+	typed: Readonly<Record<Name, string>>,
+	facts: Readonly<Record<Name, NumberFacts>>,
+	needed: readonly Needed[],
+	unit?: string
+): (Record<Needed, number> & Partial<Record<Name, number>>) | string {
+	const numbers: Partial<Record<Name, number>> = {};
+	for (const name of keysOf(typed)) {
+		const value = typedNumber(typed[name], { unit, ...facts[name] });
+		if (typeof value === 'string') return value;
+		if (value !== undefined) numbers[name] = value;
+		else if (isOneOf(needed, name)) return `${facts[name].label} is not filled in.`;
+	}
+	return numbers as Record<Needed, number> & Partial<Record<Name, number>>;
+}
+
+/** The bounds in a unit of which so many are one of the schema's, to four figures. */
+export function inOtherUnit<Facts extends Bounds>(facts: Facts, per: number): Facts {
+	const scaled = (value: number) => Number((value * per).toPrecision(4));
+	const { least, above, most } = facts;
+	return {
+		...facts,
+		...(least === undefined ? {} : { least: scaled(least) }),
+		...(above === undefined ? {} : { above: scaled(above) }),
+		most: scaled(most)
+	};
 }

@@ -1,12 +1,13 @@
 <!-- Around the lime rate: what to lime with, how, what it brings and how long it lasts. -->
 <script lang="ts">
-	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { LimingActionBounds } from '$core/schema-types/bounds';
 	import { formatNumber } from '$core/units/display';
 	import ListTable from '../tables/ListTable.svelte';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
-	import { numberWithin } from '../forms/number-within';
+	import { typedNumbers } from '../forms/number-within';
+	import NumberField from '../forms/NumberField.svelte';
 	import Quantity from '../figure/Quantity.svelte';
 	import { save } from '../forms/call';
 
@@ -34,15 +35,15 @@
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const depthIn = numberWithin(depth, LimingActionBounds.depthIn, 'The depth', 'inches');
-		if (typeof depthIn === 'string') return void (problem = depthIn);
+		const numbers = typedNumbers({ depthIn: depth }, LimingActionBounds, []);
+		if (typeof numbers === 'string') return void (problem = numbers);
 		problem = await save(
 			'PUT /api/fields/{field}/{year}/liming',
 			{ field: page.fieldId, year: page.year },
 			{
 				placement: placement as 'incorporated' | 'surface',
 				product: material,
-				...(depthIn === undefined ? {} : { depthIn })
+				...numbers
 			}
 		);
 	}
@@ -129,7 +130,7 @@
 		<SelectItem value="incorporated" text="Worked in" />
 		<SelectItem value="surface" text="On the surface (no-till, standing orchard)" />
 	</Select>
-	<TextInput size="sm" labelText="Inches limed" placeholder="as sampled" inputmode="decimal" bind:value={depth} />
+	<NumberField facts={LimingActionBounds.depthIn} placeholder="as sampled" bind:text={depth} />
 	<Button size="small" type="submit">Lime it so</Button>
 </form>
 {#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}

@@ -1,10 +1,11 @@
 <!-- Frost or hail: what share of the crop it took, and with it of what is still to be given. -->
 <script lang="ts">
-	import { InlineNotification, Modal, Portal, TextInput } from 'carbon-components-svelte';
+	import { InlineNotification, Modal, Portal } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { LossActionBounds } from '$core/schema-types/bounds';
 	import DayField from '../forms/days/DayField.svelte';
-	import { numberWithin } from '../forms/number-within';
+	import { typedNumbers } from '../forms/number-within';
+	import NumberField from '../forms/NumberField.svelte';
 	import { save, type YearAddress } from '../forms/call';
 
 	interface Props {
@@ -21,10 +22,10 @@
 	let problem = $state('');
 
 	async function cut(): Promise<void> {
-		const lostPercent = numberWithin(percent, LossActionBounds.lostPercent, 'The share lost', 'percent');
-		if (typeof lostPercent !== 'number') return void (problem = lostPercent ?? 'Say what share is lost, in percent.');
+		const numbers = typedNumbers({ lostPercent: percent }, LossActionBounds, ['lostPercent']);
+		if (typeof numbers === 'string') return void (problem = numbers);
 		if (!day) return void (problem = 'Give the day on which it happened.');
-		problem = await save('POST /api/fields/{field}/{year}/loss', address, { date: day, lostPercent });
+		problem = await save('POST /api/fields/{field}/{year}/loss', address, { date: day, ...numbers });
 		if (problem === '') close();
 	}
 </script>
@@ -48,13 +49,7 @@
 		</p>
 		<div class="fields">
 			<DayField label="Frost or hail on" bind:date={day} />
-			<TextInput
-				id="share-lost"
-				size="sm"
-				labelText="Share of the crop lost, %"
-				inputmode="decimal"
-				bind:value={percent}
-			/>
+			<NumberField id="share-lost" facts={LossActionBounds.lostPercent} bind:text={percent} />
 		</div>
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	</Modal>

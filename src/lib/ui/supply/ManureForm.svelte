@@ -2,10 +2,12 @@
 <script lang="ts">
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import type { ManureAction, ManureHandling, ManureKind } from '$core/schema-types';
+	import type { ManureHandling, ManureKind } from '$core/schema-types';
 	import { ManureActionBounds } from '$core/schema-types/bounds';
 	import { firstYearNitrogen } from '$core/supply/manure/available-nitrogen';
-	import { numberWithin } from '../forms/number-within';
+	import { keysOf } from '$core/check/typed-object';
+	import { typedNumbers } from '../forms/number-within';
+	import NumberField from '../forms/NumberField.svelte';
 	import { numberOrUndefined } from '../forms/numbers';
 	import Quantity from '../figure/Quantity.svelte';
 	import { save } from '../forms/call';
@@ -20,31 +22,20 @@
 		untrack(() => ({
 			name: '',
 			kind: kinds[0]!.id,
-			handling: handling[0]!.id,
-			totalN: '',
-			ammoniumN: '',
-			p2o5: '',
-			k2o: '',
-			s: '',
-			mg: ''
+			handling: handling[0]!.id
 		}))
 	);
+	let typed = $state({ totalN: '', ammoniumN: '', p2o5: '', k2o: '', s: '', mg: '' });
 	let problem = $state('');
 	let notice = $state('');
 	const kind = $derived(kinds.find(({ id }) => id === form.kind)!);
 	const how = $derived(handling.find(({ id }) => id === form.handling)!);
-	const FIELDS = [
-		{ key: 'totalN', label: 'Total N', needed: true },
-		{ key: 'ammoniumN', label: 'Ammonium N (may be left out)', needed: false },
-		{ key: 'p2o5', label: 'P2O5', needed: true },
-		{ key: 'k2o', label: 'K2O', needed: true },
-		{ key: 's', label: 'S (may be left out)', needed: false },
-		{ key: 'mg', label: 'Mg (may be left out)', needed: false }
-	] as const;
+	const unit = $derived(`lb/${kind.per}`);
+	const NEEDED = ['totalN', 'p2o5', 'k2o'] as const;
 
 	const available = $derived.by(() => {
-		const totalN = numberOrUndefined(form.totalN);
-		const ammoniumN = numberOrUndefined(form.ammoniumN);
+		const totalN = numberOrUndefined(typed.totalN);
+		const ammoniumN = numberOrUndefined(typed.ammoniumN);
 		if (totalN === undefined || totalN <= 0 || (ammoniumN ?? 0) > totalN) return undefined;
 		return firstYearNitrogen({ totalN, ammoniumN, p2o5: 0, k2o: 0 }, kind, how);
 	});
@@ -52,19 +43,9 @@
 	async function keep(): Promise<void> {
 		notice = '';
 		if (form.name.trim() === '') return void (problem = 'Give the manure a name, such as “Litter, house 2”.');
-		const action: Record<string, number | string> = {
-			name: form.name.trim(),
-			kind: form.kind,
-			handling: form.handling
-		};
-		for (const { key, label, needed } of FIELDS) {
-			const text = form[key];
-			if (text.trim() === '' && !needed) continue;
-			const value = numberWithin(text, ManureActionBounds[key], `${label}:`, `lb/${kind.per}`);
-			if (typeof value !== 'number') return void (problem = value ?? `${label}: how many lb/${kind.per}?`);
-			action[key] = value;
-		}
-		problem = await save('POST /api/manure', {}, action as unknown as ManureAction);
+		const numbers = typedNumbers(typed, ManureActionBounds, NEEDED, unit);
+		if (typeof numbers === 'string') return void (problem = numbers);
+		problem = await save('POST /api/manure', {}, { ...form, name: form.name.trim(), ...numbers });
 		if (!problem) notice = `${form.name.trim()} is in the catalogue; put it on as a pass under Season.`;
 	}
 </script>
@@ -79,8 +60,8 @@
 		<Select size="sm" labelText="How it goes on" bind:selected={form.handling}>
 			{#each handling as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 		</Select>
-		{#each FIELDS as { key, label } (key)}
-			<TextInput size="sm" labelText={`${label}, lb/${kind.per}`} inputmode="decimal" bind:value={form[key]} />
+		{#each keysOf(typed) as name (name)}
+			<NumberField facts={ManureActionBounds[name]} {unit} bind:text={typed[name]} />
 		{/each}
 	</div>
 	{#if available}

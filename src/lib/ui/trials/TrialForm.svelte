@@ -1,12 +1,14 @@
 <!-- The plan of a trial: what is tried, how it is repeated, and with what machines. -->
 <script lang="ts">
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { TrialPlanBounds } from '$core/schema-types/bounds';
+	import NumberField from '$lib/ui/forms/NumberField.svelte';
 	import FormEnd from '$lib/ui/forms/FormEnd.svelte';
 	import type { Snippet } from 'svelte';
 	import type { TrialPlan } from '$core/schema-types';
 	import { DESIGN_NAMES } from '$lib/design-names';
 	import type { UnitSystem } from '$core/units/rate-units';
-	import { LEVEL_UNITS, lengthUnit, type TypedTrial } from './typed-trial';
+	import { LEVEL_UNITS, lengthUnit, perFoot, type TypedTrial } from './typed-trial';
 
 	interface Props {
 		typed: TypedTrial;
@@ -24,6 +26,14 @@
 	const MOST_FACTORS = 3;
 	const designs = Object.entries(DESIGN_NAMES) as [TrialPlan['design'], string][];
 	const unit = $derived(lengthUnit(units));
+
+	const LENGTHS = [
+		{ key: 'pass', of: 'passFt', placeholder: '' },
+		{ key: 'header', of: 'headerFt', placeholder: '' },
+		{ key: 'width', of: 'widthFt', placeholder: '' },
+		{ key: 'length', of: 'lengthFt', placeholder: 'as long as the field' },
+		{ key: 'headland', of: 'headlandFt', placeholder: '' }
+	] as const;
 
 	function submit(event: SubmitEvent): void {
 		event.preventDefault();
@@ -73,7 +83,7 @@
 			<Select size="sm" labelText="Design" bind:selected={typed.design}>
 				{#each designs as [id, name] (id)}<SelectItem value={id} text={name} />{/each}
 			</Select>
-			<TextInput size="sm" labelText="Blocks" inputmode="numeric" bind:value={typed.blocks} />
+			<NumberField facts={TrialPlanBounds.blocks} bind:text={typed.blocks} />
 			{#if typed.design === 'split-plot'}
 				<Select size="sm" labelText="Factor on the whole plots" bind:selected={typed.wholePlot}>
 					<SelectItem value="" text="say which" />
@@ -92,16 +102,10 @@
 				placeholder="wet half, wet half, dry half, dry half"
 				bind:value={typed.grounds}
 			/>
-			<TextInput size="sm" labelText="CV expected, %" inputmode="decimal" bind:value={typed.cv} />
-			<TextInput
-				size="sm"
-				labelText="Difference worth knowing"
-				helperText="In yield: cost over price."
-				inputmode="decimal"
-				bind:value={typed.worthKnowing}
-			/>
+			<NumberField facts={TrialPlanBounds.cvPercent} bind:text={typed.cv} />
+			<NumberField facts={TrialPlanBounds.worthKnowing} bind:text={typed.worthKnowing} />
 			<div class="seed">
-				<TextInput size="sm" labelText="Seed" inputmode="numeric" bind:value={typed.seed} />
+				<NumberField facts={TrialPlanBounds.seed} bind:text={typed.seed} />
 				<Button size="small" kind="ghost" onclick={draw}>Draw anew</Button>
 			</div>
 		</div>
@@ -109,18 +113,10 @@
 	<section aria-label="Machines and plots">
 		<h2>Machines and plots</h2>
 		<div class="fields narrow">
-			<TextInput size="sm" labelText={`Spreader, ${unit}`} inputmode="decimal" bind:value={typed.pass} />
-			<TextInput size="sm" labelText={`Header, ${unit}`} inputmode="decimal" bind:value={typed.header} />
-			<TextInput size="sm" labelText={`Width of a plot, ${unit}`} inputmode="decimal" bind:value={typed.width} />
-			<TextInput
-				size="sm"
-				labelText={`Length of a plot, ${unit}`}
-				placeholder="as long as the field"
-				inputmode="decimal"
-				bind:value={typed.length}
-			/>
-			<TextInput size="sm" labelText={`Headland, ${unit}`} inputmode="decimal" bind:value={typed.headland} />
-			<TextInput size="sm" labelText="Driven at, °" inputmode="decimal" bind:value={typed.heading} />
+			{#each LENGTHS as { key, of, placeholder } (key)}
+				<NumberField facts={TrialPlanBounds[of]} {unit} per={perFoot(units)} {placeholder} bind:text={typed[key]} />
+			{/each}
+			<NumberField facts={TrialPlanBounds.headingDegrees} bind:text={typed.heading} />
 		</div>
 	</section>
 	<FormEnd {problem} {action} {cancel} />

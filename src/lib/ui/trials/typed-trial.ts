@@ -1,6 +1,8 @@
 import type { TrialPlan, TrialPreset } from '$core/schema-types';
+import { TrialPlanBounds } from '$core/schema-types/bounds';
 import { FT_PER_M } from '$core/units/factors';
 import type { UnitSystem } from '$core/units/rate-units';
+import type { NumberFacts } from '../forms/number-within';
 
 /** A plan as it is typed: lengths in the reader's unit, levels parted by commas. */
 export interface TypedTrial {
@@ -31,7 +33,7 @@ export const LEVEL_UNITS = ['', 'lb N/ac', 'lb P2O5/ac', 'lb K2O/ac', 'lb S/ac',
 const USUAL = { passFt: 60, headerFt: 30, widthFt: 60, lengthFt: 500, headlandFt: 60 };
 
 /** Of each unit of length in a foot. */
-function perFoot(units: UnitSystem): number {
+export function perFoot(units: UnitSystem): number {
 	return units === 'metric' ? 1 / FT_PER_M : 1;
 }
 
@@ -91,16 +93,17 @@ export function typedFromPlan(
  */
 export function readTyped(typed: TypedTrial, units: UnitSystem, before?: TrialPlan): TrialPlan | string {
 	const problems: string[] = [];
-	const number = (label: string, text: string): number => {
+	const facts = TrialPlanBounds;
+	const number = ({ label }: NumberFacts, text: string): number => {
 		const value = text.trim() === '' ? NaN : Number(text);
 		if (!Number.isFinite(value)) problems.push(`${label} must be a number; got “${text}”.`);
 		return value;
 	};
 	// A length that was not touched stays what it was, however it reads in metres.
-	const feet = (label: string, text: string, was: number | undefined) =>
+	const feet = (of: NumberFacts, text: string, was: number | undefined) =>
 		was !== undefined && text === lengthText(was, units)
 			? was
-			: Math.round((number(label, text) / perFoot(units)) * 1000) / 1000;
+			: Math.round((number(of, text) / perFoot(units)) * 1000) / 1000;
 	const list = (text: string) =>
 		text
 			.split(',')
@@ -119,17 +122,17 @@ export function readTyped(typed: TypedTrial, units: UnitSystem, before?: TrialPl
 			.map(({ name, unit, levels }) => ({ name: name.trim(), ...(unit === '' ? {} : { unit }), levels: list(levels) })),
 		...(typed.design === 'split-plot' ? { wholePlot: typed.wholePlot } : {}),
 		...(typed.usual.trim() === '' ? {} : { usual: typed.usual.trim() }),
-		blocks: number('Blocks', typed.blocks),
+		blocks: number(facts.blocks, typed.blocks),
 		...(typed.grounds.trim() === '' ? {} : { grounds: list(typed.grounds) }),
-		passFt: feet('Spreader', typed.pass, before?.passFt),
-		headerFt: feet('Header', typed.header, before?.headerFt),
-		widthFt: feet('Width of a plot', typed.width, before?.widthFt),
-		...(typed.length.trim() === '' ? {} : { lengthFt: feet('Length of a plot', typed.length, before?.lengthFt) }),
-		headlandFt: feet('Headland', typed.headland, before?.headlandFt),
-		headingDegrees: number('Direction', typed.heading),
-		seed: number('Seed', typed.seed),
-		...(typed.cv.trim() === '' ? {} : { cvPercent: number('CV', typed.cv) }),
-		...(typed.worthKnowing.trim() === '' ? {} : { worthKnowing: number('Worth knowing', typed.worthKnowing) })
+		passFt: feet(facts.passFt, typed.pass, before?.passFt),
+		headerFt: feet(facts.headerFt, typed.header, before?.headerFt),
+		widthFt: feet(facts.widthFt, typed.width, before?.widthFt),
+		...(typed.length.trim() === '' ? {} : { lengthFt: feet(facts.lengthFt, typed.length, before?.lengthFt) }),
+		headlandFt: feet(facts.headlandFt, typed.headland, before?.headlandFt),
+		headingDegrees: number(facts.headingDegrees, typed.heading),
+		seed: number(facts.seed, typed.seed),
+		...(typed.cv.trim() === '' ? {} : { cvPercent: number(facts.cvPercent, typed.cv) }),
+		...(typed.worthKnowing.trim() === '' ? {} : { worthKnowing: number(facts.worthKnowing, typed.worthKnowing) })
 	};
 	return problems.length > 0 ? problems.join(' ') : withCosts(plan, before);
 }

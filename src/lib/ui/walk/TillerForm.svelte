@@ -3,6 +3,9 @@
 	import { Checkbox, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { CropTestAction } from '$core/schema-types';
+	import { TillerCountBounds } from '$core/schema-types/bounds';
+	import { typedNumbers } from '../forms/number-within';
+	import NumberField from '../forms/NumberField.svelte';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayField from '../forms/days/DayField.svelte';
 	import WalkForm from './WalkForm.svelte';
@@ -20,19 +23,18 @@
 	let problem = $state('');
 
 	async function save(): Promise<void> {
-		const rowSpacing = numberOrUndefined(rows);
 		const filled = counts.filter((count) => count.trim() !== '');
 		const numbers = filled.map((text) => numberOrUndefined(text) ?? -1);
 		const wrong = filled.find((_, at) => numbers[at]! < 0);
 		if (filled.length === 0) return void (problem = 'Write the count of at least one spot.');
 		if (wrong !== undefined) return void (problem = `The count “${wrong}” must be a number, 0 or more.`);
-		if (!(rowSpacing && rowSpacing > 0 && rowSpacing <= 60))
-			return void (problem = `The row spacing “${rows}” must be a number of inches up to 60.`);
+		const spacing = typedNumbers({ rowSpacingIn: rows }, TillerCountBounds, ['rowSpacingIn']);
+		if (typeof spacing === 'string') return void (problem = spacing);
 		problem = '';
 		const found = {
 			date,
 			counts: numbers,
-			rowSpacingIn: rowSpacing,
+			...spacing,
 			...(looksHungry ? { looksHungry } : {})
 		};
 		if (await book({ kind: 'tillers', found })) counts = ['', '', ''];
@@ -42,7 +44,7 @@
 <WalkForm {save} {problem} action="Save the count">
 	<div class="fields">
 		<DayField label="Day" tall bind:date />
-		<TextInput labelText="Row spacing, in" inputmode="decimal" bind:value={rows} />
+		<NumberField tall facts={TillerCountBounds.rowSpacingIn} bind:text={rows} />
 	</div>
 	<div class="fields spots">
 		{#each counts as _, at (at)}
