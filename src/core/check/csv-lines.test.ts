@@ -17,6 +17,10 @@ it('cells stand between commas, semicolons, tabs or bars, by the first line that
 	]);
 });
 
+it('half a million blank lines before the first are gone over once', () => {
+	expect(cellsOf(`${'\n'.repeat(250_000)}${' \r\n'.repeat(250_000)}a;b`)).toEqual([['a', 'b']]);
+});
+
 it('a line that tells spreadsheets the separator is heeded and is no line of the table', () => {
 	expect(csvLines('\uFEFFsep=;\nitem;price\nurea;5\n')).toEqual([
 		{ line: 2, cells: ['item', 'price'] },

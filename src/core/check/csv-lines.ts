@@ -11,8 +11,8 @@ export interface CsvLine {
 
 /** What is looked for between cells, before the comma: where one of these stands, a comma is part of a number. */
 const RATHER_THAN_COMMAS = ['\t', ';', '|'] as const;
-/** The first that is neither blank nor a note. */
-const FIRST_LINE = /^(?!\uFEFF?\s*(?:#|$)).+$/m;
+/** The first that is neither blank nor a note; of its blanks none is a line's end, or many of these would be gone over again and again. */
+const FIRST_LINE = /^(?!\uFEFF?[^\S\r\n]*(?:#|$)).+$/m;
 /** A cell that a CSV file of ours guards, so that no spreadsheet runs it (see `csvText`). */
 const GUARD = /^'(?=[=+\-@])/;
 
