@@ -41,6 +41,11 @@ export function csvLines(text: string, most = Infinity): CsvLine[] {
 		.filter((one) => one.cells.some((cell) => cell !== ''));
 }
 
+/** The same without lines that begin with #: notes of whoever wrote them. */
+export function csvLinesWithoutNotes(text: string, most?: number): CsvLine[] {
+	return csvLines(text, most).filter(({ cells }) => !cells[0]!.startsWith('#'));
+}
+
 /** A line that tells spreadsheets what stands between the cells. */
 const SEPARATOR_LINE = /^\uFEFF?sep=(.)\r?\n/i;
 

@@ -1,6 +1,6 @@
 import { keysOf } from '../../check/typed-object';
 import { MM_PER_IN } from '../../units/factors';
-import { csvLines } from '../../check/csv-lines';
+import { csvLinesWithoutNotes } from '../../check/csv-lines';
 import type { WeatherDay } from '../../schema-types';
 import type { UnitSystem } from '../../units/rate-units';
 import { isDay } from '../../units/day-text';
@@ -46,7 +46,7 @@ const MOST_FAULTS = 20;
  * @throws InputError for more lines than days were ever kept
  */
 export function readWeatherCsv(text: string, units: UnitSystem): WeatherText {
-	const rows = csvLines(text, MOST_LINES).filter(({ cells }) => !cells[0]!.startsWith('#'));
+	const rows = csvLinesWithoutNotes(text, MOST_LINES);
 	const [heading, ...lines] = rows;
 	if (!heading || lines.length === 0) {
 		return {

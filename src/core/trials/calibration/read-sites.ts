@@ -1,4 +1,4 @@
-import { csvLines } from '../../check/csv-lines';
+import { csvLinesWithoutNotes } from '../../check/csv-lines';
 import type { CalibrateRequest } from '../../schema-types';
 
 type Site = CalibrateRequest['observations'][number];
@@ -26,7 +26,7 @@ const MOST_YIELD = 1_000_000;
  * headings; without headings test, relative yield and site. Lines that begin with # are notes; no line is left out unsaid.
  */
 export function readSites(text: string): SitesText {
-	const rows = csvLines(text).filter(({ cells }) => !cells[0]!.startsWith('#'));
+	const rows = csvLinesWithoutNotes(text);
 	const [first] = rows;
 	if (!first) return { sites: [], faults: [] };
 	const named = first.cells.some((cell) => cell !== '' && Number.isNaN(Number(cell))) && isHeading(first.cells);

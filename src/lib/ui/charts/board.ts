@@ -16,6 +16,8 @@ export const PLOT = {
 	nitrogenHeight: 230
 } as const;
 
+/** Days, stages and passes stand over the plots by `xOf`: labels must not push these off their axis. */
+const ON_THE_AXIS = { ...MARGIN, outerBoundsMode: 'none' } as const;
 const NITROGEN = '#4b3f94';
 const WATER = '#9db3c1';
 /** A curve without steps is drawn by every so many days. */
@@ -37,7 +39,7 @@ export function weatherChart({ axis: time, days }: BoardYear, units: UnitSystem)
 	});
 	return {
 		animation: false,
-		grid: { ...PLOT.weather, ...MARGIN },
+		grid: { ...PLOT.weather, ...ON_THE_AXIS },
 		xAxis: { type: 'value', min: 0, max: time.days, show: false },
 		yAxis: [
 			scale(units === 'us' ? 'soil, F' : 'soil, C', soil, 'left'),
@@ -96,7 +98,7 @@ export function nitrogenBase({ axis: time, capacity }: BoardYear, unit: RunAnswe
 	}));
 	return {
 		animation: false,
-		grid: { ...PLOT.nitrogen, ...MARGIN },
+		grid: { ...PLOT.nitrogen, ...ON_THE_AXIS },
 		xAxis: { type: 'value', min: 0, max: time.days, show: false },
 		yAxis: { ...axis(`N, ${unit}`, 0, 100), nameGap: 38 },
 		series: [

@@ -1,4 +1,4 @@
-import { csvLines } from '../../../check/csv-lines';
+import { csvLinesWithoutNotes } from '../../../check/csv-lines';
 import type { Observation } from '../../../schema-types';
 
 /** A line of a pasted trial that cannot be read, and why. */
@@ -30,7 +30,7 @@ const MOST_YIELD = 1_000_000;
  * there is one; columns by their headings, or in this order where there are none. Lines that begin with # are notes.
  */
 export function readObservations(text: string): TrialText {
-	const rows = csvLines(text).filter(({ cells }) => !cells[0]!.startsWith('#'));
+	const rows = csvLinesWithoutNotes(text);
 	if (rows.length === 0) return { observations: [], faults: [] };
 	const first = rows[0]!;
 	const hasHeading = first.cells.some((cell) => cell !== '' && Number.isNaN(Number(cell)));
