@@ -24,9 +24,11 @@ export default defineConfig({
 	test: {
 		include: ['src/**/*.test.ts', 'cli/**/*.test.ts'],
 		globalSetup: './scripts/build-bundles.js',
+		setupFiles: './scripts/leave-nothing.ts',
 		// Modules keep nothing that a test could leave behind: loaded once for all files, not anew for each.
 		isolate: false,
 		// Generous: other work may take most of a two-core machine.
-		testTimeout: 240_000
+		testTimeout: 240_000,
+		hookTimeout: 240_000
 	}
 });

@@ -20,6 +20,8 @@ rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS);
 
 const count = { passed: 0, failed: 0 };
+/** Named once more at the end, where they are looked for. */
+const failed = [];
 const steps = [
 	['types from the schemas', 'npm', ['run', '--silent', 'prepare']],
 	['formatting', 'npx', ['--no-install', 'prettier', '--check', '.', '--log-level', 'warn']],
@@ -39,6 +41,7 @@ for (const [name, command, args] of steps) step(name, command, args);
 
 addUnit();
 addBrowser();
+for (const one of failed) console.log(`failed: ${one}`);
 console.log(`${count.passed} passed, ${count.failed} failed`);
 process.exitCode = count.failed > 0 ? 1 : 0;
 
@@ -49,23 +52,39 @@ function step(name, command, args) {
 	const { status } = spawnSync(command, args, { stdio: 'inherit' });
 	console.log(`== ${name}: ${status === 0 ? 'ok' : 'FAILED'}, ${Math.round((Date.now() - start) / 1000)} s`);
 	count[status === 0 ? 'passed' : 'failed']++;
+	if (status !== 0) failed.push(name);
 }
 
 function addUnit() {
 	const file = path.join(RESULTS, 'unit.json');
 	if (!existsSync(file)) return;
-	const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(file, 'utf8'));
+	const { numPassedTests, numFailedTests, testResults } = JSON.parse(readFileSync(file, 'utf8'));
 	count.passed += numPassedTests;
 	count.failed += numFailedTests;
+	for (const { name, status, message, assertionResults } of testResults) {
+		if (status !== 'failed') continue;
+		const file = path.relative('.', name);
+		const tests = assertionResults.filter((one) => one.status === 'failed');
+		for (const test of tests) failed.push(`${file}: ${test.fullName}`);
+		if (tests.length > 0) continue;
+		// Its tests were not even begun: they are missing from the count.
+		count.failed++;
+		failed.push(`${file}: ${message}`);
+	}
 }
 
 function addBrowser() {
 	const file = path.join(RESULTS, 'e2e.json');
 	if (!existsSync(file)) return;
-	const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+	const { stats, suites } = JSON.parse(readFileSync(file, 'utf8'));
 	count.passed += stats.expected + stats.flaky;
 	if (stats.flaky > 0) console.log(`${stats.flaky} browser tests passed at the second try, named above as flaky`);
 	count.failed += stats.unexpected;
+	for (const spec of suites.flatMap(specsOf)) if (!spec.ok) failed.push(`${spec.file}: ${spec.title}`);
+}
+
+function specsOf({ specs, suites = [] }) {
+	return [...specs, ...suites.flatMap(specsOf)];
 }
 
 /** Installs missing programs from Debian where this is allowed; else says in one line what to install. */

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { OpenFields } from '../core/rates/open-fields';
 import type { FitRequest, PlacedPoint } from '../core/schema-types';
 import { cornRequest, library } from '../core/testing.test-help';
@@ -31,9 +31,6 @@ const ask = (data: unknown) => scope.onmessage({ data });
 /** Lets the steps between two answers run, until one of the kind has come. */
 const until = (kind: string, replies: readonly { kind: string }[]) =>
 	vi.waitFor(() => expect(replies.map((reply) => reply.kind)).toContain(kind), { timeout: 60_000, interval: 5 });
-
-beforeEach(() => vi.unstubAllGlobals());
-afterEach(() => vi.unstubAllGlobals());
 
 const FIELD: Shape = {
 	type: 'Polygon',

@@ -100,7 +100,6 @@ test('a file that nobody waits for any more is left, and nothing of it stays beh
 	await expect.poll(() => folders().length).toBeGreaterThan(0);
 	waiting.abort();
 	await left;
-	vi.unstubAllEnvs();
 	expect(folders()).toEqual([]);
 	rmdirSync(place);
 });
