@@ -195,18 +195,22 @@
 		padding: 0 0.25rem;
 	}
 	.right {
+		min-width: 0;
 		margin-left: auto;
 		display: flex;
 		gap: 1.1rem;
 		align-items: center;
 	}
-	.undo {
+	.undo,
+	.right [role='status'] {
+		min-width: 0;
 		max-width: min(22rem, 60vw);
 		overflow: hidden;
 		text-overflow: ellipsis;
 		white-space: nowrap;
 	}
 	.cautions {
+		white-space: nowrap;
 		border: 1px solid var(--accent);
 		color: var(--accent-ink);
 		padding: 0 0.45rem;
@@ -224,11 +228,6 @@
 		background: var(--sheet);
 		padding: 0.4rem 0.8rem;
 		z-index: 60;
-	}
-	@media (min-width: 1100px) and (max-width: 1500px) {
-		.undo {
-			max-width: 11rem;
-		}
 	}
 	/* On a phone: name, field and menu in one bar; the year and what is open in a thin line under it. */
 	@media (max-width: 700px) {
@@ -254,17 +253,21 @@
 			grid-row: 2;
 			justify-content: flex-end;
 			gap: 0.3rem 0.9rem;
-			min-width: 0;
-		}
-		.undo {
-			max-width: 8.5rem;
+			/* Beside the year. */
+			max-width: calc(100vw - 9rem);
 		}
 	}
+	/* One bar: what can be undone takes the room that is left. */
 	@media (min-width: 1100px) {
 		.top {
+			flex-wrap: nowrap;
 			position: sticky;
 			top: 0;
 			z-index: 45;
+		}
+		.top > :not(.right),
+		.right > :not(.undo, [role='status']) {
+			flex: none;
 		}
 		.beside {
 			padding-right: 400px;

@@ -6,7 +6,15 @@ import { passCost } from '../plan/pass/pass-cost';
 import { passNutrient, passNutrientFigure, poundsPerAcre } from '../plan/pass/pass-nutrients';
 import { endOf, shareOf, standingApplications, type RecordedPass } from './recorded-pass';
 import { partText } from './part-text';
-import { appliedOf, asTheGroundMeets, isUnderWay, passOfPart, whatHappened, wholePass } from './what-happened';
+import {
+	appliedOf,
+	asTheGroundMeets,
+	isUnderWay,
+	onTheirDays,
+	passOfPart,
+	whatHappened,
+	wholePass
+} from './what-happened';
 
 const urea = library.products.find(({ id }) => id === 'urea')!;
 const plan: Pass = {
@@ -65,6 +73,12 @@ describe('a season as it went', () => {
 	const load = recorded(entry('a', { acres: 30 }));
 	it('is its loads and the rest, which together are the mean over the field', () => {
 		const [on, rest] = whatHappened([load]);
+		expect(
+			onTheirDays([
+				{ plan, doneOn: '2027-04-22' },
+				{ plan, doneOn: null }
+			]).map(({ date }) => date)
+		).toEqual(['2027-04-22', plan.date]);
 		expect(on).toMatchObject({ doneOn: '2027-04-20', plan: { id: 'p/1', rate: 210, share: 0.375 } });
 		expect(rest).toMatchObject({ doneOn: null, plan: { id: 'p', rate: 200, share: 0.625 } });
 		// 210 lb on 30 acres and 200 lb on 50: 16,300 lb over 80 acres, 46 % of it nitrogen.

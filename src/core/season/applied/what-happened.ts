@@ -31,6 +31,11 @@ function partsOf({ plan, doneOn, applications }: RecordedPass): BookedPass[] {
 	return doneOn !== null || left <= 0 ? applied : [...applied, { plan: { ...plan, share: left }, doneOn: null }];
 }
 
+/** A season as it went, each pass on the day on which it was applied; those that are open on their planned ones. */
+export function onTheirDays(season: readonly BookedPass[]): Pass[] {
+	return season.map(({ plan, doneOn }) => (doneOn === null ? plan : { ...plan, date: doneOn }));
+}
+
 /** Of a season as it went, what is on the field. */
 export function appliedOf(season: readonly BookedPass[]): Pass[] {
 	return season.flatMap(({ plan, doneOn }) => (doneOn === null ? [] : [plan]));

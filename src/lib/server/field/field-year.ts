@@ -15,7 +15,7 @@ import { isSandy } from '../../../core/reading/soil/light-soil';
 import { isBefore, type BookedPass } from '../../../core/season/propose/nitrogen-programme';
 import { scheduleFor } from '../../../core/season/schedule/schedule-for';
 import { anchoredStages } from '../../../core/season/stages/anchored-stages';
-import { wholePass } from '../../../core/season/applied/what-happened';
+import { onTheirDays, wholePass } from '../../../core/season/applied/what-happened';
 import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
 import { productOf, type PlanContext } from '../../../core/season/plan/plan-context';
 import { seasonDebt } from '../../../core/season/plan/season-debt';
@@ -104,7 +104,7 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	const settled = choices.map((choice) => chosenRate(choice, answer.rates));
 	const chosen = settled.filter((one) => one !== undefined);
 	const context = planContext(library, records, site, answer, chosen, today);
-	const plans = passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan));
+	const plans = onTheirDays(passes);
 	const costOf = (pass: Pass) => passCost(pass, productOf(pass, library.products), (item) => prices.get(item));
 	const costs = new Map(plans.map((pass) => [pass.id, costOf(wholePass(pass))]));
 	let checks: readonly PassCheck[] | undefined;

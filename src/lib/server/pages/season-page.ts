@@ -43,7 +43,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 	/** How strong a leaf spray is, with what goes on in its trip. */
 	const sprayOf = (plan: Pass) =>
 		plan.placement === 'leaf' ? sprayStrength(plan, productOf(plan, products), crop, tripOf(plan, plans)) : undefined;
-	const kind = KINDS.find((one) => one === weather) ?? 'normal';
+	const kind = kindOf(weather);
 	return {
 		...base,
 		season: {
@@ -84,6 +84,18 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 			}))
 		}
 	};
+}
+
+/** What the board of a field stands on; undefined without a sample, a crop or a goal. */
+export function seasonGround(desk: Desk, address: FieldAddress, weather: string | null) {
+	const { field, advice } = desk.fieldYear(address);
+	if (!advice) return undefined;
+	const { units } = field;
+	return { units, ground: boardGround(advice, kindOf(weather), units, desk.library) };
+}
+
+function kindOf(weather: string | null): YearKind {
+	return KINDS.find((one) => one === weather) ?? 'normal';
 }
 
 export type SeasonPage = ReturnType<typeof seasonPage>;

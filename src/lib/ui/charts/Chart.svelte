@@ -12,14 +12,18 @@
 		onCanvas?: boolean;
 		/** What moves, merged into the option: series are told apart by their id. */
 		live?: EChartsCoreOption;
+		/** An SVG of it by the server, shown until the chart itself is there. */
+		drawn?: string;
+		/** The chart itself is not loaded yet: what was drawn is enough, or on its way. */
+		still?: boolean;
 	}
-	const { option, label, height = '240px', onCanvas = false, live }: Props = $props();
+	const { option, label, height = '240px', onCanvas = false, live, drawn, still = false }: Props = $props();
 	let element = $state<HTMLDivElement>();
 	let chart = $state.raw<EChartsType>();
 
 	$effect(() => {
 		const target = element;
-		if (!target) return;
+		if (!target || still) return;
 		let gone = false;
 		let made: EChartsType | undefined;
 		const resizing = new ResizeObserver(() => made?.resize());
@@ -47,12 +51,24 @@
 	});
 </script>
 
-<div bind:this={element} style:height role="img" aria-label={label}></div>
+<div class="chart" style:height role="img" aria-label={label}>
+	<div class="live" bind:this={element}></div>
+	{#if drawn && !chart}
+		<!-- Nothing that anybody typed is in it: names of axes, numbers, paths. -->
+		<!-- eslint-disable-next-line svelte/no-at-html-tags -->
+		{@html drawn}
+	{/if}
+</div>
 
 <style>
-	div {
+	.chart {
+		position: relative;
 		width: 100%;
 		/* What is drawn anew inside must not lay out the page again. */
 		contain: strict;
+	}
+	.live {
+		position: absolute;
+		inset: 0;
 	}
 </style>

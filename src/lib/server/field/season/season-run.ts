@@ -3,6 +3,7 @@ import { valueIfKnown } from '../../../../core/figure/figure';
 import { mineralNitrogen } from '../../../../core/reading/soil/mineral-nitrogen';
 import { readOrganicMatter } from '../../../../core/reading/soil/organic-matter';
 import { readSoilPh } from '../../../../core/reading/soil/ph-scale';
+import { onTheirDays } from '../../../../core/season/applied/what-happened';
 import type { YearKind } from '../../../../core/season/weather/generate-weather';
 import type { SeasonRequest } from '../../../../core/schema-types';
 import type { UnitSystem } from '../../../../core/units/rate-units';
@@ -36,6 +37,6 @@ export function seasonRequestOf(season: PlannedSeason, kind: YearKind, units: Un
 				: {})
 		}),
 		...(site.irrigation ? { irrigation: site.irrigation } : {}),
-		passes: passes.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan))
+		passes: onTheirDays(passes)
 	};
 }

@@ -6,15 +6,17 @@
 	import type { Pass } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
 	import { inSystem, type UnitSystem } from '$core/units/rate-units';
-	import Chart from '../../charts/Chart.svelte';
-	import { nitrogenBase, nitrogenLive, PLOT, weatherChart } from '../../charts/board';
+	import { PLOT } from '../../charts/board/board';
 	import { labelsThatFit, lanesOf } from './lanes';
 	import type { BoardGround, BoardYear, LiveSeason } from '$core/season/live/live-season';
 	import { wholePass } from '$core/season/applied/what-happened';
 	import PassCard from './PassCard.svelte';
+	import PlotsOfYear from './PlotsOfYear.svelte';
 	import { dateAt, MARGIN, monthsOn, xOf } from './time-axis';
 
 	interface Props {
+		/** Where the server draws the plots of this year, but for their width. */
+		plots: string;
 		ground: BoardGround;
 		year: BoardYear;
 		live: LiveSeason;
@@ -29,7 +31,7 @@
 		keep: () => Promise<void>;
 		drop: () => void;
 	}
-	const { ground, year, live, kept, shown, done, units, selected, choose, show, keep, drop }: Props = $props();
+	const { plots, ground, year, live, kept, shown, done, units, selected, choose, show, keep, drop }: Props = $props();
 
 	const LANE = 50;
 	/** Room for the stages alone, where no nitrogen is drawn, pixels. */
@@ -47,9 +49,6 @@
 	const x = (date: string) => xOf(year.axis, date, width);
 
 	const unit = $derived(live.run?.unit ?? (units === 'us' ? 'lb/ac' : 'kg/ha'));
-	const weather = $derived(weatherChart(year, units));
-	const base = $derived(nitrogenBase(year, unit));
-	const moving = $derived(live.run ? nitrogenLive(year, live.run) : undefined);
 
 	const stages = $derived(
 		year.stages
@@ -95,6 +94,9 @@
 		return pass.share === undefined ? what : `${what} on ${formatNumber(100 * pass.share, '%')} %`;
 	}
 
+	/** Whoever reaches for the board may move a pass next. */
+	const loadCharts = () => void import('../../charts/on-canvas');
+
 	const label = $derived.by(() => {
 		const { takenUp = 0, wanted = 0, shortDays = 0 } = live.run?.balance ?? {};
 		const whole = (value: number) => formatNumber(Math.round(value), unit);
@@ -111,7 +113,15 @@
 		<span><i class="taken"></i>N uptake</span>
 	{/if}
 </div>
-<div class="board" bind:clientWidth={width} style:height={`${height}px`}>
+<div
+	class="board"
+	role="group"
+	aria-label="The season's plots and passes"
+	bind:clientWidth={width}
+	style:height={`${height}px`}
+	onpointerenter={loadCharts}
+	onfocusin={loadCharts}
+>
 	{#if best}
 		<div
 			class="window"
@@ -139,19 +149,9 @@
 	{#each months as month (month.x)}
 		<span class="month small" style:left={`${month.x}px`} style:top={`${monthsAt}px`}>{month.name}</span>
 	{/each}
-	<div class="chart" style:top="0">
-		<Chart
-			option={weather}
-			onCanvas
-			height={`${PLOT.weatherHeight}px`}
-			label="Soil temperature and rain over the season."
-		/>
-	</div>
-	{#if live.run}
-		<div class="chart" style:top={`${PLOT.weatherHeight}px`}>
-			<Chart option={base} live={moving} onCanvas height={`${PLOT.nitrogenHeight}px`} {label} />
-		</div>
-	{/if}
+	{#key plots}
+		<PlotsOfYear address={plots} {year} run={live.run} {units} {label} />
+	{/key}
 	{#each shown as pass, at (pass.id)}
 		{@const day = x(pass.date)}
 		{@const right = atRight(day)}
@@ -217,11 +217,6 @@
 		overflow: hidden;
 		/* What moves inside must not lay out or paint the page again. */
 		contain: layout paint;
-	}
-	.chart {
-		position: absolute;
-		left: 0;
-		right: 0;
 	}
 	.window,
 	.stage,

@@ -5,7 +5,7 @@
 	import { stageText } from '$core/season/stages/stage-dates';
 	import { stagesOfYear } from '$core/season/stages/stages-of-year';
 	import { passKept, passMoved, programmeTaken, remedyTaken, type PlanChange } from '$core/season/plan/plan-change';
-	import { wholePass } from '$core/season/applied/what-happened';
+	import { onTheirDays, wholePass } from '$core/season/applied/what-happened';
 	import { tripOf } from '$core/season/plan/trips';
 	import type { Pass, Remedy } from '$core/schema-types';
 	import { inSystem } from '$core/units/rate-units';
@@ -42,7 +42,7 @@
 	const planned = $derived(records.filter(({ doneOn }) => doneOn === null).length);
 	const done = $derived(new Set(records.filter(({ doneOn }) => doneOn !== null).map(({ plan }) => plan.id)));
 
-	const kept = $derived(records.map(({ plan, doneOn }) => (doneOn ? { ...plan, date: doneOn } : plan)));
+	const kept = $derived(onTheirDays(records));
 	/** Applied passes stay where they are, also where the rest of their trip moves. */
 	const open = $derived(kept.filter(({ id }) => !done.has(id)));
 	const shown = $derived(withMoved(kept, moved));
@@ -127,6 +127,7 @@
 		<div class="desk">
 			<section aria-label="The board">
 				<Board
+					plots={`/field/${data.fieldId}/${data.year}/season/plots?weather=${season.ground.kind}`}
 					ground={season.ground}
 					{year}
 					{live}

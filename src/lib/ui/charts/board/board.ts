@@ -4,8 +4,8 @@ import { DAY_MS, KG_HA_PER_LB_AC } from '$core/units/factors';
 import { rainIn, warmthIn } from '$core/units/weather-units';
 import type { UnitSystem } from '$core/units/rate-units';
 import type { BoardYear } from '$core/season/live/live-season';
-import { MARGIN } from '../season/board/time-axis';
-import { axis, look, roundEnds, text } from './look';
+import { MARGIN } from '../../season/board/time-axis';
+import { axis, look, roundEnds, text } from '../look';
 import { COLD_SOIL_C } from '$core/season/plan/usual-values';
 
 /** Where the plots stand in their charts, and how high these are, pixels. */
@@ -49,7 +49,7 @@ export function weatherChart({ axis: time, days }: BoardYear, units: UnitSystem)
 			{
 				type: 'bar',
 				yAxisIndex: 1,
-				data: shown.map(({ date, rainMm }) => [x(date), water(rainMm)]),
+				data: shown.filter(({ rainMm }) => rainMm > 0).map(({ date, rainMm }) => [x(date), water(rainMm)]),
 				barWidth: 2,
 				itemStyle: { color: WATER }
 			},
@@ -92,10 +92,7 @@ export function nitrogenBase({ axis: time, capacity }: BoardYear, unit: RunAnswe
 		offset: [8, 0],
 		fontSize: 11
 	};
-	const holds = capacity?.map((pounds, day) => ({
-		value: [day, inUnit(pounds, unit)],
-		...(day === 0 ? { label } : {})
-	}));
+	const holds = capacity?.map((pounds, day) => [day, inUnit(pounds, unit)]) ?? [];
 	return {
 		animation: false,
 		grid: { ...PLOT.nitrogen, ...ON_THE_AXIS },
@@ -108,7 +105,10 @@ export function nitrogenBase({ axis: time, capacity }: BoardYear, unit: RunAnswe
 			line(
 				'holds',
 				{ color: look.stop, type: 'dashed', width: 1.3 },
-				{ data: holds ?? [], symbol: 'circle', symbolSize: 0.1, showSymbol: true, showAllSymbol: true }
+				{
+					data: holds,
+					markPoint: { symbol: 'circle', symbolSize: 0.1, data: holds.slice(0, 1).map((coord) => ({ coord, label })) }
+				}
 			)
 		]
 	};
