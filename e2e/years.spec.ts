@@ -32,6 +32,7 @@ test('the book over the years: by field, grower and as a whole; a wrong year is 
 	const words = execFileSync('pdftotext', ['-layout', await printed.path(), '-'], { encoding: 'utf8' });
 	expect(words).toMatch(/The book from 2024 to 2026/);
 	expect(words).toMatch(/Quillet Bros\s+2026/);
+	expect(words).toContain('Quillet Bros: balance of the year, lb/ac');
 	await page.getByLabel('From').fill('2030');
 	await page.getByRole('button', { name: 'Show' }).click();
 	await expect(page.getByRole('alert')).toHaveText('The first year must not be after the last; got 2030 to 2026.');

@@ -3,7 +3,7 @@
 	import { Button, ContentSwitcher, Switch, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
-	import type { Balanced } from '$core/season/plan/balance/nutrient-balance';
+	import { MAIN_BALANCED } from '$core/season/plan/balance/nutrient-balance';
 	import { EXCESS_N_LB } from '$core/season/plan/balance/book-year';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { quantityIn } from '$core/units/amount-text';
@@ -32,9 +32,9 @@
 	const whole = (value: number) => formatNumber(Math.round(value) + 0, 'lb/ac');
 	const unit = $derived(unitInSystem('lb/ac', data.units));
 	const query = $derived(`by=${data.by}&from=${data.from}&to=${data.to}`);
-	/** Magnesium stands in the CSV. */
-	const SHOWN = ['N', 'P2O5', 'K2O', 'S'] as const satisfies readonly Balanced[];
-	const shown = $derived(SHOWN.filter((nutrient) => data.lines.some(({ balance }) => balance[nutrient] !== undefined)));
+	const shown = $derived(
+		MAIN_BALANCED.filter((nutrient) => data.lines.some(({ balance }) => balance[nutrient] !== undefined))
+	);
 	/** Bushels of one crop and tons of another are no mean. */
 	const harvestColumn: Column<Line>[] = $derived(
 		data.by === 'field'

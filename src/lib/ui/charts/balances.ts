@@ -1,4 +1,6 @@
 import type { EChartsCoreOption } from 'echarts/core';
+import type { Balanced } from '$core/season/plan/balance/nutrient-balance';
+import { valueInSystem, type UnitSystem } from '$core/units/rate-units';
 import { axis, look, roundEnds } from './look';
 import { lineLook } from './outlook';
 
@@ -6,6 +8,40 @@ import { lineLook } from './outlook';
 export interface BalanceLine {
 	nutrient: string;
 	points: readonly { year: number; value: number | undefined }[];
+}
+
+/** Means by acres of all fields of a grower, or of the book, in a year; lb/ac. */
+export interface YearOfBalances {
+	name: string;
+	year: number;
+	balance: Partial<Record<Balanced, number>>;
+}
+
+const isKnown = ({ balance }: YearOfBalances) => Object.values(balance).some((value) => value !== undefined);
+
+/** Of whom balances are drawn: one year with a balance alone is no line. */
+export function namesDrawn(years: readonly YearOfBalances[]): string[] {
+	const count = new Map<string, number>();
+	for (const { name } of years.filter(isKnown)) count.set(name, (count.get(name) ?? 0) + 1);
+	return [...count].filter(([, most]) => most > 1).map(([name]) => name);
+}
+
+/** The balances of one of them, in the units, from the first year that has one to the last. */
+export function balanceLines(
+	years: readonly YearOfBalances[],
+	name: string,
+	nutrients: readonly Balanced[],
+	units: UnitSystem
+): BalanceLine[] {
+	const all = years.filter((one) => one.name === name).sort((a, b) => a.year - b.year);
+	const own = all.slice(all.findIndex(isKnown), all.findLastIndex(isKnown) + 1);
+	return nutrients.map((nutrient) => ({
+		nutrient,
+		points: own.map(({ year, balance }) => {
+			const value = balance[nutrient];
+			return { year, value: value === undefined ? undefined : valueInSystem(value, 'lb/ac', units) };
+		})
+	}));
 }
 
 /** What went on less what came off, year by year, a line for each nutrient about the line of nought. */

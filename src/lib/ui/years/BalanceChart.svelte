@@ -1,37 +1,24 @@
 <!-- The balances of one grower, or of the whole book, drawn over the years. -->
 <script lang="ts">
 	import type { Balanced } from '$core/season/plan/balance/nutrient-balance';
-	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
-	import { balancesChart } from '../charts/balances';
+	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { balanceLines, balancesChart, namesDrawn, type YearOfBalances } from '../charts/balances';
 	import Chart from '../charts/Chart.svelte';
 	import { lineLook } from '../charts/outlook';
 	import Choice from '../forms/Choice.svelte';
 
 	interface Props {
-		/** Means by acres of all fields of a grower, or of the book, in a year; lb/ac. */
-		lines: readonly { name: string; year: number; balance: Partial<Record<Balanced, number>> }[];
+		lines: readonly YearOfBalances[];
 		nutrients: readonly Balanced[];
 		units: UnitSystem;
 	}
 	const { lines, nutrients, units }: Props = $props();
 
 	let wanted = $state<string>();
-	/** One year alone is no line. */
-	const names = $derived(
-		[...new Set(lines.map(({ name }) => name))].filter((one) => lines.filter(({ name }) => name === one).length > 1)
-	);
+	const names = $derived(namesDrawn(lines));
 	const name = $derived(names.find((one) => one === wanted) ?? names[0]);
-	const own = $derived(lines.filter((line) => line.name === name).sort((a, b) => a.year - b.year));
 	const unit = $derived(unitInSystem('lb/ac', units));
-	const drawn = $derived(
-		nutrients.map((nutrient) => ({
-			nutrient,
-			points: own.map(({ year, balance }) => {
-				const value = balance[nutrient];
-				return { year, value: value === undefined ? undefined : valueInSystem(value, 'lb/ac', units) };
-			})
-		}))
-	);
+	const drawn = $derived(name === undefined ? [] : balanceLines(lines, name, nutrients, units));
 	const said = $derived(
 		drawn
 			.map(({ nutrient, points }) => {

@@ -11,6 +11,8 @@ import { broughtInYear } from '../../../water/irrigation';
 /** The nutrients that are balanced. */
 export const BALANCED = ['N', 'P2O5', 'K2O', 'S', 'Mg'] as const;
 export type Balanced = (typeof BALANCED)[number];
+/** Those whose balance over the years is shown; magnesium stands in the tables that go out. */
+export const MAIN_BALANCED = ['N', 'P2O5', 'K2O', 'S'] as const satisfies readonly Balanced[];
 
 /** What the book holds of a year. */
 export interface YearRecord {

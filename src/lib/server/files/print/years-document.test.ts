@@ -64,4 +64,25 @@ describe('the book over the years on paper', () => {
 		const rest = (({ cost: _cost, ...others }: Line): Line => others)(line);
 		expect(rowsOf(print([rest]))[1]).toContain('price missing');
 	});
+
+	it('has charts under the table, two beside each other, each line by its name and dash', () => {
+		const keys = [
+			{ nutrient: 'N', color: '#1f5f4a', type: 'solid' },
+			{ nutrient: 'P2O5', color: '#b2521a', type: 'dashed' }
+		];
+		const charts = ['A', 'B', 'C'].map((name) => ({ name, svg: '<svg/>', keys }));
+		const { content } = yearsDocument(
+			{ from: 2024, to: 2026, by: 'grower', units: 'us', lines: [line] },
+			'2026-11-23',
+			charts
+		);
+		const rows = (content as { columns?: { stack: unknown[] }[] }[]).slice(-2).map(({ columns }) => columns!);
+		expect(rows.map((columns) => columns.length)).toEqual([2, 1]);
+		const [title, legend, chart] = rows[1]![0]!.stack as [{ text: string }, { columns: unknown[] }, { svg: string }];
+		expect([title.text, chart.svg]).toEqual(['C: balance of the year, lb/ac', '<svg/>']);
+		const dashes = legend.columns.map(
+			(one) => (one as { columns: [{ canvas: [{ dash?: object }] }] }).columns[0].canvas[0]
+		);
+		expect(dashes.map(({ dash }) => dash !== undefined)).toEqual([false, true]);
+	});
 });

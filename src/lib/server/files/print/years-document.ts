@@ -1,6 +1,6 @@
-import type { TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { EXCESS_N_LB } from '../../../../core/season/plan/balance/book-year';
-import type { Balanced } from '../../../../core/season/plan/balance/nutrient-balance';
+import { MAIN_BALANCED } from '../../../../core/season/plan/balance/nutrient-balance';
 import { quantityIn } from '../../../../core/units/amount-text';
 import { longDate } from '../../../../core/units/day-text';
 import { formatNumber, formatQuantity } from '../../../../core/units/display';
@@ -10,17 +10,27 @@ import { ledgerLayout } from './ledger-layout';
 
 type Line = YearsPage['lines'][number];
 
-/** Magnesium stands in the CSV. */
-const PRINTED = ['N', 'P2O5', 'K2O', 'S'] as const satisfies readonly Balanced[];
+/** Balances over the years as they are drawn, with what each line is. */
+interface PrintedChart {
+	name: string;
+	svg: string;
+	keys: readonly { nutrient: string; color: string; type: string }[];
+}
+
+/** Two charts stand beside each other; they are drawn larger than they are printed, so that their letters are those of the table. */
+const CHARTS_A_ROW = 2;
+const CHART_PT = 350;
+export const DRAWN_CHART_PX = { width: 520, height: 210 } as const;
 const HEAD = { field: 'Field', grower: 'Grower', book: 'Book' };
 
 /**
- * The book over the years on paper: the table of the page, landscape. Black on white.
+ * The book over the years on paper, landscape: the table of the page, and its balances drawn.
  * @param day on which it is printed, YYYY-MM-DD
  */
 export function yearsDocument(
 	{ from, to, by, lines, units }: Pick<YearsPage, 'from' | 'to' | 'by' | 'lines' | 'units'>,
-	day: string
+	day: string,
+	charts: readonly PrintedChart[] = []
 ): TDocumentDefinitions {
 	const title = from === to ? `The book of ${from}` : `The book from ${from} to ${to}`;
 	const unit = unitInSystem('lb/ac', units);
@@ -31,7 +41,7 @@ export function yearsDocument(
 		'Harvest',
 		'Of goal',
 		'N applied',
-		...PRINTED.map((nutrient) => `${nutrient} balance`),
+		...MAIN_BALANCED.map((nutrient) => `${nutrient} balance`),
 		'Running P2O5',
 		'Running K2O',
 		'Cost, an acre',
@@ -78,7 +88,44 @@ export function yearsDocument(
 							margin: [0, 8, 0, 0] as [number, number, number, number]
 						}
 					]
-				: [])
+				: []),
+			...chartRows(charts, unit)
+		]
+	};
+}
+
+function chartRows(charts: readonly PrintedChart[], unit: string): Content[] {
+	const starts = charts.flatMap((_, at) => (at % CHARTS_A_ROW === 0 ? [at] : []));
+	return starts.map((start) => ({
+		unbreakable: true,
+		margin: [0, 12, 0, 0],
+		columnGap: 20,
+		columns: charts.slice(start, start + CHARTS_A_ROW).map(({ name, svg, keys }) => ({
+			width: CHART_PT,
+			stack: [
+				{ text: `${name}: balance of the year, ${unit}`, bold: true, fontSize: 9.5 },
+				{ columns: keys.map(keyOf), columnGap: 10, margin: [0, 3, 0, 2] },
+				{ svg, width: CHART_PT }
+			]
+		}))
+	}));
+}
+
+/** Dashes of a line's look, points. */
+const DASHES: Record<string, { length: number; space: number }> = {
+	dashed: { length: 4, space: 3 },
+	dotted: { length: 1.5, space: 1.5 }
+};
+
+function keyOf({ nutrient, color, type }: PrintedChart['keys'][number]): Column {
+	const dash = DASHES[type];
+	const line = { type: 'line' as const, x1: 0, y1: 5, x2: 18, y2: 5, lineWidth: 2, lineColor: color };
+	return {
+		width: 'auto',
+		columnGap: 4,
+		columns: [
+			{ width: 18, canvas: [dash ? { ...line, dash } : line] },
+			{ width: 'auto', text: nutrient, color, bold: true }
 		]
 	};
 }
@@ -97,7 +144,7 @@ function cells(line: Line, units: UnitSystem): TableCell[] {
 		{ text: harvested === undefined ? '' : quantityIn(units, harvested, yieldUnit).replace(/\/\w+$/, '') },
 		{ text: ofGoal === undefined ? '' : `${Math.round(ofGoal * 100)} %` },
 		{ text: pounds(line.appliedN) },
-		...PRINTED.map((nutrient) => ({
+		...MAIN_BALANCED.map((nutrient) => ({
 			text: pounds(balance[nutrient]),
 			bold: nutrient === 'N' && line.band === 'high'
 		})),
