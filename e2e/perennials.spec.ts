@@ -53,7 +53,7 @@ test('from an empty block to the sheet: rates on four bases, doses that follow b
 	await block.getByLabel('Between plants, ft').fill('3');
 	await block.getByLabel('Treated strip, ft').fill('12');
 	await block.getByRole('button', { name: 'Save the block' }).click();
-	await expect(block).toContainText('The year planted “last year” must be a year such as 2021.');
+	await expect(block).toContainText('Year planted “last year” must be a whole number from 1900 to 2150.');
 	await block.getByLabel('Year planted').fill('2023');
 	await block.getByRole('button', { name: 'Save the block' }).click();
 	await expect(block).toContainText('the treated strip (12) is wider than the rows are apart (10)');

@@ -70,7 +70,7 @@ function boundsOf(definition: JSONSchema): Record<string, Record<string, unknown
 
 const constants = Object.entries(definitions).flatMap(([key, definition]) => {
 	const bounds = boundsOf(definition);
-	const title = key.split(':')[1];
+	const title = key.split(':')[1] ?? definition.title;
 	return title && Object.keys(bounds).length > 0
 		? [`export const ${title}Bounds = ${JSON.stringify(bounds)} as const;`]
 		: [];

@@ -1,9 +1,12 @@
 <script lang="ts">
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import { keysOf } from '$core/check/typed-object';
 	import type { HouseRules, NoGo } from '$core/schema-types';
+	import { OwnCeilingBounds } from '$core/schema-types/bounds';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
-	import { numberOrUndefined } from '$lib/ui/forms/numbers';
+	import { typedNumbers } from '$lib/ui/forms/number-within';
+	import NumberField from '$lib/ui/forms/NumberField.svelte';
 	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
@@ -20,8 +23,8 @@
 	});
 	let ceiling = $state(
 		untrack(() => ({
-			usual: data.rules.besideSeed ? String(data.rules.besideSeed.lbAc) : '',
-			sandy: data.rules.besideSeed ? String(data.rules.besideSeed.sandyLbAc) : ''
+			lbAc: String(data.rules.besideSeed?.lbAc ?? ''),
+			sandyLbAc: String(data.rules.besideSeed?.sandyLbAc ?? '')
 		}))
 	);
 
@@ -50,16 +53,13 @@
 	}
 
 	async function keepCeiling(): Promise<void> {
-		const [lbAc, sandyLbAc] = [numberOrUndefined(ceiling.usual), numberOrUndefined(ceiling.sandy)];
-		if (lbAc === undefined || sandyLbAc === undefined || lbAc < 0 || sandyLbAc < 0) {
-			problem = `The ceilings “${ceiling.usual}” and “${ceiling.sandy}” must both be numbers of lb/ac, 0 or more.`;
-			return;
-		}
-		await keep({ ...data.rules, besideSeed: { lbAc, sandyLbAc } });
+		const besideSeed = typedNumbers(ceiling, OwnCeilingBounds, ['lbAc', 'sandyLbAc']);
+		if (typeof besideSeed === 'string') return void (problem = besideSeed);
+		await keep({ ...data.rules, besideSeed });
 	}
 
 	async function usualCeiling(): Promise<void> {
-		if (await keep({ noGo: data.rules.noGo })) ceiling = { usual: '', sandy: '' };
+		if (await keep({ noGo: data.rules.noGo })) ceiling = { lbAc: '', sandyLbAc: '' };
 	}
 </script>
 
@@ -112,20 +112,9 @@
 			(judgement). Your own ceiling takes their place; other row spacings follow in proportion.
 		</p>
 		<div class="fields">
-			<TextInput
-				size="sm"
-				labelText="Your ceiling, lb/ac"
-				inputmode="decimal"
-				placeholder={String(data.usual.lbAc)}
-				bind:value={ceiling.usual}
-			/>
-			<TextInput
-				size="sm"
-				labelText="In sandy ground, lb/ac"
-				inputmode="decimal"
-				placeholder={String(data.usual.sandyLbAc)}
-				bind:value={ceiling.sandy}
-			/>
+			{#each keysOf(ceiling) as name (name)}
+				<NumberField facts={OwnCeilingBounds[name]} placeholder={String(data.usual[name])} bind:text={ceiling[name]} />
+			{/each}
 		</div>
 		<div class="row">
 			<Button size="small" kind="tertiary" onclick={keepCeiling}>Save my ceiling</Button>

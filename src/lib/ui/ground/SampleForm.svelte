@@ -93,7 +93,7 @@
 	modalHeading="Type in a sample"
 	primaryButtonText="Save the sample"
 	secondaryButtonText="Cancel"
-	selectorPrimaryFocus="#sample-date"
+	selectorPrimaryFocus=".bx--modal-content input"
 	hasForm
 	on:click:button--secondary={close}
 	on:close={close}
@@ -160,17 +160,32 @@
 	}
 	.lines {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(440px, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(min(100%, 30rem), 1fr));
 		gap: 0.4rem 1.5rem;
 	}
 	.line {
 		display: grid;
-		grid-template-columns: 4.5rem 7rem 1fr 6.5rem;
+		grid-template-columns: 4rem 6.1rem minmax(0, 1fr) 8.7rem;
 		gap: 0.5rem;
 		align-items: center;
 		font-size: 0.9rem;
 	}
 	.line :global(input) {
 		text-align: right;
+	}
+	/* On a phone the method stands under the name. */
+	@media (max-width: 700px) {
+		.line {
+			grid-template-columns: 4.5rem minmax(0, 1fr) 8.8rem;
+		}
+		.line > :global(:nth-child(3):not(span)) {
+			grid-area: 2 / 2 / auto / -1;
+		}
+		.line > :global(span:nth-child(3)) {
+			display: none;
+		}
+		.line > :global(:nth-child(4)) {
+			grid-area: 1 / 3;
+		}
 	}
 </style>

@@ -4,10 +4,11 @@
 	import { untrack } from 'svelte';
 	import type { CropTestAction, StripZone } from '$core/schema-types';
 	import { ReferenceStripsBounds } from '$core/schema-types/bounds';
-	import { unitInSystem, valueFromSystem, type UnitSystem } from '$core/units/rate-units';
-	import { numberWithin } from '../forms/number-within';
-	import { numberOrUndefined } from '../forms/numbers';
+	import type { UnitSystem } from '$core/units/rate-units';
+	import { typedNumbers } from '../forms/number-within';
+	import NumberField from '../forms/NumberField.svelte';
 	import DayField from '../forms/days/DayField.svelte';
+	import { ASKED, emptyZone, stripFacts, stripZoneOf, type ReadBy } from './typed-strips';
 	import WalkForm from './WalkForm.svelte';
 
 	interface Props {
@@ -18,59 +19,25 @@
 	}
 	const { today, yieldUnit, units, book }: Props = $props();
 
-	const empty = () => ({ name: '', areaAcres: '', yieldWithout: '', yieldRich: '', index: '', richIndex: '' });
-	type Zone = ReturnType<typeof empty>;
-	const NAMES: Record<Exclude<keyof Zone, 'name'>, string> = {
-		areaAcres: untrack(() => `Area, ${unitInSystem('ac', units)}`),
-		yieldWithout: 'Yield without',
-		yieldRich: 'Yield with plenty',
-		index: 'Canopy index',
-		richIndex: 'Index of rich strip'
-	};
-
+	const facts = $derived(stripFacts(units));
 	let date = $state(untrack(() => today));
-	let by = $state<'yield' | 'index'>('yield');
+	let by = $state<ReadBy>('yield');
 	let efficiency = $state('');
 	let mostYield = $state('');
-	let zones = $state<Zone[]>([empty()]);
+	let zones = $state([emptyZone()]);
 	let problem = $state('');
 
-	const columns = $derived<(keyof typeof NAMES)[]>(
-		by === 'yield' ? ['areaAcres', 'yieldWithout', 'yieldRich'] : ['areaAcres', 'yieldWithout', 'index', 'richIndex']
-	);
-
-	/** A zone as it is kept, or what is wrong with it. */
-	function readZone(zone: Zone, at: number): Record<string, string | number> | string {
-		const name = zone.name.trim() || `Zone ${at + 1}`;
-		const read: Record<string, string | number> = { name };
-		for (const column of columns) {
-			const text = zone[column];
-			if (text.trim() === '' && column === 'areaAcres') continue;
-			const value = numberOrUndefined(text);
-			if (value === undefined || value < 0)
-				return `${NAMES[column]} of ${name} must be a number, 0 or more; it says “${text}”.`;
-			read[column] = column === 'areaAcres' ? valueFromSystem(value, 'ac', units) : value;
-		}
-		return read;
-	}
-
 	async function save(): Promise<void> {
-		const read = zones.map(readZone);
-		const wrong = read.find((zone) => typeof zone === 'string');
-		if (wrong !== undefined) return void (problem = wrong as string);
-		const share = numberWithin(efficiency, ReferenceStripsBounds.efficiency, 'The efficiency');
-		if (typeof share === 'string') return void (problem = share);
-		const most = numberOrUndefined(mostYield);
-		if (by === 'index' && mostYield.trim() !== '' && !(most && most > 0))
-			return void (problem = `The most this ground yields “${mostYield}” must be a number above 0.`);
+		const read: StripZone[] = [];
+		for (const [at, typed] of zones.entries()) {
+			const zone = stripZoneOf(typed, by, units, at);
+			if (typeof zone === 'string') return void (problem = zone);
+			read.push(zone);
+		}
+		const ground = typedNumbers({ efficiency, mostYield: by === 'index' ? mostYield : '' }, ReferenceStripsBounds, []);
+		if (typeof ground === 'string') return void (problem = ground);
 		problem = '';
-		const found = {
-			date,
-			zones: read as StripZone[],
-			...(share ? { efficiency: share } : {}),
-			...(by === 'index' && most ? { mostYield: most } : {})
-		};
-		if (await book({ kind: 'strips', found })) zones = [empty()];
+		if (await book({ kind: 'strips', found: { date, zones: read, ...ground } })) zones = [emptyZone()];
 	}
 </script>
 
@@ -81,21 +48,21 @@
 			<SelectItem value="yield" text={`yield, ${yieldUnit}`} />
 			<SelectItem value="index" text="canopy index" />
 		</Select>
-		<TextInput labelText="Use efficiency (usual 0.6)" placeholder="0.6" inputmode="decimal" bind:value={efficiency} />
+		<NumberField tall facts={ReferenceStripsBounds.efficiency} placeholder="0.6" bind:text={efficiency} />
 		{#if by === 'index'}
-			<TextInput labelText={`Most this ground yields, ${yieldUnit}`} inputmode="decimal" bind:value={mostYield} />
+			<NumberField tall facts={ReferenceStripsBounds.mostYield} unit={yieldUnit} bind:text={mostYield} />
 		{/if}
 	</div>
 	{#each zones as zone, at (at)}
 		<fieldset class="fields">
 			<legend>Zone {at + 1}</legend>
 			<TextInput labelText="Name" placeholder={`Zone ${at + 1}`} bind:value={zone.name} />
-			{#each columns as column (column)}
-				<TextInput labelText={NAMES[column]} inputmode="decimal" bind:value={zone[column]} />
+			{#each ASKED[by] as name (name)}
+				<NumberField tall facts={facts[name]} bind:text={zone.numbers[name]} />
 			{/each}
 		</fieldset>
 	{/each}
-	<button type="button" class="plain" onclick={() => (zones = [...zones, empty()])}>Another zone</button>
+	<button type="button" class="plain" onclick={() => (zones = [...zones, emptyZone()])}>Another zone</button>
 </WalkForm>
 
 <style>

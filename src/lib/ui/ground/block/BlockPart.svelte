@@ -3,9 +3,11 @@
 	import { Button, Checkbox, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { Answer } from '$core/figure/figure';
 	import type { Block } from '$core/schema-types';
+	import { BlockBounds } from '$core/schema-types/bounds';
 	import Quantity from '../../figure/Quantity.svelte';
 	import { save } from '../../forms/call';
-	import { blockFormOf, blockOfForm, FLOORS, WATERS } from './block-form';
+	import NumberField from '../../forms/NumberField.svelte';
+	import { blockFormOf, blockOfForm, FLOORS, numbersAsked, WATERS } from './block-form';
 
 	interface Props {
 		fieldId: string;
@@ -29,7 +31,7 @@
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const read = blockOfForm(form);
+		const read = blockOfForm(form, seen);
 		if (typeof read === 'string') return void (problem = read);
 		problem = await save('PUT /api/fields/{field}/block', { field: fieldId }, { block: read, seen });
 		if (problem === '') editing = false;
@@ -69,7 +71,7 @@
 	{#if editing}
 		<form onsubmit={keep}>
 			<div class="fields">
-				<TextInput size="sm" labelText="Year planted" inputmode="numeric" bind:value={form.plantedYear} />
+				<NumberField facts={BlockBounds.plantedYear} bind:text={form.numbers.plantedYear} />
 				<Select size="sm" labelText="Lengths are in" bind:selected={form.lengthUnit}>
 					<SelectItem value="ft" text="feet" />
 					<SelectItem value="m" text="metres" />
@@ -78,15 +80,14 @@
 					<SelectItem value="rows" text="in rows" />
 					<SelectItem value="triangle" text="in triangles" />
 				</Select>
-				{#if form.layout === 'rows'}
-					<TextInput size="sm" labelText={`Between rows, ${form.lengthUnit}`} bind:value={form.rowSpacing} />
-				{/if}
-				<TextInput size="sm" labelText={`Between plants, ${form.lengthUnit}`} bind:value={form.plantSpacing} />
-				<TextInput size="sm" labelText="Plants counted" placeholder="by spacing" bind:value={form.plantsCounted} />
-				{#if form.layout === 'rows'}
-					<TextInput size="sm" labelText={`Treated strip, ${form.lengthUnit}`} bind:value={form.treatedWidth} />
-					<TextInput size="sm" labelText="Rows run, ° from north" bind:value={form.rowBearingDeg} />
-				{/if}
+				{#each numbersAsked(form.layout) as name (name)}
+					{@const facts = { unit: form.lengthUnit, ...BlockBounds[name] }}
+					<NumberField
+						{facts}
+						placeholder={name === 'plantsCounted' ? 'by spacing' : ''}
+						bind:text={form.numbers[name]}
+					/>
+				{/each}
 				<Select size="sm" labelText="Floor" bind:selected={form.floor}>
 					<SelectItem value="" text="Not known" />
 					{#each FLOORS as floor (floor)}<SelectItem value={floor} text={floor} />{/each}
@@ -136,5 +137,7 @@
 	form {
 		display: grid;
 		gap: 0.9rem;
+		/* The map follows at once. */
+		margin-bottom: 1.2rem;
 	}
 </style>

@@ -1,19 +1,20 @@
 import type { Block, BlockWater, OrchardFloor } from '$core/schema-types';
-import { numberOrUndefined } from '../../forms/numbers';
+import { BlockBounds } from '$core/schema-types/bounds';
+import { keysOf } from '$core/check/typed-object';
+import { typedNumbers } from '../../forms/number-within';
 
 export const FLOORS: readonly OrchardFloor[] = ['bare strip', 'sod', 'landscape fabric', 'mulch', 'legume cover'];
 export const WATERS: readonly BlockWater[] = ['none', 'drip', 'micro-sprinkler', 'pivot', 'sprinkler'];
 
+type BlockNumber = keyof typeof BlockBounds;
+/** What a planting in triangles has not. */
+const OF_ROWS: readonly BlockNumber[] = ['rowSpacing', 'treatedWidth', 'rowBearingDeg'];
+
 /** A block as it is typed. */
 export interface BlockForm {
-	plantedYear: string;
+	numbers: Record<BlockNumber, string>;
 	lengthUnit: 'ft' | 'm';
 	layout: 'rows' | 'triangle';
-	rowSpacing: string;
-	plantSpacing: string;
-	plantsCounted: string;
-	treatedWidth: string;
-	rowBearingDeg: string;
 	floor: string;
 	water: string;
 	variety: string;
@@ -25,16 +26,18 @@ export interface BlockForm {
 
 /** What stands, as it is typed; an empty form where nothing does. */
 export function blockFormOf(block: Block | undefined): BlockForm {
-	const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+	const text = (name: BlockNumber): string => String(block?.[name] ?? '');
 	return {
-		plantedYear: text(block?.plantedYear),
+		numbers: {
+			plantedYear: text('plantedYear'),
+			rowSpacing: text('rowSpacing'),
+			plantSpacing: text('plantSpacing'),
+			plantsCounted: text('plantsCounted'),
+			treatedWidth: text('treatedWidth'),
+			rowBearingDeg: text('rowBearingDeg')
+		},
 		lengthUnit: block?.lengthUnit ?? 'ft',
 		layout: block?.layout ?? 'rows',
-		rowSpacing: text(block?.rowSpacing),
-		plantSpacing: text(block?.plantSpacing),
-		plantsCounted: text(block?.plantsCounted),
-		treatedWidth: text(block?.treatedWidth),
-		rowBearingDeg: text(block?.rowBearingDeg),
 		floor: block?.floor ?? '',
 		water: block?.water ?? '',
 		variety: block?.variety ?? '',
@@ -45,48 +48,32 @@ export function blockFormOf(block: Block | undefined): BlockForm {
 	};
 }
 
-/** The block that was typed, or what is wrong with it. */
-export function blockOfForm(form: BlockForm): Block | string {
-	const plantedYear = numberOrUndefined(form.plantedYear);
-	if (plantedYear === undefined || !Number.isInteger(plantedYear) || plantedYear < 1900 || plantedYear > 2150)
-		return `The year planted “${form.plantedYear}” must be a year such as 2021.`;
-	const rows = form.layout === 'rows';
-	const numbers: Partial<Block> = {};
-	for (const { key, name, asked, whole } of LENGTHS) {
-		const typed = form[key].trim();
-		if (typed === '' || (asked === 'rows' && !rows)) continue;
-		const value = numberOrUndefined(typed);
-		const fits = value !== undefined && (key === 'rowBearingDeg' ? value >= 0 && value < 180 : value > 0);
-		if (!fits || (whole && !Number.isInteger(value)))
-			return `${name} “${typed}” must be ${whole ?? 'a number above 0'}.`;
-		numbers[key] = value;
-	}
+/** The numbers that are asked of a planting but for its year, in their order. */
+export function numbersAsked(layout: BlockForm['layout']): BlockNumber[] {
+	const all = keysOf(BlockBounds).filter((name) => name !== 'plantedYear');
+	return layout === 'rows' ? all : all.filter((name) => !OF_ROWS.includes(name));
+}
+
+/**
+ * The block that was typed, or what is wrong with it.
+ * @param was the block that the form started from; what no form asks of it stays
+ */
+export function blockOfForm(form: BlockForm, was: Block | null): Block | string {
+	const typed = { ...form.numbers };
+	if (form.layout === 'triangle') for (const name of OF_ROWS) typed[name] = '';
+	const numbers = typedNumbers(typed, BlockBounds, ['plantedYear'], form.lengthUnit);
+	if (typeof numbers === 'string') return numbers;
 	const words = Object.fromEntries(
 		(['floor', 'water', 'variety', 'season', 'bears', 'rootstock'] as const)
 			.map((key) => [key, form[key].trim()])
 			.filter(([, value]) => value !== '')
 	) as Partial<Block>;
 	return {
-		plantedYear,
-		...(form.lengthUnit === 'm' ? { lengthUnit: 'm' as const } : {}),
-		...(rows ? {} : { layout: 'triangle' as const }),
 		...numbers,
+		...(form.lengthUnit === 'm' ? { lengthUnit: 'm' as const } : {}),
+		...(form.layout === 'triangle' ? { layout: 'triangle' as const } : {}),
 		...words,
-		...(form.organic ? { organic: true } : {})
+		...(form.organic ? { organic: true } : {}),
+		...(was?.canopy === undefined ? {} : { canopy: was.canopy })
 	};
 }
-
-interface TypedNumber {
-	key: 'rowSpacing' | 'plantSpacing' | 'plantsCounted' | 'treatedWidth' | 'rowBearingDeg';
-	name: string;
-	asked: 'rows' | 'always';
-	whole?: string;
-}
-
-const LENGTHS: readonly TypedNumber[] = [
-	{ key: 'rowSpacing', name: 'The row spacing', asked: 'rows' },
-	{ key: 'plantSpacing', name: 'The plant spacing', asked: 'always' },
-	{ key: 'plantsCounted', name: 'The count of plants', asked: 'always', whole: 'a whole number' },
-	{ key: 'treatedWidth', name: 'The treated strip', asked: 'rows' },
-	{ key: 'rowBearingDeg', name: 'The direction of the rows', asked: 'rows' }
-];
