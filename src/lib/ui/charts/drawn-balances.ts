@@ -16,14 +16,18 @@ export interface DrawnBalances {
 const FONTS = /font-family:[^;"]*/g;
 const PAPER_FONT = 'font-family:Hyperlegible';
 
-/** The balances over the years as SVG, each of those that has more than a year; sizes in pixels. */
+/** So many are drawn within two seconds; a book of hundreds of growers would keep others waiting. */
+const MOST_DRAWN = 24;
+
+/** The balances over the years as SVG, of those that have more than a year, and how many of them are left out; sizes in pixels. */
 export function drawnBalances(
 	years: readonly YearOfBalances[],
 	nutrients: readonly Balanced[],
 	units: UnitSystem,
 	size: { width: number; height: number }
-): DrawnBalances[] {
-	return namesDrawn(years).map((name) => {
+): { charts: DrawnBalances[]; left: number } {
+	const names = namesDrawn(years);
+	const charts = names.slice(0, MOST_DRAWN).map((name) => {
 		const lines = balanceLines(years, name, nutrients, units);
 		return {
 			name,
@@ -31,4 +35,5 @@ export function drawnBalances(
 			keys: lines.map(({ nutrient }, at) => ({ nutrient, ...lineLook(at) }))
 		};
 	});
+	return { charts, left: names.length - charts.length };
 }

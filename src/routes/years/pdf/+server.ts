@@ -16,6 +16,7 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 		error(400, `${asked}: show fewer years, or by grower; the CSV holds all.`);
 	}
 	const name = `${years.by}-${years.from}-to-${years.to}.pdf`;
-	const charts = years.by === 'field' ? [] : drawnBalances(years.lines, MAIN_BALANCED, years.units, DRAWN_CHART_PX);
+	const charts =
+		years.by === 'field' ? undefined : drawnBalances(years.lines, MAIN_BALANCED, years.units, DRAWN_CHART_PX);
 	return pdfFile(name, await pdfOf(yearsDocument(years, desk.today, charts)));
 };

@@ -74,9 +74,10 @@ describe('the book over the years on paper', () => {
 		const { content } = yearsDocument(
 			{ from: 2024, to: 2026, by: 'grower', units: 'us', lines: [line] },
 			'2026-11-23',
-			charts
+			{ charts, left: 3 }
 		);
-		const rows = (content as { columns?: { stack: unknown[] }[] }[]).slice(-2).map(({ columns }) => columns!);
+		expect(JSON.stringify(content)).toContain('3 more can be drawn on the page of the years.');
+		const rows = (content as { columns?: { stack: unknown[] }[] }[]).slice(-3, -1).map(({ columns }) => columns!);
 		expect(rows.map((columns) => columns.length)).toEqual([2, 1]);
 		const [title, legend, chart] = rows[1]![0]!.stack as [{ text: string }, { columns: unknown[] }, { svg: string }];
 		expect([title.text, chart.svg]).toEqual(['C: balance of the year, lb/ac', '<svg/>']);

@@ -17,6 +17,12 @@ interface PrintedChart {
 	keys: readonly { nutrient: string; color: string; type: string }[];
 }
 
+interface PrintedCharts {
+	charts: readonly PrintedChart[];
+	/** How many are not drawn. */
+	left: number;
+}
+
 /** Two charts stand beside each other; they are drawn larger than they are printed, so that their letters are those of the table. */
 const CHARTS_A_ROW = 2;
 const CHART_PT = 350;
@@ -30,7 +36,7 @@ const HEAD = { field: 'Field', grower: 'Grower', book: 'Book' };
 export function yearsDocument(
 	{ from, to, by, lines, units }: Pick<YearsPage, 'from' | 'to' | 'by' | 'lines' | 'units'>,
 	day: string,
-	charts: readonly PrintedChart[] = []
+	{ charts, left }: PrintedCharts = { charts: [], left: 0 }
 ): TDocumentDefinitions {
 	const title = from === to ? `The book of ${from}` : `The book from ${from} to ${to}`;
 	const unit = unitInSystem('lb/ac', units);
@@ -89,7 +95,15 @@ export function yearsDocument(
 						}
 					]
 				: []),
-			...chartRows(charts, unit)
+			...chartRows(charts, unit),
+			...(left > 0
+				? [
+						{
+							text: `${left} more can be drawn on the page of the years.`,
+							margin: [0, 8, 0, 0] as [number, number, number, number]
+						}
+					]
+				: [])
 		]
 	};
 }
