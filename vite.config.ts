@@ -4,6 +4,13 @@ import { carbonStyles } from './scripts/carbon-styles';
 import { fontWeights } from './scripts/font-weights';
 import { tableRows } from './scripts/table-rows';
 
+const CARBON = 'carbon-components-svelte/src/';
+const OF_FORMS = new RegExp(
+	`${CARBON}(Select|TextInput|Notification|Checkbox/Checkbox|icons/(Warning|Information|Error|Edit|CheckmarkFilled))|schema-types/bounds`
+);
+/** The map's library comes with the map. */
+const ELSEWHERE = new RegExp(`${OF_FORMS.source}|/node_modules/ol/`);
+
 export default defineConfig({
 	plugins: [carbonStyles(), fontWeights(), tableRows(), sveltekit()],
 	environments: {
@@ -13,8 +20,11 @@ export default defineConfig({
 					output: {
 						advancedChunks: {
 							// What most pages share comes as one file: dozens of small ones each pay for their headers.
-							// The map's library comes with the map.
-							groups: [{ name: 'shared', minShareCount: 12, test: (id) => !id.includes('/node_modules/ol/') }]
+							groups: [
+								{ name: 'shared', minShareCount: 12, priority: 1, test: (id) => !ELSEWHERE.test(id) },
+								// What forms are made of comes with the first page that has one: the roster has none.
+								{ name: 'forms', minShareCount: 12, test: OF_FORMS }
+							]
 						}
 					}
 				}

@@ -11,15 +11,14 @@
 	import { goto, beforeNavigate } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, type Snippet } from 'svelte';
-	import ConflictDialog from '$lib/ui/frame/ConflictDialog.svelte';
 	import FieldFinder from '$lib/ui/frame/FieldFinder.svelte';
-	import FilesRead from '$lib/ui/frame/FilesRead.svelte';
-	import KeysHelp from '$lib/ui/frame/KeysHelp.svelte';
-	import Worksheet from '$lib/ui/figure/Worksheet.svelte';
+	import Later from '$lib/ui/frame/Later.svelte';
 	import { worksheet } from '$lib/ui/figure/worksheet.svelte';
 	import { WORDS } from '$lib/ui/frame/words';
 	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { save } from '$lib/ui/forms/call';
+	import { conflict } from '$lib/ui/forms/conflict.svelte';
+	import { filesRead } from '$lib/ui/forms/files/files-read.svelte';
 	import type { GrowerAction } from '$core/schema-types';
 	import type { LayoutData } from './$types';
 
@@ -163,10 +162,14 @@
 <div id="main" class:beside={worksheet.answer !== undefined}>
 	{@render children()}
 </div>
-<Worksheet />
-<KeysHelp bind:open={keysOpen} />
-<ConflictDialog />
-<FilesRead />
+<Later wanted={worksheet.answer !== undefined} load={() => import('$lib/ui/figure/Worksheet.svelte')} props={{}} />
+<Later
+	wanted={keysOpen}
+	load={() => import('$lib/ui/frame/KeysHelp.svelte')}
+	props={{ open: keysOpen, close: () => (keysOpen = false) }}
+/>
+<Later wanted={conflict.asked !== undefined} load={() => import('$lib/ui/frame/ConflictDialog.svelte')} props={{}} />
+<Later wanted={filesRead.now.length > 0} load={() => import('$lib/ui/frame/FilesRead.svelte')} props={{}} />
 
 <style>
 	.top {

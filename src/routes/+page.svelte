@@ -4,7 +4,7 @@
 	import { goto } from '$app/navigation';
 	import { shortDate } from '$core/units/day-text';
 	import Severity from '$lib/ui/figure/Severity.svelte';
-	import NewField from '$lib/ui/frame/NewField.svelte';
+	import Later from '$lib/ui/frame/Later.svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { areaText, cropText, sampleText } from '$lib/ui/tables/roster-text';
 	import { nextToDo, WORK } from '$lib/next-to-do';
@@ -175,7 +175,16 @@
 		{/if}
 	</section>
 </div>
-<NewField bind:open={adding} year={data.year} growers={[...new Set(data.rows.map(({ grower }) => grower))]} />
+<Later
+	wanted={adding}
+	load={() => import('$lib/ui/frame/NewField.svelte')}
+	props={{
+		open: adding,
+		year: data.year,
+		growers: [...new Set(data.rows.map(({ grower }) => grower))],
+		close: () => (adding = false)
+	}}
+/>
 
 <style>
 	.fortnight ul {

@@ -8,7 +8,7 @@
 	} from 'carbon-components-svelte';
 	import { WORDS } from './words';
 
-	let { open = $bindable(false) }: { open: boolean } = $props();
+	const { open, close }: { open: boolean; close: () => void } = $props();
 	const keys: [string, string][] = [
 		['/', 'find a field'],
 		['0', 'the roster'],
@@ -20,7 +20,7 @@
 	];
 </script>
 
-<Modal bind:open passiveModal modalHeading="Keys" size="xs">
+<Modal {open} passiveModal modalHeading="Keys" size="xs" on:close={close}>
 	<StructuredList condensed flush>
 		<StructuredListBody>
 			{#each keys as [key, action] (key)}

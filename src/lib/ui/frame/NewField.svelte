@@ -8,8 +8,9 @@
 		open: boolean;
 		year: number;
 		growers: string[];
+		close: () => void;
 	}
-	let { open = $bindable(false), year, growers }: Props = $props();
+	const { open, year, growers, close }: Props = $props();
 	let name = $state('');
 	let grower = $state('');
 	let acres = $state('');
@@ -24,19 +25,20 @@
 		const field = { name, grower, ...(areaAcres === undefined ? {} : { areaAcres }) };
 		const { answer, problem: failed } = await call('POST /api/fields', {}, field);
 		if (!answer) return void (problem = failed);
-		open = false;
+		close();
 		await goto(`/field/${answer.id}/${year}/ground`);
 	}
 </script>
 
 <Modal
-	bind:open
+	{open}
 	modalHeading="New field"
 	primaryButtonText="Add the field"
 	secondaryButtonText="Cancel"
 	primaryButtonDisabled={name.trim() === '' || grower.trim() === ''}
 	selectorPrimaryFocus="#new-field-name"
-	on:click:button--secondary={() => (open = false)}
+	on:click:button--secondary={close}
+	on:close={close}
 	on:submit={add}
 	hasForm
 >

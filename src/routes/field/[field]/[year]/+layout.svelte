@@ -39,7 +39,7 @@
 	}
 	a {
 		flex: 1 1 0;
-		min-width: 8.2rem;
+		min-width: 7.3rem;
 		padding: 0.5rem 0.7rem 0.55rem;
 		border-left: 1px solid var(--rule);
 		border-top: 3px solid transparent;
