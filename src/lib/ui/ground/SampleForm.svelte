@@ -165,7 +165,7 @@
 	}
 	.line {
 		display: grid;
-		grid-template-columns: 4rem 6.1rem minmax(0, 1fr) 8.7rem;
+		grid-template-columns: 3.8rem 5.9rem minmax(0, 1fr) 8.6rem;
 		gap: 0.5rem;
 		align-items: center;
 		font-size: 0.9rem;
