@@ -66,9 +66,8 @@
 		>{/if}
 {/snippet}
 {#snippet appliedCell({ appliedN, plannedN }: Line)}
-	{pounds(appliedN)}{#if Math.round(plannedN) !== Math.round(appliedN)}<span class="soft small">
-			of {pounds(plannedN)}</span
-		>{/if}
+	{pounds(appliedN)}
+	{#if Math.round(plannedN) !== Math.round(appliedN)}<span class="soft small">of {pounds(plannedN)}</span>{/if}
 {/snippet}
 {#snippet nitrogenCell({ balance, band }: Line)}
 	{#if band === 'high'}<span class="late"><Mark /> {pounds(balance.N)}</span>{:else}{pounds(balance.N)}{/if}

@@ -20,7 +20,7 @@
 	];
 </script>
 
-<Modal {open} passiveModal modalHeading="Keys" size="xs" on:close={close}>
+<Modal {open} class="keys" passiveModal modalHeading="Keys" size="xs" on:close={close}>
 	<StructuredList condensed flush>
 		<StructuredListBody>
 			{#each keys as [key, action] (key)}
@@ -34,6 +34,10 @@
 </Modal>
 
 <style>
+	/* All of them are seen at once. */
+	:global(.bx--modal.keys .bx--modal-container) {
+		max-height: 94%;
+	}
 	kbd {
 		font: inherit;
 		font-weight: 650;
