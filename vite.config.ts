@@ -1,18 +1,18 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
-import { carbonStyles } from './scripts/carbon-styles';
-import { fontWeights } from './scripts/font-weights';
+import { carbonStyles } from './scripts/styles/carbon-styles';
+import { fontLetters } from './scripts/styles/font-letters';
 import { tableRows } from './scripts/table-rows';
 
 const CARBON = 'carbon-components-svelte/src/';
 const OF_FORMS = new RegExp(
-	`${CARBON}(Select|TextInput|Notification|Checkbox/Checkbox|icons/(Warning|Information|Error|Edit|CheckmarkFilled))|schema-types/bounds`
+	`${CARBON}(Select|TextInput|Notification|Checkbox/Checkbox|icons/(Warning|Information|Error|Edit|CheckmarkFilled))|schema-types/bounds|css/all\\.css\\?forms|ui/look/carbon-forms`
 );
 /** The map's library comes with the map. */
 const ELSEWHERE = new RegExp(`${OF_FORMS.source}|/node_modules/ol/`);
 
 export default defineConfig({
-	plugins: [carbonStyles(), fontWeights(), tableRows(), sveltekit()],
+	plugins: [carbonStyles(), fontLetters(), tableRows(), sveltekit()],
 	environments: {
 		client: {
 			build: {

@@ -3,6 +3,7 @@
 import { chromium } from '@playwright/test';
 import { CHROMIUM_ARGUMENTS, findChromium } from '../e2e/find-chromium';
 import { bookFolder, startServer } from '../e2e/server';
+import { countBytes } from '../e2e/wire';
 
 const SERVER_ASKED = 5;
 
@@ -24,16 +25,13 @@ try {
 		const page = await context.newPage();
 		// A browser that stands open: how long it takes to start is not the page's.
 		await page.evaluate(() => new Promise((settled) => requestIdleCallback(settled)));
-		const session = await context.newCDPSession(page);
-		await session.send('Network.enable');
-		let bytes = 0;
-		session.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
+		const bytes = await countBytes(page);
 		await page.goto(server.origin + path, { waitUntil: 'networkidle' });
 		await page.locator('body[data-ready]').waitFor({ state: 'attached' });
 		const firstPaintMs = await page.evaluate(
 			() => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? Infinity
 		);
-		loads[name] = { kb: bytes / 1000, firstPaintMs };
+		loads[name] = { kb: bytes() / 1000, firstPaintMs };
 		await context.close();
 	}
 	console.log(JSON.stringify(loads));

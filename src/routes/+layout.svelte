@@ -2,7 +2,7 @@
 	import ChevronLeft from 'carbon-icons-svelte/lib/ChevronLeft.svelte';
 	import ChevronRight from 'carbon-icons-svelte/lib/ChevronRight.svelte';
 	import Mark from '$lib/ui/figure/Mark.svelte';
-	import '@fontsource-variable/atkinson-hyperlegible-next';
+	import '$lib/ui/look/letters/letters.css';
 	import 'carbon-components-svelte/css/all.css';
 	import '../app.css';
 	import '$lib/ui/tables/list-table.css';
@@ -162,14 +162,17 @@
 <div id="main" class:beside={worksheet.answer !== undefined}>
 	{@render children()}
 </div>
-<Later wanted={worksheet.answer !== undefined} load={() => import('$lib/ui/figure/Worksheet.svelte')} props={{}} />
-<Later
-	wanted={keysOpen}
-	load={() => import('$lib/ui/frame/KeysHelp.svelte')}
-	props={{ open: keysOpen, close: () => (keysOpen = false) }}
-/>
-<Later wanted={conflict.asked !== undefined} load={() => import('$lib/ui/frame/ConflictDialog.svelte')} props={{}} />
-<Later wanted={filesRead.now.length > 0} load={() => import('$lib/ui/frame/FilesRead.svelte')} props={{}} />
+<!-- Nothing of these is drawn by the server, so their styles are not sent with the page either. -->
+{#if !import.meta.env.SSR}
+	<Later wanted={worksheet.answer !== undefined} load={() => import('$lib/ui/figure/Worksheet.svelte')} props={{}} />
+	<Later
+		wanted={keysOpen}
+		load={() => import('$lib/ui/frame/KeysHelp.svelte')}
+		props={{ open: keysOpen, close: () => (keysOpen = false) }}
+	/>
+	<Later wanted={conflict.asked !== undefined} load={() => import('$lib/ui/frame/ConflictDialog.svelte')} props={{}} />
+	<Later wanted={filesRead.now.length > 0} load={() => import('$lib/ui/frame/FilesRead.svelte')} props={{}} />
+{/if}
 
 <style>
 	.top {

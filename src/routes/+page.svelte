@@ -175,16 +175,18 @@
 		{/if}
 	</section>
 </div>
-<Later
-	wanted={adding}
-	load={() => import('$lib/ui/frame/NewField.svelte')}
-	props={{
-		open: adding,
-		year: data.year,
-		growers: [...new Set(data.rows.map(({ grower }) => grower))],
-		close: () => (adding = false)
-	}}
-/>
+{#if !import.meta.env.SSR}
+	<Later
+		wanted={adding}
+		load={() => import('$lib/ui/frame/NewField.svelte')}
+		props={{
+			open: adding,
+			year: data.year,
+			growers: [...new Set(data.rows.map(({ grower }) => grower))],
+			close: () => (adding = false)
+		}}
+	/>
+{/if}
 
 <style>
 	.fortnight ul {

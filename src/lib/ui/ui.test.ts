@@ -7,7 +7,7 @@ import { trendChart } from './charts/trend';
 import { phStrip } from './charts/ph-strip';
 import { responseCurve } from './charts/response-curve';
 import { longDate, shortDate } from '$core/units/day-text';
-import { ageText } from './forms/days/dates';
+import { ageText } from './figure/age-text';
 import { numberOrUndefined } from './forms/numbers';
 import { nutrientColor } from './figure/nutrient-color';
 import { basisText } from './figure/basis-text';

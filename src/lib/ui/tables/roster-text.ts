@@ -1,6 +1,6 @@
 import { quantityIn } from '$core/units/amount-text';
 import type { UnitSystem } from '$core/units/rate-units';
-import { ageText } from '$lib/ui/forms/days/dates';
+import { ageText } from '$lib/ui/figure/age-text';
 
 /** What a list of fields shows of one, in the units its grower reads. */
 interface RosterField {

@@ -1,0 +1,2 @@
+/** Half of a stylesheet; scripts/styles says which. */
+declare module '*.css?forms';
