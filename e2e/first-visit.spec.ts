@@ -14,9 +14,11 @@ test('a first visit brings no more bytes than it may, and no styles of forms whe
 		const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
 		const page = await context.newPage();
 		const bytes = await countBytes(page);
-		await page.goto(app.server.origin + (name === 'roster' ? '/' : `/field/${field}/2027/${name}`), {
+		const answer = await page.goto(app.server.origin + (name === 'roster' ? '/' : `/field/${field}/2027/${name}`), {
 			waitUntil: 'networkidle'
 		});
+		// The letters are asked for with the page: else it is laid out twice.
+		expect(answer?.headers()['link'], name).toMatch(/often\.[^>]*\.woff2>; rel="preload"; as="font"/);
 		await hydrated(page);
 		expect(bytes() / 1000, name).toBeGreaterThan(limit / 2);
 		expect(bytes() / 1000, name).toBeLessThan(limit);

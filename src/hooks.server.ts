@@ -25,9 +25,9 @@ function troubleOpening(): string | undefined {
 	}
 }
 
-/** The letters of the page as well, before its styles ask for them: else they are laid out twice. */
+/** The letters of nearly every page as well, before its styles ask for them: else they are laid out twice. */
 const preload = ({ type, path }: { type: string; path: string }) =>
-	type === 'font' ? path.includes('-latin-wght-normal') : type === 'js' || type === 'css';
+	type === 'font' ? path.includes('/often.') : type === 'js' || type === 'css';
 
 export const handle: Handle = async ({ event, resolve }) => {
 	const { request, url } = event;
