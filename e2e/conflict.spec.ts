@@ -26,7 +26,7 @@ test('facts: what another window changed is shown beside what was typed, and the
 		await tab.getByRole('button', { name: 'Change the facts' }).click();
 	};
 	const other = await twoTabs(page, edit);
-	await page.getByLabel('Area, acres').fill('63');
+	await page.getByLabel('Area, ac').fill('63');
 	await page.getByRole('button', { name: 'Save the facts' }).click();
 	await expect(page.getByRole('button', { name: 'Change the facts' })).toBeVisible();
 	await other.getByLabel('Slope, %').fill('4');
@@ -40,10 +40,10 @@ test('facts: what another window changed is shown beside what was typed, and the
 	await expect(other.getByText('63 ac').first()).toBeVisible();
 	await edit(other);
 	await page.getByRole('button', { name: 'Change the facts' }).click();
-	await page.getByLabel('Area, acres').fill('64');
+	await page.getByLabel('Area, ac').fill('64');
 	await page.getByRole('button', { name: 'Save the facts' }).click();
 	await expect(page.getByRole('button', { name: 'Change the facts' })).toBeVisible();
-	await other.getByLabel('Area, acres').fill('65');
+	await other.getByLabel('Area, ac').fill('65');
 	await other.getByRole('button', { name: 'Save the facts' }).click();
 	await dialog(other).getByRole('button', { name: 'Save mine' }).click();
 	await expect(other.getByText('65 ac').first()).toBeVisible();

@@ -67,7 +67,7 @@ test('a leaf spray as a pass: too strong a spray is stopped, more water puts it 
 	await form.getByLabel('Placement').selectOption({ label: 'leaf' });
 	await form.getByLabel('Water of the spray, gal/ac').fill('lots');
 	await form.getByRole('button', { name: 'Save the pass' }).click();
-	await expect(form).toContainText('The water of the spray “lots” must be a number of gal/ac above 0, at most 2000.');
+	await expect(form).toContainText('Water of the spray “lots” must be a number above 0, at most 2000 gal/ac.');
 	await form.getByLabel('Water of the spray, gal/ac').fill('');
 	await form.getByRole('button', { name: 'Save the pass' }).click();
 	await expect(form).toBeHidden();

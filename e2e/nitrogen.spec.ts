@@ -67,10 +67,12 @@ test('credits stand on the worksheet, and the account of what is chosen under th
 	await nitrogen.getByRole('button', { name: 'Yield and return' }).click();
 	await expect(nitrogen).toContainText('53.4 lb/ac applied and not taken off');
 	await expect(nitrogen).toContainText('289.1 lb/ac of pure CaCO3');
-	await nitrogen.getByLabel('From manure of this year, lb/ac N').fill('many');
+	await nitrogen.getByLabel('N from manure of this year, lb/ac').fill('many');
 	await nitrogen.getByRole('button', { name: 'Save these credits' }).click();
-	await expect(nitrogen.getByText(/“From manure of this year” must be a number from 0 to 1000/)).toBeVisible();
-	await nitrogen.getByLabel('From manure of this year, lb/ac N').fill('25');
+	await expect(
+		nitrogen.getByText(/N from manure of this year “many” must be a number from 0 to 1000 lb\/ac/)
+	).toBeVisible();
+	await nitrogen.getByLabel('N from manure of this year, lb/ac').fill('25');
 	await nitrogen.getByRole('button', { name: 'Save these credits' }).click();
 	await nitrogen.getByRole('button', { name: /Tri-state guide 1995.*: 135\.6/ }).click();
 	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('manure of this year');

@@ -101,7 +101,7 @@ test('from an empty block to the sheet: rates on four bases, doses that follow b
 	await dialog.getByLabel('Frost or hail on').first().fill('2027-04-10');
 	await dialog.getByLabel('Share of the crop lost, %').fill('half');
 	await dialog.getByRole('button', { name: 'Cut crop and later nitrogen' }).click();
-	await expect(dialog).toContainText('Share of the crop lost “half” must be a number of % above 0, at most 99.');
+	await expect(dialog).toContainText('Share of the crop lost “half” must be a number above 0, at most 99 %.');
 	await dialog.getByLabel('Share of the crop lost, %').fill('50');
 	await dialog.getByRole('button', { name: 'Cut crop and later nitrogen' }).click();
 	await expect(page.getByRole('button', { name: 'Undo: Lost 50 % of the crop on 10 Apr 2027' })).toBeVisible();
@@ -132,7 +132,7 @@ test('almond: 237.8 lb with what the well brings, and a leaf test typed in moves
 	const form = page.getByRole('form', { name: 'Leaf test and days' });
 	await form.getByLabel('Leaf N, %').fill('much');
 	await form.getByRole('button', { name: 'Save leaf test and days' }).click();
-	await expect(form).toContainText('Leaf N “much” must be a number of % above 0.');
+	await expect(form).toContainText('Leaf N “much” must be a number above 0, at most 10 %.');
 	await form.getByLabel('Leaf N, %').fill('2.4');
 	await form.getByRole('button', { name: 'Save leaf test and days' }).click();
 	await expect(page.getByRole('button', { name: /^Leaf test of 16 Jul: N 2.4 %/ })).toBeVisible();
@@ -215,7 +215,7 @@ test('a metric estate beside US farms: areas, rates, residues and paper each in 
 	// The units are the grower's own, and go back to those of the book.
 	await app.openField('Lagoon One', 'ground');
 	await page.getByRole('button', { name: 'Change the facts' }).click();
-	await expect(page.getByLabel('Area, hectares')).toHaveValue('28');
+	await expect(page.getByLabel('Area, ha')).toHaveValue('28');
 	await page.getByLabel('Units for all fields of Heron Lagoon Estate').selectOption('');
 	await page.getByRole('button', { name: 'Save the facts' }).click();
 	await expect(page.getByRole('button', { name: 'Switch units' })).toHaveText('lb/ac');

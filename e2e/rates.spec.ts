@@ -59,7 +59,7 @@ test('a goal that is no number is named, and what was typed stays', async ({ pag
 	await page.getByRole('button', { name: 'Change the goal' }).click();
 	await page.getByLabel('Yield goal, bu/ac').fill('a lot');
 	await page.getByRole('button', { name: 'Save the goal' }).click();
-	await expect(page.getByText('The yield goal “a lot” must be a number above 0.')).toBeVisible();
+	await expect(page.getByText('Yield goal “a lot” must be a number above 0, at most 100000 bu/ac.')).toBeVisible();
 	await expect(page.getByLabel('Yield goal, bu/ac')).toHaveValue('a lot');
 });
 
@@ -173,7 +173,7 @@ test('straw taken off, a starter and a target in CaCl2 are kept with the goal an
 	await page.getByRole('button', { name: 'Change the goal' }).click();
 	await page.getByLabel('Straw or stover taken off, %').fill('150');
 	await page.getByRole('button', { name: 'Save the goal' }).click();
-	await expect(page.getByText('must lie between 0 and 100 %')).toBeVisible();
+	await expect(page.getByText('Straw or stover taken off “150” must be a number from 0 to 100 %.')).toBeVisible();
 	await page.getByLabel('Straw or stover taken off, %').fill('50');
 	await page.getByLabel('In the starter, lb P2O5/ac').fill('20');
 	await page.getByRole('button', { name: 'Save the goal' }).click();

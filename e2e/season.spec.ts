@@ -105,7 +105,7 @@ test('an inhibitor and a depth stand on the pass, its checks and the sheet', asy
 	await page.getByLabel('Depth, in').fill('deep');
 	await page.getByLabel('Inhibitor').selectOption('urease inhibitor');
 	await page.getByRole('button', { name: 'Save the pass' }).click();
-	await expect(page.getByText('The depth “deep” must be a number of inches from 0 to 24.')).toBeVisible();
+	await expect(page.getByText('Depth “deep” must be a number from 0 to 24 in.')).toBeVisible();
 	await page.getByLabel('Depth, in').fill('5');
 	await page.getByLabel('From the row, in').fill('15');
 	await page.getByLabel('Machine').fill('twelve-row applicator');

@@ -15,7 +15,7 @@ test('soybean after wheat: planted, its rates beside those of wheat, both in one
 	await part.getByLabel('Second crop').selectOption('soybean');
 	await part.getByLabel('Its goal, bu/ac').fill('lots');
 	await part.getByRole('button', { name: 'Add the second crop' }).click();
-	await expect(part.getByText('The yield goal “lots” must be a number above 0.')).toBeVisible();
+	await expect(part.getByText('Its goal “lots” must be a number above 0, at most 100000 bu/ac.')).toBeVisible();
 	await part.getByLabel('Its goal, bu/ac').fill('30');
 	await part.getByRole('textbox', { name: 'Planted on' }).fill('2026-07-02');
 	await page.keyboard.press('Tab');

@@ -71,8 +71,8 @@ test('a manure with its analysis becomes a product, is rated by its limiting nut
 	await form.getByLabel('P2O5, lb/ton').fill('55');
 	await form.getByLabel('K2O, lb/ton').fill('45');
 	await form.getByRole('button', { name: 'Save to the catalogue' }).click();
-	await expect(form.getByText('Must be a number of lb/ton from 0 to 300.', { exact: true })).toBeVisible();
-	await expect(form.getByText('Ammonium N “much” must be a number of lb/ton from 0 to 300.')).toBeVisible();
+	await expect(form.getByText('Must be a number from 0 to 300 lb/ton.', { exact: true })).toBeVisible();
+	await expect(form.getByText('Ammonium N “much” must be a number from 0 to 300 lb/ton.')).toBeVisible();
 	await form.getByLabel(/^Ammonium N/).fill('10');
 	await expect(form).toContainText('34 lb/ton');
 	await form.getByRole('button', { name: 'Save to the catalogue' }).click();

@@ -3,8 +3,10 @@
 	import { Button } from 'carbon-components-svelte';
 	import type { HouseProgramme } from '$core/schema-types';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
+	import { keysOf } from '$core/check/typed-object';
+	import { ProgrammeGroundBounds } from '$core/schema-types/bounds';
 	import { call, remove, save } from '$lib/ui/forms/call';
-	import { BOUNDS, programmeOf, typedProgramme, type TypedProgramme } from '$lib/ui/work/typed-programme';
+	import { programmeOf, typedProgramme, type TypedProgramme } from '$lib/ui/work/typed-programme';
 	import ProgrammeForm from '$lib/ui/work/ProgrammeForm.svelte';
 	import type { PageData } from './$types';
 
@@ -21,8 +23,8 @@
 
 	/** "CEC from 12, clay". */
 	function groundText({ ground }: HouseProgramme): string {
-		const bounds = BOUNDS.flatMap(([bound, name]) =>
-			ground[bound] === undefined ? [] : [`${name.split(',')[0]} ${ground[bound]}`]
+		const bounds = keysOf(ProgrammeGroundBounds).flatMap((bound) =>
+			ground[bound] === undefined ? [] : [`${ProgrammeGroundBounds[bound].label} ${ground[bound]}`]
 		);
 		return [...bounds, ...(ground.textures ?? [])].join(', ') || 'any';
 	}

@@ -1,6 +1,7 @@
 <!-- A number in a form as its schema has it: its name, unit and help, and under it what is wrong with what stands in it. -->
 <script lang="ts">
 	import { TextInput } from 'carbon-components-svelte';
+	import { afterPress } from './after-press';
 	import { inOtherUnit, typedNumber, wantedNumber, type NumberFacts } from './number-within';
 
 	interface Props {
@@ -34,5 +35,5 @@
 	invalidText={`Must be ${wantedNumber(own, unit)}.`}
 	bind:value={text}
 	on:focus={() => (left = false)}
-	on:blur={() => (left = true)}
+	on:blur={() => afterPress(() => (left = true))}
 />

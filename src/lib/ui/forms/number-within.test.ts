@@ -13,9 +13,7 @@ test('what lies within the bounds of its schema is read, ends included where the
 });
 
 test('what does not is told with what would be right', () => {
-	expect(numberWithin('25', depth, 'The depth', 'inches')).toBe(
-		'The depth “25” must be a number of inches from 0 to 24.'
-	);
+	expect(numberWithin('25', depth, 'The depth', 'inches')).toBe('The depth “25” must be a number from 0 to 24 inches.');
 	expect(numberWithin('-1', depth, 'The depth')).toBe('The depth “-1” must be a number from 0 to 24.');
 	expect(numberWithin('0', opener, 'The opener')).toBe('The opener “0” must be a number above 0, at most 12.');
 	expect(numberWithin('1.5', harvests, 'The harvests')).toBe('The harvests “1.5” must be a whole number from 1 to 10.');
@@ -32,10 +30,8 @@ test('a form is a list of names: what is left out and needed is told, what is no
 	expect(read('12', '')).toEqual({ depthIn: 12 });
 	expect(read('0', '3')).toEqual({ depthIn: 0, harvests: 3 });
 	expect(read(' ', '3')).toBe('Sampled to is not filled in.');
-	expect(read('deep', '3')).toBe('Sampled to “deep” must be a number of in from 0 to 24.');
-	expect(typedNumbers({ harvests: 'x' }, { harvests: facts.harvests }, [], 'lb/ton')).toContain(
-		'of lb/ton from 1 to 10'
-	);
+	expect(read('deep', '3')).toBe('Sampled to “deep” must be a number from 0 to 24 in.');
+	expect(typedNumbers({ harvests: 'x' }, { harvests: facts.harvests }, [], 'lb/ton')).toContain('from 1 to 10 lb/ton.');
 });
 
 test('the bounds of a field are told in the reader’s unit', () => {

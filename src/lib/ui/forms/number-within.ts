@@ -1,4 +1,5 @@
 import { isOneOf, keysOf } from '$core/check/typed-object';
+import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 import { numberOrUndefined } from './numbers';
 
 /** Between what a number must lie, as its schema has it ($core/schema-types/bounds). */
@@ -27,8 +28,9 @@ export function numberWithin(text: string, bounds: Bounds, what: string, unit = 
 
 /** What would be right, as it stands after "must be". */
 export function wantedNumber({ least, above, most, whole = false }: Bounds, unit = ''): string {
-	const number = `a ${whole ? 'whole ' : ''}number${unit && ` of ${unit}`}`;
-	return above === undefined ? `${number} from ${least} to ${most}` : `${number} above ${above}, at most ${most}`;
+	const number = `a ${whole ? 'whole ' : ''}number`;
+	const bounds = above === undefined ? `from ${least} to ${most}` : `above ${above}, at most ${most}`;
+	return `${number} ${bounds}${unit && ` ${unit}`}`;
 }
 
 /** A number of a form, as its schema has it ($core/schema-types/bounds). */
@@ -51,7 +53,7 @@ export function typedNumber(text: string, facts: NumberFacts): number | string |
  */
 export function typedNumbers<Name extends string, Needed extends Name>(
 	typed: Readonly<Record<Name, string>>,
-	facts: Readonly<Record<Name, NumberFacts>>,
+	facts: Readonly<Record<NoInfer<Name>, NumberFacts>>,
 	needed: readonly Needed[],
 	unit?: string
 ): (Record<Needed, number> & Partial<Record<Name, number>>) | string {
@@ -63,6 +65,15 @@ export function typedNumbers<Name extends string, Needed extends Name>(
 		else if (isOneOf(needed, name)) return `${facts[name].label} is not filled in.`;
 	}
 	return numbers as Record<Needed, number> & Partial<Record<Name, number>>;
+}
+
+/** The facts of a number that is kept in a US unit, in the reader's. */
+export function factsIn<Facts extends NumberFacts>(
+	facts: Facts,
+	unit: string,
+	units: UnitSystem
+): Facts & { unit: string } {
+	return { ...inOtherUnit(facts, valueInSystem(1, unit, units)), unit: unitInSystem(unit, units) };
 }
 
 /** The bounds in a unit of which so many are one of the schema's, to four figures. */

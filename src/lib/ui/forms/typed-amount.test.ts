@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { keptAmount, typedAmount } from './typed-amount';
+import { keptAmount, keptNumber, typedAmount } from './typed-amount';
 
 describe('an amount in a form, in the reader’s units', () => {
 	it('is typed in hectares and kept in acres', () => {
@@ -18,5 +18,17 @@ describe('an amount in a form, in the reader’s units', () => {
 		expect(typedAmount(null, 'ac', 'us')).toBe('');
 		expect(keptAmount('much', undefined, 'ac', 'us')).toBeUndefined();
 		expect(keptAmount('', 40, 'ac', 'metric')).toBeUndefined();
+	});
+
+	it('is bounded in the unit it is typed in', () => {
+		const area = { label: 'Area', above: 0, most: 100 };
+		// 100 acres are 40.47 ha.
+		expect(keptNumber('41', undefined, area, 'ac', 'metric')).toBe(
+			'Area “41” must be a number above 0, at most 40.47 ha.'
+		);
+		expect(keptNumber('41', undefined, area, 'ac', 'us')).toBe(41);
+		expect(keptNumber('10', 61.5, area, 'ac', 'metric')).toBeCloseTo(24.7105, 4);
+		expect(keptNumber('', 61.5, area, 'ac', 'metric')).toBeUndefined();
+		expect(keptNumber(typedAmount(61.512345, 'ac', 'metric'), 61.512345, area, 'ac', 'metric')).toBe(61.512345);
 	});
 });

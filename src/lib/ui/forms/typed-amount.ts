@@ -1,5 +1,6 @@
 import { tidy } from '$core/units/display';
 import { valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+import { factsIn, typedNumber, type NumberFacts } from './number-within';
 import { numberOrUndefined } from './numbers';
 
 /** Digits that a converted amount shows in a form. */
@@ -24,4 +25,19 @@ export function keptAmount(
 	if (before !== undefined && before !== null && text === typedAmount(before, unit, units)) return before;
 	const value = numberOrUndefined(text);
 	return value === undefined ? undefined : valueFromSystem(value, unit, units);
+}
+
+/**
+ * The same, as the schema bounds it.
+ * @returns undefined where the field is left empty; a sentence where it holds no such number
+ */
+export function keptNumber(
+	text: string,
+	before: number | null | undefined,
+	facts: NumberFacts,
+	unit: string,
+	units: UnitSystem
+): number | string | undefined {
+	const typed = typedNumber(text, factsIn(facts, unit, units));
+	return typeof typed === 'number' ? keptAmount(text, before, unit, units) : typed;
 }

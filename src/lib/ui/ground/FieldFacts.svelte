@@ -11,13 +11,15 @@
 	} from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { FieldFacts, GrowerAction } from '$core/schema-types';
+	import { FactsActionBounds } from '$core/schema-types/bounds';
 	import { quantityIn } from '$core/units/amount-text';
 	import type { UnitSystem } from '$core/units/rate-units';
 	import type { GroundPage } from '$lib/server/pages/ground-page';
 	import { save } from '../forms/call';
 	import { TEXTURE_CLASSES } from '../forms/choices';
-	import { numberOrUndefined } from '../forms/numbers';
-	import { keptAmount, typedAmount } from '../forms/typed-amount';
+	import NumberField from '../forms/NumberField.svelte';
+	import { factsIn, typedNumber } from '../forms/number-within';
+	import { keptNumber, typedAmount } from '../forms/typed-amount';
 
 	interface Props {
 		data: Pick<GroundPage, 'field' | 'facts' | 'stations'> & { units: UnitSystem; grower: GrowerAction };
@@ -62,12 +64,10 @@
 
 	async function saveFacts(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const areaAcres = keptAmount(form.area, data.field.area_ac, 'ac', data.units);
-		const slopePercent = numberOrUndefined(form.slope);
-		if (form.area.trim() !== '' && !(areaAcres && areaAcres > 0))
-			return void (problem = `“${form.area}” is no area in ${areaWord}.`);
-		if (form.slope.trim() !== '' && slopePercent === undefined)
-			return void (problem = `“${form.slope}” is no slope in percent.`);
+		const areaAcres = keptNumber(form.area, data.field.area_ac, FactsActionBounds.areaAcres, 'ac', data.units);
+		if (typeof areaAcres === 'string') return void (problem = areaAcres);
+		const slopePercent = typedNumber(form.slope, FactsActionBounds.slopePercent);
+		if (typeof slopePercent === 'string') return void (problem = slopePercent);
 		problem = await save(
 			'PUT /api/fields/{field}/facts',
 			{ field: data.field.id },
@@ -91,8 +91,6 @@
 		}
 		if (problem === '') editing = false;
 	}
-
-	const areaWord = $derived(data.units === 'us' ? 'acres' : 'hectares');
 </script>
 
 <div class="facts">
@@ -100,7 +98,7 @@
 		<form onsubmit={saveFacts}>
 			<div class="fields">
 				<TextInput size="sm" labelText="Name" bind:value={form.name} />
-				<TextInput size="sm" labelText={`Area, ${areaWord}`} inputmode="decimal" bind:value={form.area} />
+				<NumberField facts={factsIn(FactsActionBounds.areaAcres, 'ac', data.units)} bind:text={form.area} />
 				<Select size="sm" labelText="Texture" bind:selected={form.texture}>
 					<SelectItem value="" text="Not known" />
 					{#each TEXTURE_CLASSES as texture (texture)}<SelectItem value={texture} text={texture} />{/each}
@@ -113,7 +111,7 @@
 					<SelectItem value="" text="Not known" />
 					{#each TENURES as tenure (tenure)}<SelectItem value={tenure} text={tenure} />{/each}
 				</Select>
-				<TextInput size="sm" labelText="Slope, %" inputmode="decimal" bind:value={form.slope} />
+				<NumberField facts={FactsActionBounds.slopePercent} bind:text={form.slope} />
 				<Checkbox labelText="Irrigated" bind:checked={form.irrigated} />
 				<Select size="sm" labelText={`Units for all fields of ${data.field.grower}`} bind:selected={form.units}>
 					<SelectItem value="" text="As the book" />

@@ -1,17 +1,18 @@
 <!-- Crop and goal of the year: a sentence that opens into a form. -->
 <script lang="ts">
-	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { CropId, PreviousCropId } from '$core/schema-types';
+	import { GoalActionBounds } from '$core/schema-types/bounds';
 	import { quantityIn } from '$core/units/amount-text';
-	import { unitInSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { isOneOf } from '$core/check/typed-object';
 	import { PREVIOUS_CROPS } from '../forms/choices';
-	import { longDate } from '$core/units/day-text';
-	import { numberOrUndefined } from '../forms/numbers';
+	import { isDay, longDate } from '$core/units/day-text';
+	import NumberField from '../forms/NumberField.svelte';
+	import { factsIn, typedNumbers } from '../forms/number-within';
 	import { save } from '../forms/call';
-	import { keptAmount, typedAmount } from '../forms/typed-amount';
+	import { keptNumber, typedAmount } from '../forms/typed-amount';
 	import DayField from '../forms/days/DayField.svelte';
 
 	const { page }: { page: RatesPage['goalPage'] } = $props();
@@ -24,7 +25,14 @@
 	/** The crop whose yield stands in the form. */
 	let goalIsOf = untrack(() => form.crop);
 
+	/** What only a crop that is sown each year has. */
+	const NOT_SOWN = { rowSpacingIn: '', residueRemovedPercent: '', starterP2O5: '' };
+
 	const crop = $derived(page.crops.find(({ id }) => id === form.crop));
+	const goalFacts = $derived({
+		...GoalActionBounds.yieldGoal,
+		label: crop?.perennial ? 'Expected crop' : GoalActionBounds.yieldGoal.label
+	});
 	const present = $derived(page.crops.find(({ id }) => id === page.goal?.crop));
 
 	function isPreviousCrop(id: string | null | undefined): id is PreviousCropId {
@@ -40,11 +48,13 @@
 			yieldGoal: typed(first, goal?.yieldGoal ?? crops.find(({ id }) => id === first)?.usualGoal),
 			previousCrop: isPreviousCrop(previous) ? previous : '',
 			plantingDate: goal?.plantingDate ?? '',
-			rowSpacingIn: goal?.rowSpacingIn ? String(goal.rowSpacingIn) : '',
-			targetPh: goal?.targetPh ? String(goal.targetPh) : '',
 			targetPhScale: goal?.targetPhScale ?? 'water',
-			residue: goal?.residueRemovedPercent ? String(goal.residueRemovedPercent) : '',
-			starter: goal?.starterP2O5 ? String(goal.starterP2O5) : ''
+			numbers: {
+				rowSpacingIn: String(goal?.rowSpacingIn ?? ''),
+				targetPh: String(goal?.targetPh ?? ''),
+				residueRemovedPercent: String(goal?.residueRemovedPercent ?? ''),
+				starterP2O5: String(goal?.starterP2O5 ?? '')
+			}
 		};
 	}
 
@@ -64,39 +74,16 @@
 		return page.crops.find((candidate) => candidate.id === id)?.name ?? id.charAt(0).toUpperCase() + id.slice(1);
 	}
 
-	/** What only a crop that is sown each year has. */
-	function annual(rowSpacingIn?: number, residueRemovedPercent?: number, starterP2O5?: number) {
-		return {
-			...(form.previousCrop ? { previousCrop: form.previousCrop as PreviousCropId } : {}),
-			...(form.plantingDate ? { plantingDate: form.plantingDate } : {}),
-			...(rowSpacingIn === undefined ? {} : { rowSpacingIn }),
-			...(residueRemovedPercent ? { residueRemovedPercent } : {}),
-			...(starterP2O5 ? { starterP2O5 } : {})
-		};
-	}
-
 	async function submit(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
 		const before = page.goal?.crop === form.crop ? page.goal.yieldGoal : undefined;
-		const yieldGoal = keptAmount(form.yieldGoal, before, crop?.yieldUnit ?? '', page.units);
-		const rowSpacingIn = numberOrUndefined(form.rowSpacingIn);
-		const targetPh = numberOrUndefined(form.targetPh);
-		if (yieldGoal === undefined || yieldGoal <= 0)
-			return void (problem = `The yield goal “${form.yieldGoal}” must be a number above 0.`);
-		if (form.rowSpacingIn !== '' && (rowSpacingIn ?? 0) <= 0)
-			return void (problem = `The row spacing “${form.rowSpacingIn}” must be a number of inches.`);
-		if (form.targetPh !== '' && (targetPh === undefined || targetPh < 4 || targetPh > 8))
-			return void (problem = `The target pH “${form.targetPh}” must lie between 4 and 8.`);
-		const residueRemovedPercent = numberOrUndefined(form.residue);
-		if (
-			form.residue !== '' &&
-			!(residueRemovedPercent !== undefined && residueRemovedPercent >= 0 && residueRemovedPercent <= 100)
-		)
-			return void (problem = `The straw taken off “${form.residue}” must lie between 0 and 100 %.`);
-		const starterP2O5 = numberOrUndefined(form.starter);
-		if (form.starter !== '' && !(starterP2O5 && starterP2O5 > 0 && starterP2O5 <= 200))
-			return void (problem = `The starter “${form.starter}” must be a number of lb P2O5/ac, up to 200.`);
-		if (form.plantingDate !== '' && !/^\d{4}-\d\d-\d\d$/.test(form.plantingDate))
+		const yieldGoal = keptNumber(form.yieldGoal, before, goalFacts, crop?.yieldUnit ?? '', page.units);
+		if (yieldGoal === undefined) return void (problem = `${goalFacts.label} is not filled in.`);
+		if (typeof yieldGoal === 'string') return void (problem = yieldGoal);
+		const { perennial = false } = crop ?? {};
+		const numbers = typedNumbers({ ...form.numbers, ...(perennial ? NOT_SOWN : {}) }, GoalActionBounds, []);
+		if (typeof numbers === 'string') return void (problem = numbers);
+		if (!perennial && form.plantingDate !== '' && !isDay(form.plantingDate))
 			return void (problem = `The planting date “${form.plantingDate}” must be written as 2027-05-01.`);
 		problem = await save(
 			'PUT /api/fields/{field}/{year}/goal',
@@ -104,8 +91,10 @@
 			{
 				crop: form.crop as CropId,
 				yieldGoal,
-				...(crop?.perennial ? {} : annual(rowSpacingIn, residueRemovedPercent, starterP2O5)),
-				...(targetPh === undefined ? {} : { targetPh, targetPhScale: form.targetPhScale }),
+				...numbers,
+				...(numbers.targetPh === undefined ? {} : { targetPhScale: form.targetPhScale }),
+				...(!perennial && form.previousCrop ? { previousCrop: form.previousCrop as PreviousCropId } : {}),
+				...(!perennial && form.plantingDate ? { plantingDate: form.plantingDate } : {}),
 				seen
 			}
 		);
@@ -154,33 +143,27 @@
 			>
 				{#each page.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 			</Select>
-			<TextInput
-				size="sm"
-				labelText={`${crop?.perennial ? 'Expected crop' : 'Yield goal'}, ${unitInSystem(crop?.yieldUnit ?? '', page.units)}`}
-				inputmode="decimal"
-				bind:value={form.yieldGoal}
-			/>
+			<NumberField facts={factsIn(goalFacts, crop?.yieldUnit ?? '', page.units)} bind:text={form.yieldGoal} />
 			{#if !crop?.perennial}
 				<Select size="sm" labelText="Previous crop" bind:selected={form.previousCrop}>
 					<SelectItem value="" text="Not named" />
 					{#each PREVIOUS_CROPS as id (id)}<SelectItem value={id} text={nameOf(id)} />{/each}
 				</Select>
 				<DayField label="Planting date" placeholder="usual" bind:date={form.plantingDate} />
-				<TextInput size="sm" labelText="Row spacing, in" inputmode="decimal" bind:value={form.rowSpacingIn} />
+				<NumberField facts={GoalActionBounds.rowSpacingIn} bind:text={form.numbers.rowSpacingIn} />
 			{/if}
-			<TextInput
-				size="sm"
-				labelText={`Target pH${crop?.targetPh ? ` (usual ${crop.targetPh})` : ''}`}
-				inputmode="decimal"
-				bind:value={form.targetPh}
+			<NumberField
+				facts={GoalActionBounds.targetPh}
+				placeholder={crop?.targetPh ? `usual ${crop.targetPh}` : ''}
+				bind:text={form.numbers.targetPh}
 			/>
 			<Select size="sm" labelText="Target is in" bind:selected={form.targetPhScale}>
 				<SelectItem value="water" text="water" />
 				<SelectItem value="cacl2" text="CaCl2" />
 			</Select>
 			{#if !crop?.perennial}
-				<TextInput size="sm" labelText="Straw or stover taken off, %" inputmode="decimal" bind:value={form.residue} />
-				<TextInput size="sm" labelText="In the starter, lb P2O5/ac" inputmode="decimal" bind:value={form.starter} />
+				<NumberField facts={GoalActionBounds.residueRemovedPercent} bind:text={form.numbers.residueRemovedPercent} />
+				<NumberField facts={GoalActionBounds.starterP2O5} bind:text={form.numbers.starterP2O5} />
 			{/if}
 		</div>
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}

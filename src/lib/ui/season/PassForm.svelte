@@ -6,9 +6,12 @@
 	import { untrack } from 'svelte';
 	import type { Additive, Pass } from '$core/schema-types';
 	import { PassBounds } from '$core/schema-types/bounds';
-	import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
-	import { numberWithin } from '../forms/number-within';
+	import { isDay } from '$core/units/day-text';
+	import { valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+	import NumberField from '../forms/NumberField.svelte';
+	import { factsIn, typedNumbers } from '../forms/number-within';
 	import { numberOrUndefined } from '../forms/numbers';
+	import { keptNumber, typedAmount } from '../forms/typed-amount';
 	import DayField from '../forms/days/DayField.svelte';
 	import RateFields from '../forms/RateFields.svelte';
 	import { passUnits, type MeasuredProduct } from '../forms/pass-units';
@@ -49,9 +52,7 @@
 		unit: Pass['unit'];
 		rate: string;
 		placement: string;
-		depth: string;
-		offset: string;
-		opener: string;
+		inches: Record<'depthIn' | 'offsetIn' | 'openerWidthIn', string>;
 		water: string;
 		machine: string;
 		ground: string;
@@ -66,10 +67,12 @@
 			unit: pass?.unit ?? 'lb/ac',
 			rate: pass ? String(+valueInSystem(pass.rate, pass.unit, units).toFixed(2)) : '',
 			placement: pass?.placement ?? catalogue[0]!.placements[0]!,
-			depth: pass?.depthIn === undefined ? '' : String(pass.depthIn),
-			offset: pass?.offsetIn === undefined ? '' : String(pass.offsetIn),
-			opener: pass?.openerWidthIn === undefined ? '' : String(pass.openerWidthIn),
-			water: pass?.waterGalAc === undefined ? '' : String(+valueInSystem(pass.waterGalAc, 'gal/ac', units).toFixed(1)),
+			inches: {
+				depthIn: String(pass?.depthIn ?? ''),
+				offsetIn: String(pass?.offsetIn ?? ''),
+				openerWidthIn: String(pass?.openerWidthIn ?? '')
+			},
+			water: typedAmount(pass?.waterGalAc, 'gal/ac', units),
 			machine: pass?.machine ?? tripOf?.machine ?? '',
 			ground: pass?.ground ?? '',
 			additive: pass?.additive ?? '',
@@ -77,30 +80,29 @@
 		}))
 	);
 	const product = $derived(catalogue.find(({ id }) => id === form.product)!);
-	const waterUnit = $derived(unitInSystem('gal/ac', units));
 	const choices = $derived(passUnits(product));
 	const unit = $derived(choices.includes(form.unit) ? form.unit : choices[0]!);
 
 	async function save(): Promise<void> {
 		const rate = numberOrUndefined(form.rate);
 		if (form.label.trim() === '') return void (problem = 'Give the pass a name, such as “Starter”.');
-		if (!/^\d{4}-\d\d-\d\d$/.test(form.date))
-			return void (problem = `The date “${form.date}” must be written as 2027-05-01.`);
+		if (!isDay(form.date)) return void (problem = `The date “${form.date}” must be written as 2027-05-01.`);
 		if (rate === undefined || rate <= 0) return void (problem = `The rate “${form.rate}” must be a number above 0.`);
 		const onLeaves = form.placement === 'leaf';
-		const inches = (text: string, key: 'depthIn' | 'offsetIn' | 'openerWidthIn', what: string) =>
-			numberWithin(text, PassBounds[key], what, 'inches');
-		const depthIn = onLeaves ? undefined : inches(form.depth, 'depthIn', 'The depth');
-		const offsetIn = onLeaves ? undefined : inches(form.offset, 'offsetIn', 'The distance from the row');
-		const openerWidthIn =
-			form.placement === 'seed row' ? inches(form.opener, 'openerWidthIn', 'The width of the opener') : undefined;
-		const { waterGalAc } = PassBounds;
-		const most = Math.round(valueInSystem(waterGalAc.most, 'gal/ac', units));
-		const water = onLeaves
-			? numberWithin(form.water, { ...waterGalAc, most }, 'The water of the spray', waterUnit)
+		const { openerWidthIn } = form.inches;
+		const inches = typedNumbers(
+			{
+				...(onLeaves ? { depthIn: '', offsetIn: '' } : form.inches),
+				openerWidthIn: form.placement === 'seed row' ? openerWidthIn : ''
+			},
+			PassBounds,
+			[]
+		);
+		if (typeof inches === 'string') return void (problem = inches);
+		const waterGalAc = onLeaves
+			? keptNumber(form.water, pass?.waterGalAc, PassBounds.waterGalAc, 'gal/ac', units)
 			: undefined;
-		const wrong = [depthIn, offsetIn, openerWidthIn, water].find((value) => typeof value === 'string');
-		if (wrong !== undefined) return void (problem = String(wrong));
+		if (typeof waterGalAc === 'string') return void (problem = waterGalAc);
 		problem =
 			(await keep({
 				id: pass?.id ?? 'new',
@@ -111,9 +113,9 @@
 				unit,
 				placement: form.placement as Pass['placement'],
 				reason: form.reason.trim(),
-				...known({ depthIn, offsetIn, openerWidthIn } as Partial<Pass>),
-				...(typeof water === 'number' ? { waterGalAc: valueFromSystem(water, 'gal/ac', units) } : {}),
+				...inches,
 				...known({
+					waterGalAc,
 					machine: form.machine.trim() || undefined,
 					trip: pass?.trip,
 					ground: product.ammonia ? ((form.ground || undefined) as Pass['ground']) : undefined
@@ -161,31 +163,17 @@
 					/>{/each}
 			</Select>
 			{#if form.placement !== 'leaf'}
-				<TextInput size="sm" labelText="Depth, in" placeholder="as usual" inputmode="decimal" bind:value={form.depth} />
-				<TextInput
-					size="sm"
-					labelText="From the row, in"
-					placeholder="as usual"
-					inputmode="decimal"
-					bind:value={form.offset}
-				/>
+				<NumberField facts={PassBounds.depthIn} placeholder="as usual" bind:text={form.inches.depthIn} />
+				<NumberField facts={PassBounds.offsetIn} placeholder="as usual" bind:text={form.inches.offsetIn} />
 			{/if}
 			{#if form.placement === 'seed row'}
-				<TextInput
-					size="sm"
-					labelText="Width of the opener, in"
-					placeholder="1"
-					inputmode="decimal"
-					bind:value={form.opener}
-				/>
+				<NumberField facts={PassBounds.openerWidthIn} placeholder="1" bind:text={form.inches.openerWidthIn} />
 			{/if}
 			{#if form.placement === 'leaf'}
-				<TextInput
-					size="sm"
-					labelText={`Water of the spray, ${waterUnit}`}
+				<NumberField
+					facts={factsIn(PassBounds.waterGalAc, 'gal/ac', units)}
 					placeholder="as usual"
-					inputmode="decimal"
-					bind:value={form.water}
+					bind:text={form.water}
 				/>
 			{/if}
 			<TextInput size="sm" labelText="Machine" bind:value={form.machine} />

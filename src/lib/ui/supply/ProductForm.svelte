@@ -2,10 +2,13 @@
 <script lang="ts">
 	import { placementName } from '$core/units/placement-name';
 	import { messageOf } from '$core/check/message-of';
+	import { keysOf } from '$core/check/typed-object';
 	import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import type { Placement, Product } from '$core/schema-types';
-	import { numberOrUndefined } from '../forms/numbers';
+	import { ProductBounds } from '$core/schema-types/bounds';
+	import NumberField from '../forms/NumberField.svelte';
+	import { typedNumber, typedNumbers, type NumberFacts } from '../forms/number-within';
 	import { save } from '../forms/call';
 
 	interface Props {
@@ -19,9 +22,7 @@
 	interface Form {
 		name: string;
 		state: Product['state'];
-		density: string;
-		salt: string;
-		chloride: string;
+		numbers: Record<keyof typeof ProductBounds, string>;
 		analysis: Record<string, string>;
 		forms: Record<string, string>;
 		placed: Record<string, boolean>;
@@ -30,9 +31,7 @@
 	const empty = (): Form => ({
 		name: '',
 		state: 'dry',
-		density: '',
-		salt: '',
-		chloride: '',
+		numbers: { densityLbPerGal: '', saltIndex: '', chloridePercent: '' },
 		analysis: {},
 		forms: {},
 		placed: {},
@@ -43,13 +42,12 @@
 	let notice = $state('');
 	const nitrogen = $derived(Number(form.analysis.N) > 0);
 
-	function read(text: string | undefined, name: string, most: number): number | undefined {
-		if (!text?.trim()) return undefined;
-		const value = numberOrUndefined(text);
-		if (value === undefined || value < 0 || value > most) {
-			throw new RangeError(`${name}: “${text}” must be a number from 0 to ${most}.`);
-		}
-		return value;
+	const shareOf = (label: string): NumberFacts => ({ label, least: 0, most: 100, unit: '%' });
+
+	/** @throws RangeError in words the adviser can act on */
+	function read<T>(typed: T | string): T {
+		if (typeof typed === 'string') throw new RangeError(typed);
+		return typed;
 	}
 
 	/** @throws RangeError in words the adviser can act on */
@@ -60,18 +58,19 @@
 		if (chosen.length === 0) throw new RangeError('Say where it may go: choose at least one placement.');
 		const analysis: Product['analysis'] = {};
 		for (const nutrient of NUTRIENTS) {
-			const percent = read(form.analysis[nutrient], nutrient, 100);
+			const percent = read(typedNumber(form.analysis[nutrient] ?? '', shareOf(nutrient)));
 			if (percent) analysis[nutrient] = percent;
 		}
-		const density = read(form.density, 'Density', 25);
-		if (form.state === 'liquid' && !density) throw new RangeError('A liquid needs its density, lb/gal.');
-		const [nitrate = 0, ammonium = 0, urea = 0] = FORMS.map((one) => read(form.forms[one], `${one} nitrogen`, 100));
+		const numbers = read(typedNumbers(form.numbers, ProductBounds, []));
+		if (form.state === 'liquid' && !numbers.densityLbPerGal)
+			throw new RangeError('A liquid needs its density, lb/gal.');
+		const [nitrate = 0, ammonium = 0, urea = 0] = FORMS.map((one) =>
+			read(typedNumber(form.forms[one] ?? '', shareOf(one)))
+		);
 		const sum = nitrate + ammonium + urea;
 		if (nitrogen && sum > 0 && Math.abs(sum - 100) > 0.01) {
 			throw new RangeError(`The forms of nitrogen must add up to 100 %; they add up to ${sum}.`);
 		}
-		const saltIndex = read(form.salt, 'Salt index', 200);
-		const chloridePercent = read(form.chloride, 'Chloride', 100);
 		return {
 			name,
 			state: form.state,
@@ -79,10 +78,8 @@
 			placements: chosen,
 			hazards: hazards.map(({ id }) => id).filter((id) => form.hazard[id]),
 			basis: 'adviser',
-			...(density ? { densityLbPerGal: density } : {}),
-			...(nitrogen && sum > 0 ? { nitrogenForms: { nitrate, ammonium, urea } } : {}),
-			...(saltIndex === undefined ? {} : { saltIndex }),
-			...(chloridePercent === undefined ? {} : { chloridePercent })
+			...numbers,
+			...(nitrogen && sum > 0 ? { nitrogenForms: { nitrate, ammonium, urea } } : {})
 		};
 	}
 
@@ -112,13 +109,16 @@
 			<SelectItem value="liquid" text="liquid" />
 			<SelectItem value="gas" text="gas" />
 		</Select>
-		<TextInput size="sm" labelText="Density, lb/gal" inputmode="decimal" bind:value={form.density} />
-		<TextInput size="sm" labelText="Salt index" inputmode="decimal" bind:value={form.salt} />
-		<TextInput size="sm" labelText="Chloride, %" inputmode="decimal" bind:value={form.chloride} />
+		{#each keysOf(ProductBounds) as name (name)}
+			<NumberField facts={ProductBounds[name]} bind:text={form.numbers[name]} />
+		{/each}
 	</div>
 	<div class="fields narrow">
 		{#each NUTRIENTS as nutrient (nutrient)}
-			<TextInput size="sm" labelText={`${nutrient}, %`} inputmode="decimal" bind:value={form.analysis[nutrient]} />
+			<NumberField
+				facts={shareOf(nutrient)}
+				bind:text={() => form.analysis[nutrient] ?? '', (text) => (form.analysis[nutrient] = text)}
+			/>
 		{/each}
 	</div>
 	{#if nitrogen}
@@ -127,7 +127,7 @@
 		</p>
 		<div class="fields narrow">
 			{#each FORMS as one (one)}
-				<TextInput size="sm" labelText={`${one}, %`} inputmode="decimal" bind:value={form.forms[one]} />
+				<NumberField facts={shareOf(one)} bind:text={() => form.forms[one] ?? '', (text) => (form.forms[one] = text)} />
 			{/each}
 		</div>
 	{/if}

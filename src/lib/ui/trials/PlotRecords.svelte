@@ -5,6 +5,9 @@
 	import type { PlotRecord, TrialMeasure, TrialPlot } from '$core/schema-types';
 	import { treatmentOf } from '$core/trials/analysis/plots';
 	import { MEASURES, measureOf } from '$core/trials/plots/measures';
+	import { YieldLayerActionBounds } from '$core/schema-types/bounds';
+	import NumberField from '../forms/NumberField.svelte';
+	import { typedNumbers } from '../forms/number-within';
 	import Choice from '../forms/Choice.svelte';
 	import { call, save, sendFile } from '../forms/call';
 	import FileButton from '../forms/FileButton.svelte';
@@ -65,7 +68,9 @@
 	}
 
 	async function cut(): Promise<void> {
-		const body = { layer, ...(moisture.trim() === '' ? {} : { moisturePercent: Number(moisture) }) };
+		const typed = typedNumbers({ moisturePercent: moisture }, YieldLayerActionBounds, []);
+		if (typeof typed === 'string') return void (problem = typed);
+		const body = { layer, ...typed };
 		const outcome = await call('POST /api/trials/{trial}/records/layer', { trial: trialId }, body);
 		const missing = outcome.answer?.missing ?? [];
 		settle(
@@ -123,13 +128,7 @@
 				options={layers.map(({ id, name }) => ({ value: id, text: name }))}
 				choose={(id) => (layer = id)}
 			/>
-			<TextInput
-				size="sm"
-				labelText="Its moisture, %"
-				placeholder="as sold"
-				inputmode="decimal"
-				bind:value={moisture}
-			/>
+			<NumberField facts={YieldLayerActionBounds.moisturePercent} placeholder="as sold" bind:text={moisture} />
 			<Button size="small" kind="tertiary" onclick={() => void cut()}>Cut it by the plots</Button>
 		{/if}
 	</div>

@@ -37,7 +37,7 @@ it('says of which zone what is wrong, in the units that are typed', () => {
 		'Zone 1: Canopy index “12” must be a number above 0, at most 10.'
 	);
 	expect(wrong({ areaAcres: '0', yieldWithout: '98', yieldRich: '1' }, 'yield')).toBe(
-		'Zone 1: Area “0” must be a number of ha above 0, at most 404700.'
+		'Zone 1: Area “0” must be a number above 0, at most 404700 ha.'
 	);
 	expect(stripFacts('us').areaAcres).toMatchObject({ unit: 'ac', most: 1_000_000 });
 });

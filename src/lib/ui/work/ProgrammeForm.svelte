@@ -2,10 +2,13 @@
 <script lang="ts">
 	import { Button, Checkbox, MultiSelect, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { RateNutrient } from '$core/schema-types';
+	import { keysOf } from '$core/check/typed-object';
+	import { ProgrammeGroundBounds, ProgrammePassBounds, RoundingBounds } from '$core/schema-types/bounds';
 	import { placementName } from '$core/units/placement-name';
 	import FormEnd from '$lib/ui/forms/FormEnd.svelte';
+	import NumberField from '$lib/ui/forms/NumberField.svelte';
 	import { TEXTURE_CLASSES } from '$lib/ui/forms/choices';
-	import { BOUNDS, type TypedProgramme } from './typed-programme';
+	import type { TypedProgramme } from './typed-programme';
 
 	interface Props {
 		typed: TypedProgramme;
@@ -37,7 +40,12 @@
 
 	function addPass(): void {
 		const product = withNitrogen[0]!;
-		const pass = { label: '', product: product.id, placement: product.placements[0]!, days: '0', share: '' };
+		const pass = {
+			label: '',
+			product: product.id,
+			placement: product.placements[0]!,
+			numbers: { daysFromPlanting: '0', sharePercent: '' }
+		};
 		typed.nitrogen = [...typed.nitrogen, pass];
 	}
 </script>
@@ -62,8 +70,8 @@
 		<h2>On which ground</h2>
 		<p class="soft small">What is left empty does not matter. “From” is included, “below” is not.</p>
 		<div class="fields narrow">
-			{#each BOUNDS as [bound, name] (bound)}
-				<TextInput size="sm" labelText={name} inputmode="decimal" bind:value={typed.bounds[bound]} />
+			{#each keysOf(ProgrammeGroundBounds) as bound (bound)}
+				<NumberField facts={ProgrammeGroundBounds[bound]} bind:text={typed.bounds[bound]} />
 			{/each}
 			<MultiSelect
 				size="sm"
@@ -99,9 +107,9 @@
 	<section aria-label="Products and rounding">
 		<h2>Products and rounding</h2>
 		<div class="fields narrow">
-			<TextInput size="sm" labelText="Dry products to, lb/ac" inputmode="decimal" bind:value={typed.rounding.lb} />
-			<TextInput size="sm" labelText="Liquids to, gal/ac" inputmode="decimal" bind:value={typed.rounding.gal} />
-			<TextInput size="sm" labelText="Lime to, short ton/ac" inputmode="decimal" bind:value={typed.rounding.shortTon} />
+			{#each keysOf(RoundingBounds) as name (name)}
+				<NumberField facts={RoundingBounds[name]} bind:text={typed.rounding[name]} />
+			{/each}
 		</div>
 		{#each typed.products as swap, at (at)}
 			<div class="fields line">
@@ -136,8 +144,8 @@
 				<Select size="sm" labelText="Placement" bind:selected={pass.placement}>
 					{#each placesOf(pass.product) as place (place)}<SelectItem value={place} text={placementName(place)} />{/each}
 				</Select>
-				<TextInput size="sm" labelText="Days from planting" inputmode="numeric" bind:value={pass.days} />
-				<TextInput size="sm" labelText="Share of N, %" inputmode="decimal" bind:value={pass.share} />
+				<NumberField facts={ProgrammePassBounds.daysFromPlanting} bind:text={pass.numbers.daysFromPlanting} />
+				<NumberField facts={ProgrammePassBounds.sharePercent} bind:text={pass.numbers.sharePercent} />
 				<Button
 					size="small"
 					kind="ghost"

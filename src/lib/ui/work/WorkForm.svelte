@@ -1,7 +1,9 @@
 <!-- What is to be done to the chosen fields, with what it needs to know. -->
 <script lang="ts">
-	import { Select, SelectItem, SelectItemGroup, TextArea, TextInput } from 'carbon-components-svelte';
+	import { Select, SelectItem, SelectItemGroup, TextArea } from 'carbon-components-svelte';
 	import { keysOf } from '$core/check/typed-object';
+	import { CropWorkBounds, DaysWorkBounds, GoalByBounds, RoundingBounds } from '$core/schema-types/bounds';
+	import NumberField from '../forms/NumberField.svelte';
 	import { WORK_NAMES, type TypedWork } from './typed-work';
 
 	interface Named {
@@ -41,22 +43,16 @@
 			<SelectItem value="amount" text="the same for all" />
 		</Select>
 		{#if typed.goalBy === 'mean'}
-			<TextInput size="sm" labelText="Harvests" inputmode="numeric" bind:value={typed.harvests} />
+			<NumberField facts={GoalByBounds.harvests} bind:text={typed.harvests} />
 		{/if}
 		{#if typed.goalBy === 'amount'}
-			<TextInput
-				size="sm"
-				labelText={unit ? `Goal, ${unit}` : 'Goal, in the unit of the crop'}
-				inputmode="decimal"
-				bind:value={typed.amount}
-			/>
+			<NumberField facts={GoalByBounds.amount} unit={unit ?? 'in the unit of the crop'} bind:text={typed.amount} />
 		{:else}
-			<TextInput
-				size="sm"
-				labelText={`Without a harvest${unit ? `, ${unit}` : ''}`}
+			<NumberField
+				facts={CropWorkBounds.otherwise}
+				{unit}
 				placeholder="the goal of last time"
-				inputmode="decimal"
-				bind:value={typed.otherwise}
+				bind:text={typed.otherwise}
 			/>
 		{/if}
 	{:else if typed.kind === 'crop list'}
@@ -84,15 +80,15 @@
 			{#each products as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 		</Select>
 	{:else if typed.kind === 'days'}
-		<TextInput size="sm" labelText="Days later (-3: earlier)" inputmode="numeric" bind:value={typed.days} />
+		<NumberField facts={DaysWorkBounds.days} bind:text={typed.days} />
 		<Select size="sm" labelText="Passes" bind:selected={typed.product}>
 			<SelectItem value="" text="all that are open" />
 			{#each planned as { id, name } (id)}<SelectItem value={id} text={`of ${name}`} />{/each}
 		</Select>
 	{:else if typed.kind === 'rounding'}
-		<TextInput size="sm" labelText="Dry products, lb/ac" inputmode="decimal" bind:value={typed.lb} />
-		<TextInput size="sm" labelText="Liquids, gal/ac" inputmode="decimal" bind:value={typed.gal} />
-		<TextInput size="sm" labelText="Lime, short ton/ac" inputmode="decimal" bind:value={typed.shortTon} />
+		{#each keysOf(RoundingBounds) as name (name)}
+			<NumberField facts={RoundingBounds[name]} bind:text={typed.rounding[name]} />
+		{/each}
 	{/if}
 </div>
 

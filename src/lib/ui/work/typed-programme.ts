@@ -1,17 +1,10 @@
-import type { HouseProgramme, Placement, ProgrammeGround, RateNutrient, TextureClass } from '$core/schema-types';
-import { numberOrUndefined } from '$lib/ui/forms/numbers';
+import type { HouseProgramme, Placement, RateNutrient, TextureClass } from '$core/schema-types';
+import { keysOf } from '$core/check/typed-object';
+import { ProgrammeGroundBounds, ProgrammePassBounds, RoundingBounds } from '$core/schema-types/bounds';
+import { typedNumbers } from '$lib/ui/forms/number-within';
+import { USUAL_ROUNDING, type TypedRounding } from './typed-work';
 
-/** Bounds of the ground, with what a reader calls them. */
-export const BOUNDS = [
-	['cecFrom', 'CEC from, meq/100 g'],
-	['cecBelow', 'CEC below'],
-	['phFrom', 'Soil pH from'],
-	['phBelow', 'Soil pH below'],
-	['slopeFrom', 'Slope from, %'],
-	['slopeBelow', 'Slope below, %']
-] as const;
-
-type Bound = (typeof BOUNDS)[number][0];
+type Bound = keyof typeof ProgrammeGroundBounds;
 
 /** A house programme as it stands in its form. */
 export interface TypedProgramme {
@@ -21,9 +14,14 @@ export interface TypedProgramme {
 	textures: TextureClass[];
 	/** For each nutrient the method of first and of second choice; empty for none. */
 	rates: { nutrient: RateNutrient; first: string; second: string; bothYears: boolean }[];
-	rounding: Record<'lb' | 'gal' | 'shortTon', string>;
+	rounding: TypedRounding;
 	products: { instead: string; take: string }[];
-	nitrogen: { label: string; product: string; placement: string; days: string; share: string }[];
+	nitrogen: {
+		label: string;
+		product: string;
+		placement: string;
+		numbers: Record<keyof typeof ProgrammePassBounds, string>;
+	}[];
 	note: string;
 }
 
@@ -31,24 +29,28 @@ const text = (value: number | undefined) => (value === undefined ? '' : String(v
 
 /** A programme as it is edited; a new one where none is given. */
 export function typedProgramme(nutrients: readonly RateNutrient[], programme?: HouseProgramme): TypedProgramme {
-	const { ground = {}, rates = [], rounding = { lb: 5, gal: 0.5, shortTon: 0.25 } } = programme ?? {};
+	const { ground = {}, rates = [], rounding } = programme ?? {};
 	return {
 		name: programme?.name ?? '',
 		crops: [...(programme?.crops ?? [])],
-		bounds: Object.fromEntries(BOUNDS.map(([bound]) => [bound, text(ground[bound])])) as Record<Bound, string>,
+		bounds: Object.fromEntries(keysOf(ProgrammeGroundBounds).map((bound) => [bound, text(ground[bound])])) as Record<
+			Bound,
+			string
+		>,
 		textures: [...(ground.textures ?? [])],
 		rates: nutrients.map((nutrient) => {
 			const { methods = [], bothYears = false } = rates.find((rate) => rate.nutrient === nutrient) ?? {};
 			return { nutrient, first: methods[0] ?? '', second: methods[1] ?? '', bothYears };
 		}),
-		rounding: { lb: text(rounding.lb), gal: text(rounding.gal), shortTon: text(rounding.shortTon) },
+		rounding: rounding
+			? { lb: text(rounding.lb), gal: text(rounding.gal), shortTon: text(rounding.shortTon) }
+			: { ...USUAL_ROUNDING },
 		products: (programme?.products ?? []).map((swap) => ({ ...swap })),
 		nitrogen: (programme?.nitrogen ?? []).map(({ label, product, placement, daysFromPlanting, sharePercent }) => ({
 			label,
 			product,
 			placement,
-			days: String(daysFromPlanting),
-			share: String(sharePercent)
+			numbers: { daysFromPlanting: String(daysFromPlanting), sharePercent: String(sharePercent) }
 		})),
 		note: programme?.note ?? ''
 	};
@@ -64,24 +66,18 @@ export function programmeOf(typed: TypedProgramme): HouseProgramme | { problem: 
 	if (typed.crops.length === 0) return { problem: 'Say for which crops it is.' };
 	const rates = typed.rates.filter(({ first }) => first !== '');
 	if (rates.length === 0) return { problem: 'Choose an approach for at least one nutrient.' };
-	const wrong = [...Object.values(typed.bounds), ...Object.values(typed.rounding)].find(
-		(value) => value.trim() !== '' && numberOrUndefined(value) === undefined
-	);
-	if (wrong !== undefined) return { problem: `Ground and rounding are told in numbers; got “${wrong}”.` };
+	const ground = typedNumbers(typed.bounds, ProgrammeGroundBounds, []);
+	if (typeof ground === 'string') return { problem: ground };
+	const rounding = typedNumbers(typed.rounding, RoundingBounds, []);
+	if (typeof rounding === 'string') return { problem: rounding };
 	const open = typed.products.find(({ instead, take }) => !instead || !take);
 	if (open) return { problem: 'Say of each product which one goes and which one takes its place.' };
-	const nitrogen = typed.nitrogen.map(({ label, product, placement, days, share }) => ({
-		label: label.trim(),
-		product,
-		placement: placement as Placement,
-		daysFromPlanting: numberOrUndefined(days) ?? NaN,
-		sharePercent: numberOrUndefined(share) ?? NaN
-	}));
-	const incomplete = nitrogen.find(
-		(pass) => !pass.label || !pass.product || !Number.isInteger(pass.daysFromPlanting) || !(pass.sharePercent > 0)
-	);
-	if (incomplete) {
-		return { problem: 'A pass of nitrogen needs a name, a product, whole days from planting and a share above 0 %.' };
+	const nitrogen: NonNullable<HouseProgramme['nitrogen']> = [];
+	for (const { label, product, placement, numbers } of typed.nitrogen) {
+		if (!label.trim()) return { problem: 'Give each pass of nitrogen a name: it stands in the plan.' };
+		const read = typedNumbers(numbers, ProgrammePassBounds, ['daysFromPlanting', 'sharePercent']);
+		if (typeof read === 'string') return { problem: `${label.trim()}: ${read}` };
+		nitrogen.push({ label: label.trim(), product, placement: placement as Placement, ...read });
 	}
 	const shares = nitrogen.reduce((sum, { sharePercent }) => sum + sharePercent, 0);
 	if (nitrogen.length > 0 && Math.abs(shares - 100) > SHARES_WITHIN) {
@@ -91,27 +87,17 @@ export function programmeOf(typed: TypedProgramme): HouseProgramme | { problem: 
 		name: typed.name.trim(),
 		crops: typed.crops as HouseProgramme['crops'],
 		ground: {
-			...numbers(typed.bounds),
+			...ground,
 			...(typed.textures.length > 0 ? { textures: typed.textures } : {})
-		} as ProgrammeGround,
+		},
 		rates: rates.map(({ nutrient, first, second, bothYears }) => ({
 			nutrient,
 			methods: [first, second].filter((method, at, all) => method !== '' && all.indexOf(method) === at),
 			...(bothYears ? { bothYears } : {})
 		})) as HouseProgramme['rates'],
-		rounding: numbers(typed.rounding),
+		rounding,
 		products: typed.products,
-		...(nitrogen.length > 0 ? { nitrogen: nitrogen as HouseProgramme['nitrogen'] } : {}),
+		...(nitrogen.length > 0 ? { nitrogen } : {}),
 		...(typed.note.trim() ? { note: typed.note.trim() } : {})
 	};
-}
-
-/** Those that were typed. */
-function numbers(typed: Record<string, string>): Record<string, number> {
-	return Object.fromEntries(
-		Object.entries(typed).flatMap(([key, value]) => {
-			const number = numberOrUndefined(value);
-			return number === undefined ? [] : [[key, number]];
-		})
-	);
 }

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import type { HouseProgramme } from '$core/schema-types';
 import { programmeOf, typedProgramme } from './typed-programme';
-import { usualWork, workOf, type TypedWork } from './typed-work';
+import { USUAL_ROUNDING, usualWork, workOf, type TypedWork } from './typed-work';
 
 const typed = (change: Partial<TypedWork>) => workOf({ ...usualWork(), ...change });
 
@@ -25,18 +25,26 @@ describe('work that was typed', () => {
 		expect(typed({ kind: 'programme', programme: 'p' })).toEqual({ kind: 'programme', programme: 'p' });
 		expect(typed({ kind: 'product', from: 'a', to: 'b' })).toEqual({ kind: 'product', from: 'a', to: 'b' });
 		expect(typed({ kind: 'days', days: '-3', product: 'a' })).toEqual({ kind: 'days', days: -3, product: 'a' });
-		expect(typed({ kind: 'rounding', gal: '' })).toEqual({ kind: 'rounding', rounding: { lb: 5, shortTon: 0.25 } });
+		expect(typed({ kind: 'rounding', rounding: { ...USUAL_ROUNDING, gal: '' } })).toEqual({
+			kind: 'rounding',
+			rounding: { lb: 5, shortTon: 0.25 }
+		});
 		expect(typed({ kind: 'proposal' })).toEqual({ kind: 'proposal' });
 		expect(typed({ kind: 'crop list', list: 'a, b, 1' })).toEqual({ kind: 'crop list', text: 'a, b, 1' });
 	});
 	it.each<[Partial<TypedWork>, RegExp]>([
-		[{ goalBy: 'amount', amount: 'lots' }, /above 0, such as 180; got “lots”/],
-		[{ goalBy: 'mean', harvests: '0' }, /harvests “0” must be a whole number from 1 to 10/],
-		[{ otherwise: '-1' }, /without a harvest must be a number above 0; got “-1”/],
+		[{ goalBy: 'amount', amount: 'lots' }, /Goal “lots” must be a number above 0, at most 100000/],
+		[{ goalBy: 'mean', harvests: '0' }, /Harvests “0” must be a whole number from 1 to 10/],
+		[{ otherwise: '-1' }, /Without a harvest “-1” must be a number above 0/],
 		[{ kind: 'crop list', list: ' ' }, /Paste a line for each field/],
 		[{ kind: 'product', from: 'a' }, /which one takes its place/],
-		[{ kind: 'days', days: '1.5' }, /whole number, such as 7 or -3; got “1.5”/],
-		[{ kind: 'rounding', lb: 'five' }, /A step must be a number; got “five”/]
+		[{ kind: 'days', days: '1.5' }, /Days later .* “1.5” must be a whole number from -120 to 120/],
+		[{ kind: 'days', days: '0' }, /stay where they are/],
+		[{ kind: 'days', days: '' }, /Days later .* is not filled in/],
+		[
+			{ kind: 'rounding', rounding: { ...USUAL_ROUNDING, lb: '500' } },
+			/Dry products to “500” must be a number from 0.1 to 100 lb\/ac/
+		]
 	])('says what is wrong with %o', (change, message) => {
 		expect(typed(change)).toEqual({ problem: expect.stringMatching(message) as string });
 	});
@@ -69,10 +77,13 @@ describe('a house programme that was typed', () => {
 		expect(wrong((one) => (one.name = ' '))).toMatch(/a name/);
 		expect(wrong((one) => (one.crops = []))).toMatch(/which crops/);
 		expect(wrong((one) => (one.rates[1]!.first = ''))).toMatch(/at least one nutrient/);
-		expect(wrong((one) => (one.bounds.cecBelow = 'low'))).toMatch(/got “low”/);
+		expect(wrong((one) => (one.bounds.cecBelow = 'low'))).toMatch(/CEC below “low” must be a number from 0 to 100 meq/);
 		expect(wrong((one) => (one.products[0]!.take = ''))).toMatch(/takes its place/);
-		expect(wrong((one) => (one.nitrogen[0]!.days = 'soon'))).toMatch(/whole days/);
-		expect(wrong((one) => (one.nitrogen[0]!.share = '20'))).toMatch(/come to 95 %/);
+		expect(wrong((one) => (one.nitrogen[0]!.label = ' '))).toMatch(/a name: it stands in the plan/);
+		expect(wrong((one) => (one.nitrogen[0]!.numbers.daysFromPlanting = 'soon'))).toMatch(
+			/^Starter: Days from planting “soon” must be a whole number from -250 to 250/
+		);
+		expect(wrong((one) => (one.nitrogen[0]!.numbers.sharePercent = '20'))).toMatch(/come to 95 %/);
 	});
 	it('does not name the same method twice', () => {
 		const one = form();

@@ -1,7 +1,6 @@
 import type { GoalBy, Work } from '$core/schema-types';
-import { GoalByBounds } from '$core/schema-types/bounds';
-import { numberWithin } from '$lib/ui/forms/number-within';
-import { numberOrUndefined } from '$lib/ui/forms/numbers';
+import { CropWorkBounds, DaysWorkBounds, GoalByBounds, RoundingBounds } from '$core/schema-types/bounds';
+import { typedNumber, typedNumbers } from '$lib/ui/forms/number-within';
 
 /** What can be done to many fields at once, as it is offered. */
 export const WORK_NAMES = {
@@ -34,14 +33,16 @@ export interface TypedWork {
 	days: string;
 	/** Empty for all. */
 	product: string;
-	lb: string;
-	gal: string;
-	shortTon: string;
+	rounding: TypedRounding;
 }
+
+/** Steps of rates as they are typed; empty where nothing is rounded. */
+export type TypedRounding = Record<keyof typeof RoundingBounds, string>;
+export const USUAL_ROUNDING: TypedRounding = { lb: '5', gal: '0.5', shortTon: '0.25' };
 
 export function usualWork(): TypedWork {
 	const none = { crop: '', amount: '', otherwise: '', list: '', programme: '', from: '', to: '', product: '' };
-	return { ...none, kind: 'crop', goalBy: 'best', harvests: '3', days: '7', lb: '5', gal: '0.5', shortTon: '0.25' };
+	return { ...none, kind: 'crop', goalBy: 'best', harvests: '3', days: '7', rounding: { ...USUAL_ROUNDING } };
 }
 
 /** The piece of work that was typed, or what is wrong with it, in words. Sheets are no work of this kind: they are issued. */
@@ -59,21 +60,14 @@ export function workOf(typed: TypedWork): Work | { problem: string } {
 			if (!typed.from || !typed.to) return { problem: 'Say which product goes and which one takes its place.' };
 			return { kind: 'product', from: typed.from, to: typed.to };
 		case 'days': {
-			const days = numberOrUndefined(typed.days);
-			if (days === undefined || !Number.isInteger(days) || days === 0) {
-				return { problem: `The days must be a whole number, such as 7 or -3; got “${typed.days}”.` };
-			}
-			return { kind: 'days', days, ...(typed.product ? { product: typed.product } : {}) };
+			const moved = typedNumbers({ days: typed.days }, DaysWorkBounds, ['days']);
+			if (typeof moved === 'string') return { problem: moved };
+			if (moved.days === 0) return { problem: 'Moved by 0 days, passes stay where they are.' };
+			return { kind: 'days', ...moved, ...(typed.product ? { product: typed.product } : {}) };
 		}
 		case 'rounding': {
-			const steps = { lb: typed.lb, gal: typed.gal, shortTon: typed.shortTon };
-			const rounding: Record<string, number> = {};
-			for (const [unit, text] of Object.entries(steps)) {
-				const step = numberOrUndefined(text);
-				if (text.trim() !== '' && step === undefined) return { problem: `A step must be a number; got “${text}”.` };
-				if (step !== undefined) rounding[unit] = step;
-			}
-			return { kind: 'rounding', rounding };
+			const rounding = typedNumbers(typed.rounding, RoundingBounds, []);
+			return typeof rounding === 'string' ? { problem: rounding } : { kind: 'rounding', rounding };
 		}
 		default:
 			return { kind: 'proposal' };
@@ -81,26 +75,19 @@ export function workOf(typed: TypedWork): Work | { problem: string } {
 }
 
 function cropWorkOf({ crop, goalBy, harvests, amount, otherwise }: TypedWork): Work | { problem: string } {
-	const typedGoal = numberOrUndefined(amount);
-	const count = numberWithin(harvests, GoalByBounds.harvests, 'The harvests');
-	const rest = numberOrUndefined(otherwise);
-	if (goalBy === 'amount' && !(typedGoal! > 0)) {
-		return { problem: `The goal must be a number above 0, such as 180; got “${amount}”.` };
-	}
-	if (goalBy === 'mean' && typeof count !== 'number') {
-		return { problem: count ?? 'Say of how many harvests the goal is the mean.' };
-	}
-	if (otherwise.trim() !== '' && !(rest! > 0)) {
-		return { problem: `The goal of fields without a harvest must be a number above 0; got “${otherwise}”.` };
-	}
+	const asked = { amount: goalBy === 'amount' ? amount : '', harvests: goalBy === 'mean' ? harvests : '' };
+	const goal = typedNumbers(
+		asked,
+		GoalByBounds,
+		goalBy === 'mean' ? ['harvests'] : goalBy === 'amount' ? ['amount'] : []
+	);
+	if (typeof goal === 'string') return { problem: goal };
+	const rest = goalBy === 'amount' ? undefined : typedNumber(otherwise, CropWorkBounds.otherwise);
+	if (typeof rest === 'string') return { problem: rest };
 	return {
 		kind: 'crop',
 		...(crop ? { crop } : {}),
-		goal: {
-			by: goalBy,
-			...(goalBy === 'amount' ? { amount: typedGoal! } : {}),
-			...(goalBy === 'mean' && typeof count === 'number' ? { harvests: count } : {})
-		},
+		goal: { by: goalBy, ...goal },
 		...(rest === undefined ? {} : { otherwise: rest })
 	};
 }

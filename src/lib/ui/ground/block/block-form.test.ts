@@ -42,9 +42,9 @@ describe('the form of a block', () => {
 	it.each([
 		['plantedYear', '', 'Year planted is not filled in.'],
 		['plantedYear', 'last year', 'Year planted “last year” must be a whole number from 1900 to 2150.'],
-		['rowSpacing', '0', 'Between rows “0” must be a number of m above 0, at most 100.'],
+		['rowSpacing', '0', 'Between rows “0” must be a number above 0, at most 100 m.'],
 		['plantsCounted', '1.5', 'Plants counted “1.5” must be a whole number from 1 to 10000000.'],
-		['rowBearingDeg', '270', 'Direction of the rows “270” must be a number of ° from 0 to 180.']
+		['rowBearingDeg', '270', 'Direction of the rows “270” must be a number from 0 to 180 °.']
 	] as const)('says what is wrong with %s “%s”', (name, text, sentence) => {
 		const form = { ...blockFormOf(rows), lengthUnit: 'm' as const };
 		form.numbers[name] = text;

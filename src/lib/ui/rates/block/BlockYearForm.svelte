@@ -3,10 +3,12 @@
 	import { Button, Disclosure, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { BlockYear } from '$core/schema-types';
+	import { LeafTestBounds } from '$core/schema-types/bounds';
 	import { shortDate } from '$core/units/day-text';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import DayField from '../../forms/days/DayField.svelte';
-	import { numberOrUndefined } from '../../forms/numbers';
+	import NumberField from '../../forms/NumberField.svelte';
+	import { typedNumbers } from '../../forms/number-within';
 	import { save, type YearAddress } from '../../forms/call';
 
 	interface Props {
@@ -16,7 +18,6 @@
 	const { year, address }: Props = $props();
 
 	const ELEMENTS = ['N', 'P', 'K', 'Mg', 'Ca', 'B'] as const;
-	const unitOf = (element: (typeof ELEMENTS)[number]) => (element === 'B' ? 'ppm' : '%');
 	let open = $state(false);
 	let problem = $state('');
 	let form = $state(untrack(start));
@@ -27,7 +28,10 @@
 		const { leaf } = year.blockYear;
 		return {
 			days: Object.fromEntries(year.days.map(({ anchor }) => [anchor, year.blockYear[anchor] ?? ''])),
-			leaf: Object.fromEntries(ELEMENTS.map((element) => [element, leaf?.[element] ? String(leaf[element]) : ''])),
+			leaf: Object.fromEntries(ELEMENTS.map((element) => [element, String(leaf?.[element] ?? '')])) as Record<
+				(typeof ELEMENTS)[number],
+				string
+			>,
 			takenOn: leaf?.takenOn ?? '',
 			part: leaf?.part ?? '',
 			bearing: year.blockYear.bearing ?? ''
@@ -37,7 +41,7 @@
 	const summary = $derived.by(() => {
 		const { leaf, fromLog } = year;
 		const found = ELEMENTS.flatMap((element) =>
-			leaf?.[element] ? `${element} ${leaf[element]} ${unitOf(element)}` : []
+			leaf?.[element] ? `${element} ${leaf[element]} ${LeafTestBounds[element].unit}` : []
 		);
 		const taken = leaf?.takenOn ? ` of ${shortDate(leaf.takenOn)}` : '';
 		return found.length > 0
@@ -47,17 +51,14 @@
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const leaf: NonNullable<BlockYear['leaf']> = {};
-		for (const element of ELEMENTS) {
-			const typed = form.leaf[element]!.trim();
-			if (typed === '') continue;
-			const value = numberOrUndefined(typed);
-			if (value === undefined || value <= 0)
-				return void (problem = `Leaf ${element} “${typed}” must be a number of ${unitOf(element)} above 0.`);
-			leaf[element] = value;
-		}
-		if (form.takenOn) leaf.takenOn = form.takenOn;
-		if (form.part.trim()) leaf.part = form.part.trim();
+		const found = typedNumbers(form.leaf, LeafTestBounds, []);
+		if (typeof found === 'string') return void (problem = found);
+		const part = form.part.trim();
+		const leaf: NonNullable<BlockYear['leaf']> = {
+			...found,
+			...(form.takenOn ? { takenOn: form.takenOn } : {}),
+			...(part ? { part } : {})
+		};
 		const blockYear: BlockYear = {
 			...Object.fromEntries(Object.entries(form.days).filter(([, date]) => date)),
 			...(form.bearing === 'on' || form.bearing === 'off' ? { bearing: form.bearing } : {}),
@@ -73,12 +74,7 @@
 	<form onsubmit={keep} aria-label="Leaf test and days">
 		<div class="fields">
 			{#each ELEMENTS as element (element)}
-				<TextInput
-					size="sm"
-					labelText={`Leaf ${element}, ${unitOf(element)}`}
-					inputmode="decimal"
-					bind:value={form.leaf[element]}
-				/>
+				<NumberField facts={LeafTestBounds[element]} bind:text={form.leaf[element]} />
 			{/each}
 			<TextInput size="sm" labelText="What was picked" placeholder="mid-shoot leaves" bind:value={form.part} />
 			<DayField label="Taken on" bind:date={form.takenOn} />

@@ -1,13 +1,15 @@
 <!-- What is planted after the harvest in the same year, and its rates by each approach. -->
 <script lang="ts">
-	import { Button, Disclosure, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, Disclosure, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { CropId, SecondCrop } from '$core/schema-types';
-	import { unitInSystem } from '$core/units/rate-units';
+	import { SecondCropBounds } from '$core/schema-types/bounds';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import DayField from '$lib/ui/forms/days/DayField.svelte';
 	import { save } from '$lib/ui/forms/call';
-	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
+	import NumberField from '$lib/ui/forms/NumberField.svelte';
+	import { factsIn } from '$lib/ui/forms/number-within';
+	import { keptNumber, typedAmount } from '$lib/ui/forms/typed-amount';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 
 	interface Props {
@@ -35,9 +37,9 @@
 
 	function submit(event: SubmitEvent): void {
 		event.preventDefault();
-		const yieldGoal = keptAmount(goal, planted?.yieldGoal, unitOf(crop), page.units);
-		if (yieldGoal === undefined || yieldGoal <= 0)
-			return void (problem = `The yield goal “${goal}” must be a number above 0.`);
+		const yieldGoal = keptNumber(goal, planted?.yieldGoal, SecondCropBounds.yieldGoal, unitOf(crop), page.units);
+		if (yieldGoal === undefined) return void (problem = 'Its goal is not filled in.');
+		if (typeof yieldGoal === 'string') return void (problem = yieldGoal);
 		const harvested = planted?.id === crop ? planted.harvestedYield : undefined;
 		void set({
 			id: crop as CropId,
@@ -89,12 +91,7 @@
 					>
 						{#each annual as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 					</Select>
-					<TextInput
-						size="sm"
-						labelText={`Its goal, ${unitInSystem(unitOf(crop), page.units)}`}
-						inputmode="decimal"
-						bind:value={goal}
-					/>
+					<NumberField facts={factsIn(SecondCropBounds.yieldGoal, unitOf(crop), page.units)} bind:text={goal} />
 					<DayField label="Planted on" placeholder={`${page.year}-07-01`} bind:date={plantingDate} />
 				</div>
 				{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}

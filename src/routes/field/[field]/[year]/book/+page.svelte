@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Button, TextInput } from 'carbon-components-svelte';
+	import { Button } from 'carbon-components-svelte';
 	import { format, parseISO } from 'date-fns';
 	import type { Applied, Pass } from '$core/schema-types';
 	import type { ApplicationView } from '$lib/server/pages/application-views';
@@ -10,10 +10,12 @@
 	import ApplicationsTable from '$lib/ui/records/ApplicationsTable.svelte';
 	import { quantityIn } from '$core/units/amount-text';
 	import { formatQuantity } from '$core/units/display';
-	import { unitInSystem } from '$core/units/rate-units';
+	import { HarvestActionBounds } from '$core/schema-types/bounds';
 	import { longDate } from '$core/units/day-text';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
-	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
+	import NumberField from '$lib/ui/forms/NumberField.svelte';
+	import { factsIn } from '$lib/ui/forms/number-within';
+	import { keptNumber, typedAmount } from '$lib/ui/forms/typed-amount';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import { save } from '$lib/ui/forms/call';
 	import CatchText from '$lib/ui/season/CatchText.svelte';
@@ -33,10 +35,10 @@
 
 	async function bookHarvest(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const harvestedYield =
-			harvest.trim() === '' ? null : keptAmount(harvest, data.goal?.harvested, data.goal?.unit ?? '', data.units);
-		if (harvestedYield === undefined || (harvestedYield ?? 0) < 0) return void (problem = `“${harvest}” is no yield.`);
-		problem = await save('PUT /api/fields/{field}/{year}/harvest', address, { harvestedYield });
+		const { harvested, unit = '' } = data.goal ?? {};
+		const typed = keptNumber(harvest, harvested, HarvestActionBounds.harvestedYield, unit, data.units);
+		if (typeof typed === 'string') return void (problem = typed);
+		problem = await save('PUT /api/fields/{field}/{year}/harvest', address, { harvestedYield: typed ?? null });
 	}
 
 	async function setDone(seen: Pass, doneOn: string | null): Promise<void> {
@@ -96,11 +98,9 @@
 		<form class="row" onsubmit={bookHarvest}>
 			<p class="goal">{data.goal.crop}, goal {quantityIn(data.units, data.goal.yieldGoal, data.goal.unit)}.</p>
 			<div class="yield">
-				<TextInput
-					size="sm"
-					labelText={`Harvested, ${unitInSystem(data.goal.unit, data.units)}`}
-					inputmode="decimal"
-					bind:value={harvest}
+				<NumberField
+					facts={factsIn(HarvestActionBounds.harvestedYield, data.goal.unit, data.units)}
+					bind:text={harvest}
 				/>
 			</div>
 			<Button size="small" kind="tertiary" type="submit">Save the harvest</Button>
