@@ -83,6 +83,8 @@ test('a trial from its question to its verdict: laid out, stopped where it canno
 	await expect(page.getByText('mean x price - cost')).toBeVisible();
 	await page.keyboard.press('Escape');
 	await page.getByRole('button', { name: 'Details: analysis of variance' }).click();
+	await expect(page.getByRole('img', { name: /^Residuals of 2[34] plots against what was expected/ })).toBeVisible();
+	await expect(page.getByText(/Shapiro-Wilk W 0\.\d{3}, p 0\.\d{3}\./)).toBeVisible();
 	await expect(
 		page.getByRole('table', { name: 'Analysis of variance' }).getByRole('row', { name: /N rate/ })
 	).toContainText('5');
@@ -128,8 +130,29 @@ test('twenty sites give critical values by five ways of reading, and become a ru
 	page,
 	app
 }) => {
+	const field = await app.fieldId('Kingfisher Bend');
+	const plan = {
+		name: 'P rates',
+		design: 'blocks',
+		factors: [{ name: 'P rate', unit: 'lb P2O5/ac', levels: ['0', '40', '80'] }],
+		...{ blocks: 4, passFt: 60, headerFt: 30, widthFt: 60, lengthFt: 300, headlandFt: 80, headingDegrees: 0, seed: 7 }
+	};
+	const laidOut = await app.post(`/api/fields/${field}/2027/trials`, { plan });
+	expect(laidOut.status, await laidOut.clone().text()).toBe(200);
+	const { id } = (await laidOut.json()) as { id: string };
+	const { record } = (await (await fetch(`${app.server.origin}/api/trials/${id}`)).json()) as {
+		record: { plots: { plot: number; levels: Record<string, string> }[] };
+	};
+	const yieldOf: Record<string, number> = { '0': 150, '40': 171, '80': 178 };
+	const records = record.plots.map(({ plot, levels }) => ({ plot, values: { yield: yieldOf[levels['P rate']!] } }));
+	expect((await app.post(`/api/trials/${id}/records`, { records }, 'PUT')).status).toBe(200);
+
 	await page.goto(`${app.server.origin}/trials/calibrate`);
 	await hydrated(page);
+	await page.getByRole('button', { name: 'Take 1 site from your trials: Corn, P2O5 by Bray P1' }).click();
+	await expect(page.getByLabel(/^Sites: test/)).toHaveValue(
+		'test, yield without, yield with plenty, site\n10, 150.00, 178.00, Kingfisher Bend 2027 P rates'
+	);
 	const sites = readFileSync('demo/trials/phosphorus-sites.csv', 'utf8');
 	const box = page.getByLabel(/^Sites: test/);
 	await box.fill('test,relative yield\n8,lots');

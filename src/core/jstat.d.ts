@@ -4,6 +4,7 @@ declare module 'jstat' {
 		centralF: { cdf(x: number, df1: number, df2: number): number };
 		studentt: { cdf(x: number, df: number): number; inv(p: number, df: number): number };
 		noncentralt: { cdf(x: number, df: number, center: number): number };
+		normal: { cdf(x: number, mean: number, sd: number): number; inv(p: number, mean: number, sd: number): number };
 		chisquare: { cdf(x: number, df: number): number };
 		/** The studentized range of so many means. */
 		tukey: { cdf(q: number, means: number, df: number): number; inv(p: number, means: number, df: number): number };

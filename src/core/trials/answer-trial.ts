@@ -1,17 +1,17 @@
 import type { TrialAnswer, TrialRequest } from '../schema-types';
 import { anovaOfBlocks, anovaOfSplitPlot, type Anova } from './analysis/anova';
 import { tAt } from './analysis/distributions';
-import { LinearModel, type Term } from './analysis/linear-model';
-import { cellKey, readPlots, treatmentOf, type ReadTrial } from './analysis/plots';
+import { LinearModel } from './analysis/linear-model';
+import { readPlots, treatmentOf, type ReadTrial } from './analysis/plots';
+import { outliersOf, residualsOf, type Outlier } from './analysis/residuals';
+import { shapiroWilk, type Normality } from './analysis/shapiro-wilk';
 import { trialTerms, wholePlotTerm } from './analysis/terms';
 import { meanFamilies } from './analysis/trial-means';
 import { USUAL_CV, USUAL_LEVEL } from './analysis/usual-values';
-import { verdictOf } from './analysis/verdict';
+import { chanceText, verdictOf } from './analysis/verdict';
 
 /** Two strips of one treatment differ by so many times the CV: the root of two. */
 const PAIR = Math.SQRT2;
-/** A plot this many standard deviations off is looked at again; common practice. */
-const FAR_OFF = 3;
 
 /**
  * Reads a trial by its design: variance, means, least differences, and what it says in words. Without replication there is no verdict.
@@ -31,6 +31,9 @@ export function answerTrial(request: TrialRequest): TrialAnswer {
 	const anova = split
 		? anovaOfSplitPlot(model, trial.plots.length, { block, treatments, ...split })
 		: anovaOfBlocks(model, trial.plots.length, block, treatments);
+	const residuals = residualsOf(model, trial, terms);
+	const normality = shapiroWilk(residuals.map(({ residual }) => residual));
+	const outliers = outliersOf(model, trial, terms, anova.error, residuals, 1 - level);
 	const families = meanFamilies(model, trial, terms, anova, wholeFactor, level);
 	const { lsd, hsd } = (
 		wholeFactor ? families.find(({ comparison }) => comparison.of !== wholeFactor) : families.at(-1)
@@ -44,7 +47,9 @@ export function answerTrial(request: TrialRequest): TrialAnswer {
 		cv: model.mean > 0 ? (100 * Math.sqrt(anova.error.ms)) / model.mean : null,
 		...(request.design === 'paired' ? { difference: pairedDifference(trial, level) } : {}),
 		verdict: verdictOf(anova.rows, families, level),
-		notes: notesOf(trial, anova, model, terms, request)
+		residuals,
+		normality: normality ?? null,
+		notes: [...notesOf(trial, anova, request), ...scatterNotes(outliers, normality, trial.plots.length, level)]
 	};
 }
 
@@ -74,28 +79,20 @@ function noVerdict(trial: ReadTrial, { cvPercent = USUAL_CV }: TrialRequest, mea
 		lsd: null,
 		hsd: null,
 		cv: null,
+		residuals: [],
+		normality: null,
 		verdict: `No verdict: nothing was repeated. The strips are ${text(apart)} apart; two strips of one treatment already differ by about ${text(byChance)} (CV of ${cvPercent} % x 1.41), so the difference ${apart <= byChance ? 'is no more than chance makes' : 'may be real, and one pair cannot show it'}. Lay it out in blocks.`,
 		notes: trial.aside.map((reason) => `Set aside: ${reason}.`)
 	};
 }
 
-function notesOf(
-	trial: ReadTrial,
-	{ confounded, error }: Anova,
-	model: LinearModel,
-	terms: readonly Term[],
-	{ observations, factors }: TrialRequest
-): string[] {
+function notesOf(trial: ReadTrial, { confounded }: Anova, { observations, factors }: TrialRequest): string[] {
 	const { plots, levels, aside } = trial;
 	const blocks = new Set(plots.map((plot) => plot.block)).size;
 	const treatments = new Set(plots.map(treatmentOf)).size;
 	const sites = new Set(observations.map(({ site }) => site)).size;
 	// A confounded design leaves treatments out of a block on purpose.
 	const missing = confounded.length > 0 ? 0 : blocks * treatments - trial.cells.length;
-	const expected = new Map(model.expected(terms).map((mean, at) => [cellKey(trial.cells[at]!), mean]));
-	// What the model takes draws its own plots nearer by the share of freedom that it took.
-	const sd = Math.sqrt((error.ms * error.df) / plots.length);
-	const far = plots.filter((plot) => Math.abs(plot.yield - expected.get(cellKey(plot))!) > FAR_OFF * sd);
 	return [
 		...confounded.map(
 			(name) => `${name.split(':').join(' x ')} cannot be told from the blocks (confounded): nothing is said of it.`
@@ -110,13 +107,29 @@ function notesOf(
 					`${sites} sites stand side by side as they are; what holds on other ground takes more of them and a pooled reading.`
 				]
 			: []),
-		...far.map(
-			(plot) =>
-				`Look again at ${Math.round(10 * plot.yield) / 10} in block ${plot.block} (${treatmentOf(plot)}): it lies more than ${FAR_OFF} standard deviations off.`
-		),
 		...aside.map((reason) => `Set aside: ${reason}.`),
 		...(factors.length > 1 && Object.values(levels).every((own) => own.length === 2)
 			? ['Each factor has two levels: a difference, not a rate.']
+			: [])
+	];
+}
+
+/** What the scatter of the plots says against the reading. */
+function scatterNotes(
+	outliers: readonly Outlier[],
+	normality: Normality | undefined,
+	plots: number,
+	level: number
+): string[] {
+	return [
+		...outliers.map(
+			({ plot, off, chance }) =>
+				`Look again at ${Math.round(10 * plot.yield) / 10} in block ${plot.block} (${treatmentOf(plot)}): it lies ${Number.isFinite(off) ? `${off.toFixed(1)} standard deviations` : 'far'} off what block and treatment let expect (${chanceText(chance)} for the furthest of ${plots} plots).`
+		),
+		...(normality !== undefined && normality.p < 1 - level
+			? [
+					`The plots do not scatter like chance about what block and treatment let expect (Shapiro-Wilk ${chanceText(normality.p)}): take chances and least differences as rough, and look at the plots that lie far off.`
+				]
 			: [])
 	];
 }

@@ -20,6 +20,16 @@ export function tChance(t: number, df: number): number {
 	return jstat.ibeta(df / (df + t * t), df / 2, 1 / 2);
 }
 
+/** The standard normal value below which so large a share lies. */
+export function normalAt(share: number): number {
+	return jstat.normal.inv(share, 0, 1);
+}
+
+/** Chance of a standard normal value at least so large; by the other tail, so that small ones keep their digits. */
+export function normalChance(z: number): number {
+	return jstat.normal.cdf(-z, 0, 1);
+}
+
 /** Chance of a noncentral t up to so large. */
 export function noncentralTChance(t: number, df: number, center: number): number {
 	return jstat.noncentralt.cdf(t, df, center);

@@ -93,6 +93,18 @@ export class LinearModel {
 		);
 	}
 
+	/** How much of the expectation of each of these cells comes from a single plot of its own: 0 to 1. */
+	leverages(terms: readonly Term[], cells: readonly number[]): number[] {
+		const { matrix, swept } = this.#sweep(terms);
+		return cells.map((cell) =>
+			swept.reduce((sum, i) => {
+				const row = matrix[i]!;
+				const by = swept.reduce((own, j) => own + row[j]! * this.#columns[j]![cell]!, 0);
+				return sum + by * this.#columns[i]![cell]!;
+			}, 0)
+		);
+	}
+
 	#sweep(terms: readonly Term[]): { matrix: number[][]; swept: number[] } {
 		const matrix = this.#products.map((row) => [...row]);
 		const swept: number[] = [];

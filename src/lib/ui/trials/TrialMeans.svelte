@@ -8,6 +8,7 @@
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import Quantity from '../figure/Quantity.svelte';
 	import ListTable from '../tables/ListTable.svelte';
+	import Residuals from './Residuals.svelte';
 
 	interface Props {
 		plan: TrialPlan;
@@ -16,6 +17,9 @@
 		unit: string;
 	}
 	const { plan, reading, codes, unit }: Props = $props();
+	let details = $state(false);
+	/** Below it a chance is as good as none. */
+	const LEAST_P = 0.0001;
 
 	const whole = $derived(wholeMeans(reading.answer).sort((a, b) => b.mean - a.mean));
 	/** Means of the levels of one factor, where there are several. */
@@ -86,7 +90,7 @@
 {/if}
 {#each reading.answer.notes as note (note)}<p class="small">{note}</p>{/each}
 {#if reading.answer.anova.length > 0}
-	<Disclosure align="start" summary="Details: analysis of variance">
+	<Disclosure align="start" summary="Details: analysis of variance, residuals" bind:open={details}>
 		<ListTable
 			label="Analysis of variance"
 			rows={reading.answer.anova}
@@ -98,12 +102,14 @@
 				{ name: 'Sum of squares', of: ({ ss }) => shown(ss, 2), number: true },
 				{ name: 'Mean square', of: ({ ms }) => shown(ms, 2), number: true },
 				{ name: 'F', of: ({ f }) => shown(f, 3), number: true },
-				{ name: 'p', of: ({ p }) => shown(p, 4), number: true }
+				{ name: 'p', of: ({ p }) => (p !== null && p < LEAST_P ? `below ${LEAST_P}` : shown(p, 4)), number: true }
 			]}
 		/>
 		<p class="small soft">
 			Least squares by the design; each term is tested after all that do not contain it (type II). Letters by Tukey.
 		</p>
+		<!-- A chart has no width before it is seen. -->
+		{#if details && reading.answer.residuals.length > 0}<Residuals answer={reading.answer} {unit} />{/if}
 	</Disclosure>
 {/if}
 

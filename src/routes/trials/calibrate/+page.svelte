@@ -59,6 +59,12 @@
 		if (typeof found !== 'string') text = found.text;
 	}
 
+	/** In place of what stands there: it can be changed or added to before it is read. */
+	function takeTrials(set: PageData['fromTrials']['sets'][number]): void {
+		({ crop, nutrient, method, table: text } = set);
+		problem = '';
+	}
+
 	async function makeRule(): Promise<void> {
 		notice = '';
 		const rate = numberOrUndefined(rateAtZero);
@@ -109,6 +115,19 @@
 				<Button size="small" type="submit">Read the critical values</Button>
 				<FileButton label="Take a CSV file" accept={['.csv', 'text/csv']} {take} />
 			</div>
+			<section aria-label="Trials of this book">
+				{#each data.fromTrials.sets as set (set.name)}
+					<Button size="small" kind="ghost" onclick={() => takeTrials(set)}>
+						{set.sites === 1 ? 'Take 1 site' : `Take ${set.sites} sites`} from your trials: {set.name}
+					</Button>
+				{:else}
+					<p class="small soft">
+						Your own trials of P2O5 or K2O rates, with plots of nothing and of plenty, on sampled fields, can be taken
+						here too; there is none yet.
+					</p>
+				{/each}
+				{#each data.fromTrials.left as reason (reason)}<p class="small soft">No site: {reason}.</p>{/each}
+			</section>
 		</form>
 		{#if shown}
 			<Chart

@@ -4,6 +4,7 @@ import { sharedParameters } from '../../../../core/packs/parameters-of';
 import { CALIBRATED_ANALYTE, CALIBRATED_GUIDE } from '../../../../core/trials/calibration/calibrated-guide';
 import { entriesOf } from '../../../../core/check/typed-object';
 import type { Desk } from '../../desk';
+import { sitesOfTrials } from '../../field/trials/sites-of-trials';
 import { listGuides } from '../../stores/guides';
 
 /** What a critical value of a guide says, by crop and analyte. */
@@ -14,7 +15,8 @@ interface GuideLevel {
 }
 
 /** The page on which a soil or leaf test is calibrated from sites: what may be calibrated, and what guides say beside it. */
-export function calibratePage({ book, library }: Desk) {
+export function calibratePage(desk: Desk) {
+	const { book, library } = desk;
 	const crops = library.crops.map(({ id, name }) => ({ id, name }));
 	return {
 		title: 'Calibrate a test',
@@ -25,6 +27,7 @@ export function calibratePage({ book, library }: Desk) {
 			methods: methodsOf(analyte).map((method) => ({ method, name: methodName(method) }))
 		})),
 		levels: levelsOf(library),
+		fromTrials: sitesOfTrials(desk),
 		guide: listGuides(book).find(({ document }) => document.id === CALIBRATED_GUIDE)?.document
 	};
 }
