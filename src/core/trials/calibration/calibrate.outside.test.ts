@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import type { CalibrateRequest, CalibrationFit } from '../../schema-types';
 import { answerCalibrate } from './answer-calibrate';
+import { criticalFigure } from './critical-figure';
 
 const R = JSON.parse(readFileSync(new URL('../fixtures/trials.json', import.meta.url), 'utf8')) as {
 	sites: CalibrateRequest['observations'];
@@ -46,6 +47,32 @@ describe('critical values of twenty sites', () => {
 		expect(answerCalibrate({ observations: R.sites, seed: 1 }).fits).toEqual(fits);
 		const wider = answerCalibrate({ observations: R.sites, level: 0.99 }).fits[1]!.interval!;
 		expect(wider[0]!).toBeLessThan(of('linear-plateau').interval![0]!);
+	});
+});
+
+describe('the worksheet of a critical value', () => {
+	const worksheet = (model: CalibrationFit['model']) => criticalFigure(of(model), R.sites, 'ppm')!;
+	const input = (model: CalibrationFit['model'], label: string) =>
+		worksheet(model).inputs.find((one) => one.label === label)!.value;
+	it('has what the value is made of', () => {
+		const [below, above] = ['highest test below the split', 'lowest test above it'].map((name) =>
+			input('cate-nelson', name)
+		);
+		expect((below! + above!) / 2).toBeCloseTo(R.cateNelson[0], 9);
+		const [b, c] = [input('quadratic-plateau', 'b'), input('quadratic-plateau', 'c')];
+		expect(-b / (2 * c)).toBeCloseTo(worksheet('quadratic-plateau').value, 6);
+		expect(Math.log(input('mitscherlich', 'b') / 0.05) / input('mitscherlich', 'c')).toBeCloseTo(
+			worksheet('mitscherlich').value,
+			9
+		);
+		expect(
+			Math.exp(input('arcsine-log', 'intercept') + input('arcsine-log', 'slope') * Math.asin(Math.sqrt(0.95)))
+		).toBeCloseTo(R.alcc, 6);
+		expect(input('linear-plateau', 'sites')).toBe(20);
+		expect(worksheet('arcsine-log')).toMatchObject({ basis: 'memory', unit: 'ppm' });
+	});
+	it('is none where there is no value', () => {
+		expect(criticalFigure({ ...of('mitscherlich'), critical: null }, R.sites, 'ppm')).toBeUndefined();
 	});
 });
 

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { PoolAnswer, PoolRequest, TrialRequest } from '../../schema-types';
 import { answerTrial } from '../answer-trial';
 import { poolSites } from './pool-sites';
+import { pooledFigures } from './pooled-figures';
 
 interface Pooled {
 	effects: PoolRequest['effects'];
@@ -35,6 +36,11 @@ describe('several sites', () => {
 		['sites that agree, with no variance between them', R.even]
 	])('%s', (_, { effects, answer }) => {
 		const found = poolSites({ effects });
+		const { effect, half } = pooledFigures({ effects }, found, 'bu/ac');
+		const parts = (label: string) => effect.inputs.filter((one) => one.label.endsWith(label));
+		const summed = parts(': effect').reduce((sum, { value }, at) => sum + value * parts(': weight')[at]!.value, 0);
+		expect(Math.abs(summed - answer[0]!)).toBeLessThan(1e-6);
+		expect(half.inputs.reduce((product, { value }) => product * value, 1)).toBeCloseTo(half.value, 9);
 		KEYS.forEach((key, at) =>
 			expect(Math.abs(found[key] - answer[at]!), key).toBeLessThan(1e-6 * Math.max(1, Math.abs(answer[at]!)))
 		);

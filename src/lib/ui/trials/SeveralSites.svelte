@@ -3,9 +3,11 @@
 	import { Disclosure, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { poolSites } from '$core/trials/sites/pool-sites';
+	import { pooledFigures } from '$core/trials/sites/pooled-figures';
 	import { siteEffects } from '$core/trials/sites/site-effects';
 	import Chart from '../charts/Chart.svelte';
 	import { forestChart } from '../charts/forest';
+	import Quantity from '../figure/Quantity.svelte';
 
 	interface Props {
 		sites: readonly {
@@ -41,7 +43,9 @@
 		</Select>
 	</div>
 	{#if pooled}
+		{@const { effect, half } = pooledFigures({ effects }, pooled, unit)}
 		<p class="verdict">{pooled.verdict}</p>
+		<p class="small">Effect <Quantity answer={effect} />, give or take <Quantity answer={half} />.</p>
 		<Chart
 			option={forestChart(effects, pooled, unit)}
 			label={`${tried} against ${against} at ${effects.length} sites. ${pooled.verdict}`}

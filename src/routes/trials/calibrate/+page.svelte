@@ -3,6 +3,7 @@
 	import { Button, InlineNotification, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { CalibrateAnswer, CalibrateRequest, CalibrationModel, LabMethod } from '$core/schema-types';
+	import { criticalFigure } from '$core/trials/calibration/critical-figure';
 	import { MODEL_TITLES } from '$core/trials/calibration/model-titles';
 	import { readSites } from '$core/trials/calibration/read-sites';
 	import Chart from '$lib/ui/charts/Chart.svelte';
@@ -148,7 +149,7 @@
 				sortable={false}
 				columns={[
 					{ name: 'Read as', of: (fit) => MODEL_TITLES[fit.model], cell: nameCell },
-					{ name: 'Critical value', of: ({ critical }) => digits(critical), number: true },
+					{ name: 'Critical value', answer: (fit) => criticalFigure(fit, shown!.sites, 'ppm'), bare: true },
 					{
 						name: '90 % of draws of the sites',
 						of: ({ interval }) => (interval ? `${digits(interval[0])} to ${digits(interval[1])}` : ''),

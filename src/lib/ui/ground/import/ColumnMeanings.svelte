@@ -144,7 +144,7 @@
 <style>
 	.columns {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(176px, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(196px, 1fr));
 		gap: 0.6rem;
 	}
 	.column {
@@ -155,6 +155,10 @@
 		background: var(--sheet);
 		border: 1px solid var(--rule);
 		padding: 0.5rem 0.6rem;
+	}
+	/* The names of methods are long. */
+	.column :global(.bx--select-input) {
+		padding-inline: 0.6rem 2rem;
 	}
 	.ignored {
 		background: transparent;
