@@ -126,6 +126,8 @@ test('trials of the demo: eight programmes on a wet and a dry half, strips of th
 	).toHaveValue(/^rate, yield, block\n180, 239\.59, 1/);
 });
 
+const SOYBEAN_LEAVES = 'Soybean, top full trifoliate without stalk, first bloom';
+
 test('twenty sites give critical values by five ways of reading, and become a rule that speaks under Rates', async ({
 	page,
 	app
@@ -178,4 +180,27 @@ test('twenty sites give critical values by five ways of reading, and become a ru
 
 	await app.openField('Heronry', 'rates');
 	await expect(page.getByText(/Own calibration/).first()).toBeVisible();
+
+	await page.goto(`${app.server.origin}/trials/calibrate`);
+	await hydrated(page);
+	await page.getByLabel('What was tested').selectOption({ label: 'leaf K, %' });
+	const leaves = [1.2, 1.3, 1.4, 1.5, 1.6, 1.7, 1.8, 1.9, 2, 2.1, 2.2, 2.3];
+	const lines = leaves.map((leaf, at) => `${leaf}, ${Math.min(98, 60 + 50 * (leaf - 1.2)) + (at % 2)}, site ${at + 1}`);
+	await page.getByLabel(/^Sites: test/).fill(['leaf, relative yield, site', ...lines].join('\n'));
+	await page.getByRole('button', { name: 'Read the critical values' }).click();
+	const range = page.getByRole('region', { name: 'A leaf range of your own' });
+	await expect(rule).toBeHidden();
+	await range.getByLabel('Ranges to start from').selectOption({ label: SOYBEAN_LEAVES });
+	await range.getByLabel('Critical value by').selectOption('linear-plateau');
+	await range.getByRole('button', { name: 'Make it a leaf range' }).click();
+	await expect(range.getByRole('status')).toContainText('are read against it now');
+	// Made with a knee at 1.96 %.
+	await expect(range).toContainText(/K there is 1\.9\d %/);
+	await range.getByRole('link', { name: 'See the ranges' }).click();
+	const own = page.getByRole('row', { name: /Soybean top full trifoliate.* your own/ });
+	await expect(own).toContainText(/1\.9\d+/);
+	await own.getByRole('button', { name: 'Expand current row' }).click();
+	await expect(
+		page.getByText(/Set by the adviser: K: 12 own sites, line and plateau: critical value 1\.9\d+ %/).first()
+	).toBeVisible();
 });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Basis } from '../../core/schema-types';
 import { lineLook, outlookChart } from './charts/outlook';
 import { profileChart } from './charts/profile';
 import { balancesChart } from './charts/balances';
@@ -44,11 +45,13 @@ describe('dates', () => {
 
 describe('words', () => {
 	it('say where a figure comes from', () => {
-		const of = (basis: 'published' | 'memory' | 'practice') =>
-			basisText(figure({ label: 'x', value: 1, unit: '', basis, citation: 'Bulletin 1' }));
+		const of = (basis: Basis, citation = 'Bulletin 1') =>
+			basisText(figure({ label: 'x', value: 1, unit: '', basis, citation }));
 		expect(of('published')).toBe('Published: Bulletin 1.');
 		expect(of('memory')).toBe('Published: Bulletin 1. Value written from memory.');
 		expect(of('practice')).toBe('Common practice.');
+		expect(of('measured', '20 own sites.')).toBe('Measured: 20 own sites.');
+		expect(of('adviser', '')).toBe('Set by the adviser.');
 	});
 	it('tell the two kinds of pounds apart', () => {
 		expect(unitText('lb/ac')).not.toBe(unitText('lb/ac-furrow'));

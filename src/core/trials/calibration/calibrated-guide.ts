@@ -1,13 +1,10 @@
 import type { CalibratedRuleAction, CalibrationFit, PackDocument } from '../../schema-types';
-import { MODEL_TITLES } from './model-titles';
+import { citationOfSites, roundedCritical as rounded } from './citation-of-sites';
 
 /** The guide of the adviser's own that rules from sites stand in. */
 export const CALIBRATED_GUIDE = 'own-calibration';
 /** The test that each nutrient's rates go by. */
 export const CALIBRATED_ANALYTE = { P2O5: 'P', K2O: 'K' } as const;
-/** Sites that are named in a citation; more are counted. */
-const MOST_NAMED = 40;
-const DIGITS = 4;
 
 /**
  * A guide with a rule from sites: the rate falls evenly from that of a soil with none to nothing at the critical value. A rule for
@@ -35,7 +32,7 @@ export function calibratedGuide(
 		unit: 'lb/ac',
 		soilTest: { analyte, methods: [method] },
 		basis: 'measured',
-		citation: citationOf(observations, model, critical, interval),
+		citation: citationOfSites(observations, model, critical, interval, 'ppm'),
 		parameters: { noneAbovePpm: critical },
 		crops: { [crop]: { constant: rateAtZero, perPpm } },
 		examples: [
@@ -65,23 +62,6 @@ export function calibratedGuide(
 		samplingDepthIn,
 		rules: [...others, rule]
 	};
-}
-
-function citationOf(
-	sites: CalibratedRuleAction['observations'],
-	model: CalibrationFit['model'],
-	critical: number,
-	interval: CalibrationFit['interval']
-): string {
-	const names = sites.map(({ site }, at) => site ?? `site ${at + 1}`);
-	const more = names.length - MOST_NAMED;
-	const listed = `${names.slice(0, MOST_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
-	const range = interval ? ` (90 % of draws ${rounded(interval[0]!)} to ${rounded(interval[1]!)})` : '';
-	return `${sites.length} own sites, ${MODEL_TITLES[model]}: critical value ${critical} ppm${range}. Sites: ${listed}.`;
-}
-
-function rounded(value: number): number {
-	return Number(value.toPrecision(DIGITS));
 }
 
 /** 1.0.0, then the middle number up. */

@@ -50,7 +50,7 @@ export function criticalFigure(
 		inputs: [
 			...beside,
 			...entriesOf(coefficients).map(([name, value]) => part(COEFFICIENTS[name] ?? name, value)),
-			...(rss === null ? [] : [part('squares left over', rss)]),
+			...(rss === null ? [] : [part('residual SS', rss)]),
 			part('sites', sites.length)
 		],
 		basis,

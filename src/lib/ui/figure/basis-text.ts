@@ -4,14 +4,19 @@ import type { Basis } from '$core/schema-types';
 export function basisText({ basis, citation }: { basis: Basis; citation?: string | undefined }): string {
 	switch (basis) {
 		case 'published':
-			return `Published: ${citation}.`;
+			return sentence('Published', citation);
 		case 'memory':
-			return `Published: ${citation}. Value written from memory.`;
+			return `${sentence('Published', citation)} Value written from memory.`;
 		case 'practice':
 			return 'Common practice.';
 		case 'adviser':
-			return 'Set by the adviser.';
+			return sentence('Set by the adviser', citation);
 		case 'measured':
-			return 'Measured.';
+			return sentence('Measured', citation);
 	}
+}
+
+/** A citation may be whole sentences of its own. */
+function sentence(what: string, citation: string | undefined): string {
+	return citation ? `${what}: ${citation.replace(/\.$/, '')}.` : `${what}.`;
 }

@@ -12,16 +12,26 @@
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { numberOrUndefined } from '$lib/ui/forms/numbers';
 	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
+	import LeafRangeFromSites from '$lib/ui/trials/LeafRangeFromSites.svelte';
+	import { LEAF_ELEMENTS, leafUnit } from '$core/units/leaf-units';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 	type Fit = CalibrateAnswer['fits'][number];
 
+	const SOIL = 'soil';
+	const TESTED = [
+		{ value: SOIL, text: 'soil, ppm' },
+		...LEAF_ELEMENTS.map((element) => ({ value: element, text: `leaf ${element}, ${leafUnit(element)}` }))
+	];
 	const EXAMPLE = 'test, relative yield, site\n8, 62, Long Acre 2024\n14, 85, Heronry 2024\n…';
 	const LETTERS = 'abcde'.split('');
 	const USUAL_DEPTH_IN = '6';
 
+	let tested = $state<string>(SOIL);
+	const element = $derived(LEAF_ELEMENTS.find((one) => one === tested));
+	const unit = $derived(element && leafUnit(element) === '%' ? '% of dry matter' : 'ppm');
 	let text = $state('');
 	let crop = $state('corn-grain');
 	let nutrient = $state(untrack(() => data.nutrients[0]!.nutrient));
@@ -63,6 +73,7 @@
 	/** In place of what stands there: it can be changed or added to before it is read. */
 	function takeTrials(set: PageData['fromTrials']['sets'][number]): void {
 		({ crop, nutrient, method, table: text } = set);
+		tested = SOIL;
 		problem = '';
 	}
 
@@ -112,6 +123,9 @@
 				placeholder={EXAMPLE}
 				bind:value={text}
 			/>
+			<Select size="sm" labelText="What was tested" bind:selected={tested}>
+				{#each TESTED as one (one.value)}<SelectItem value={one.value} text={one.text} />{/each}
+			</Select>
 			<div class="row">
 				<Button size="small" type="submit">Read the critical values</Button>
 				<FileButton label="Take a CSV file" accept={['.csv', 'text/csv']} {take} />
@@ -132,7 +146,7 @@
 		</form>
 		{#if shown}
 			<Chart
-				option={calibrationChart(shown.sites, shown.answer.fits, LETTERS, 'ppm')}
+				option={calibrationChart(shown.sites, shown.answer.fits, LETTERS, unit)}
 				height="290px"
 				label={`${shown.sites.length} sites with the critical value of ${usable.length} ways of reading`}
 			/>
@@ -149,7 +163,7 @@
 				sortable={false}
 				columns={[
 					{ name: 'Read as', of: (fit) => MODEL_TITLES[fit.model], cell: nameCell },
-					{ name: 'Critical value', answer: (fit) => criticalFigure(fit, shown!.sites, 'ppm'), bare: true },
+					{ name: 'Critical value', answer: (fit) => criticalFigure(fit, shown!.sites, unit), bare: true },
 					{
 						name: '90 % of draws of the sites',
 						of: ({ interval }) => (interval ? `${digits(interval[0])} to ${digits(interval[1])}` : ''),
@@ -161,45 +175,47 @@
 			/>
 			{#each shown.answer.notes as note (note)}<p class="small">{note}</p>{/each}
 		</section>
-		<section class="section" aria-label="A rule of your own">
-			<h2>A rule of your own</h2>
-			<p class="soft">
-				The rate falls evenly from that of a soil with none to nothing at the critical value. It stands in your guide
-				“Own calibration” with these sites as its source.
-			</p>
-			<div class="fields">
-				<Select size="sm" labelText="Crop" bind:selected={crop}>
-					{#each data.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
-				</Select>
-				<Select size="sm" labelText="Nutrient" bind:selected={nutrient}>
-					{#each data.nutrients as one (one.nutrient)}<SelectItem value={one.nutrient} text={one.nutrient} />{/each}
-				</Select>
-				<Select size="sm" labelText="Test" bind:selected={method}>
-					{#each kind.methods as one (one.method)}<SelectItem
-							value={one.method}
-							text={`${kind.analyte}, ${one.name}`}
-						/>{/each}
-				</Select>
-				<TextInput size="sm" labelText="Sampled to, in" inputmode="decimal" bind:value={depth} />
-				<Select size="sm" labelText="Critical value by" bind:selected={model}>
-					{#each usable as fit (fit.model)}<SelectItem
-							value={fit.model}
-							text={`${MODEL_TITLES[fit.model]}: ${digits(fit.critical)}`}
-						/>{/each}
-				</Select>
-				<TextInput
-					size="sm"
-					labelText={`${nutrient} at a test of 0, lb/ac`}
-					inputmode="decimal"
-					bind:value={rateAtZero}
-				/>
-			</div>
-			{#if levels.length > 0}<p class="small">
-					Guides say: {levels.map((one) => one.text).join('; ')}.
-				</p>{/if}
-			<div class="row"><Button size="small" onclick={() => void makeRule()}>Make it a rule</Button></div>
-			{#if notice}<p role="status">{notice} <a href="/guides">See the guide</a></p>{/if}
-		</section>
+		{#if element && usable.length > 0}
+			<LeafRangeFromSites {element} fits={usable} sites={shown.sites} ranges={data.leafRanges} />
+		{:else if !element}<section class="section" aria-label="A rule of your own">
+				<h2>A rule of your own</h2>
+				<p class="soft">
+					The rate falls evenly from that of a soil with none to nothing at the critical value. It stands in your guide
+					“Own calibration” with these sites as its source.
+				</p>
+				<div class="fields">
+					<Select size="sm" labelText="Crop" bind:selected={crop}>
+						{#each data.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+					</Select>
+					<Select size="sm" labelText="Nutrient" bind:selected={nutrient}>
+						{#each data.nutrients as one (one.nutrient)}<SelectItem value={one.nutrient} text={one.nutrient} />{/each}
+					</Select>
+					<Select size="sm" labelText="Test" bind:selected={method}>
+						{#each kind.methods as one (one.method)}<SelectItem
+								value={one.method}
+								text={`${kind.analyte}, ${one.name}`}
+							/>{/each}
+					</Select>
+					<TextInput size="sm" labelText="Sampled to, in" inputmode="decimal" bind:value={depth} />
+					<Select size="sm" labelText="Critical value by" bind:selected={model}>
+						{#each usable as fit (fit.model)}<SelectItem
+								value={fit.model}
+								text={`${MODEL_TITLES[fit.model]}: ${digits(fit.critical)}`}
+							/>{/each}
+					</Select>
+					<TextInput
+						size="sm"
+						labelText={`${nutrient} at a test of 0, lb/ac`}
+						inputmode="decimal"
+						bind:value={rateAtZero}
+					/>
+				</div>
+				{#if levels.length > 0}<p class="small">
+						Guides say: {levels.map((one) => one.text).join('; ')}.
+					</p>{/if}
+				<div class="row"><Button size="small" onclick={() => void makeRule()}>Make it a rule</Button></div>
+				{#if notice}<p role="status">{notice} <a href="/guides">See the guide</a></p>{/if}
+			</section>{/if}
 	{/if}
 </div>
 

@@ -3,6 +3,7 @@ import type { CecLine } from '../../../../core/packs/cec-line';
 import { sharedParameters } from '../../../../core/packs/parameters-of';
 import { CALIBRATED_ANALYTE, CALIBRATED_GUIDE } from '../../../../core/trials/calibration/calibrated-guide';
 import { entriesOf } from '../../../../core/check/typed-object';
+import type { LeafRanges } from '../../../../core/schema-types';
 import type { Desk } from '../../desk';
 import { sitesOfTrials } from '../../field/trials/sites-of-trials';
 import { listGuides } from '../../stores/guides';
@@ -27,6 +28,8 @@ export function calibratePage(desk: Desk) {
 			methods: methodsOf(analyte).map((method) => ({ method, name: methodName(method) }))
 		})),
 		levels: levelsOf(library),
+		/** Ranges of leaves that stand, by what they are for. */
+		leafRanges: library.leafRanges.map((ranges) => ({ name: nameOfRanges(ranges, crops), ranges })),
 		fromTrials: sitesOfTrials(desk),
 		guide: listGuides(book).find(({ document }) => document.id === CALIBRATED_GUIDE)?.document
 	};
@@ -46,4 +49,14 @@ function levelsOf({ packs, crops }: Desk['library']): GuideLevel[] {
 			return [{ crop: id, analyte: soilTest.analyte, text }];
 		});
 	});
+}
+
+/** "Corn, ear leaf, R1"; with the years of a crop that stands for many. */
+function nameOfRanges(
+	{ crop, part, when, fromAge, toAge }: LeafRanges,
+	crops: readonly { id: string; name: string }[]
+): string {
+	const years =
+		fromAge === undefined && toAge === undefined ? '' : `, year ${fromAge ?? 1}${toAge ? ` to ${toAge}` : ' on'}`;
+	return `${crops.find(({ id }) => id === crop)?.name ?? crop}, ${part}, ${when}${years}`;
 }
