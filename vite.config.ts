@@ -6,7 +6,7 @@ import { tableRows } from './scripts/table-rows';
 
 const CARBON = 'carbon-components-svelte/src/';
 const OF_FORMS = new RegExp(
-	`${CARBON}(Select|TextInput|Notification|Checkbox/Checkbox|icons/(Warning|Information|Error|Edit|CheckmarkFilled))|schema-types/bounds|css/all\\.css\\?forms|ui/look/carbon-forms`
+	`${CARBON}(Select|TextInput|Notification|Checkbox/Checkbox|icons/(Warning|Information|Error|Edit|CheckmarkFilled))|schema-types/bounds|css/all\\.css\\?forms|ui/look/carbon-forms|lib/ui/forms/.*(\\.svelte|number-within\\.ts|typed-amount\\.ts)$`
 );
 /** The map's library comes with the map. */
 const ELSEWHERE = new RegExp(`${OF_FORMS.source}|/node_modules/ol/`);

@@ -103,6 +103,16 @@ test('trials of the demo: eight programmes on a wet and a dry half, strips of th
 	const pooled = page.getByRole('region', { name: 'Several sites together' });
 	await expect(pooled).toContainText('Over 3 sites the effect is');
 	await expect(pooled.getByRole('img', { name: /with against without at 3 sites/ })).toBeVisible();
+	await expect(pooled).not.toContainText('Wetter than usual');
+	// 6 mm on each day of a season is more than usual anywhere in the district.
+	const days = Array.from({ length: 183 }, (_, at) => new Date(Date.UTC(2025, 3, 1 + at)).toISOString().slice(0, 10));
+	const csv = ['date,min,max,rain', ...days.map((date) => `${date},8,20,6`)].join('\n');
+	const file = { name: 'Gauge at the yard', latitude: 41, units: 'metric', csv };
+	expect((await app.post('/api/weather', file)).status).toBe(200);
+	await page.reload();
+	await hydrated(page);
+	await expect(pooled).toContainText(/Wetter than usual \(.*2025.*2025\): Over 2 sites the effect is/);
+	await expect(pooled).not.toContainText('Drier than usual');
 
 	await page.getByRole('link', { name: 'Placement and timing of 160 lb N' }).click();
 	await hydrated(page);

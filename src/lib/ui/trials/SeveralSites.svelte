@@ -4,6 +4,7 @@
 	import { untrack } from 'svelte';
 	import { poolSites } from '$core/trials/sites/pool-sites';
 	import { pooledFigures } from '$core/trials/sites/pooled-figures';
+	import type { SeasonRain } from '$core/trials/sites/season-rain';
 	import { siteEffects } from '$core/trials/sites/site-effects';
 	import Chart from '../charts/Chart.svelte';
 	import { forestChart } from '../charts/forest';
@@ -13,6 +14,8 @@
 		sites: readonly {
 			site: string;
 			yieldUnit: string;
+			/** Of its season, where its weather is known. */
+			rain: SeasonRain | undefined;
 			means: readonly { treatment: string; mean: number; se: number }[];
 		}[];
 		/** Treatments that two sites or more have tried. */
@@ -24,6 +27,13 @@
 	let against = $state(untrack(() => common[1]!));
 	const effects = $derived(siteEffects(sites, tried, against));
 	const pooled = $derived(effects.length > 1 ? poolSites({ effects }) : undefined);
+	/** Two sites or more of wet seasons, and of dry ones. */
+	const seasons = $derived(
+		[true, false].flatMap((wet) => {
+			const own = effects.filter(({ site }) => sites.find((one) => one.site === site)?.rain?.wet === wet);
+			return own.length > 1 ? [{ name: wet ? 'Wetter than usual' : 'Drier than usual', own }] : [];
+		})
+	);
 	const unit = $derived(sites.find(({ site }) => site === effects[0]?.site)?.yieldUnit ?? 'bu/ac');
 	const ROW_PX = 34;
 	const AXIS_PX = 60;
@@ -51,6 +61,9 @@
 			label={`${tried} against ${against} at ${effects.length} sites. ${pooled.verdict}`}
 			height={`${AXIS_PX + ROW_PX * (effects.length + 1)}px`}
 		/>
+		{#each seasons as { name, own } (name)}
+			<p><strong>{name}</strong> ({own.map(({ site }) => site).join(', ')}): {poolSites({ effects: own }).verdict}</p>
+		{/each}
 		<Disclosure align="start" summary="Details">
 			<p>
 				Random sites: variance between them {pooled.tau2.toPrecision(3)} (REML), {pooled.i2Percent.toFixed(0)} % of the spread;

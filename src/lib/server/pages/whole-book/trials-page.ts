@@ -1,9 +1,12 @@
 import { treatmentOf } from '../../../../core/trials/analysis/plots';
 import { wholeMeans } from '../../../../core/trials/reading/whole-means';
 import { readTrial } from '../../../../core/trials/reading/read-trial';
+import { seasonRain, type SeasonRain } from '../../../../core/trials/sites/season-rain';
 import type { Desk } from '../../desk';
 import { termsOfTrial } from '../../field/trials/trial-terms';
-import { listTrials } from '../../stores/trials';
+import { weatherFor } from '../../field/weather-for';
+import { findField } from '../../stores/fields';
+import { listTrials, type BookTrial } from '../../stores/trials';
 
 /** The trials of the book, with what each says, and the means by which several can be read together. */
 export function trialsPage(desk: Desk) {
@@ -25,6 +28,7 @@ export function trialsPage(desk: Desk) {
 				measured,
 				says: reading.applies ? reading.headline : measured === 0 ? 'laid out, not measured yet' : reading.reason,
 				yieldUnit: terms.yieldUnit,
+				rain: rainOf(desk, trial),
 				grounds: [...new Set(plan.grounds ?? [])].filter(Boolean),
 				/** Of whole treatments, with standard errors. */
 				means: reading.applies
@@ -35,4 +39,10 @@ export function trialsPage(desk: Desk) {
 			};
 		})
 	};
+}
+
+/** Of the season in which its crop was harvested, at the station of its grower. */
+function rainOf({ book, library }: Desk, { fieldId, year }: BookTrial): SeasonRain | undefined {
+	const { station, measured } = weatherFor(findField(book, fieldId)!, library);
+	return seasonRain(year, station, measured);
 }
