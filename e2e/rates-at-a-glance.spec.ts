@@ -42,13 +42,14 @@ test('by keyboard alone: a mark is chosen, a number explained, an own rate writt
 
 	await phosphate.getByRole('button', { name: 'Own rate' }).focus();
 	await page.keyboard.press('Enter');
-	await phosphate.getByLabel('Rate, lb/ac').focus();
+	await expect(phosphate.getByLabel('Rate, lb/ac')).toBeFocused();
 	await page.keyboard.type('30');
 	await page.keyboard.press('Tab');
 	await page.keyboard.type('old manure heap');
 	await page.keyboard.press('Enter');
 	await expect(phosphate.getByRole('radio', { name: 'Own rate: 30 lb/ac' })).toBeChecked();
 	await expect(phosphate).toContainText('because: old manure heap');
+	await expect(phosphate.getByRole('button', { name: 'Own rate' })).toBeFocused();
 	await page.keyboard.press('Control+z');
 	await expect(phosphate.getByRole('radio', { name: /^Own rate/ })).toHaveCount(0);
 	await expect(marks.nth(1)).toBeChecked();

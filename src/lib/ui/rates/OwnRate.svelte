@@ -1,7 +1,7 @@
 <!-- The adviser's own rate for one nutrient, with the reason that stands on the sheet. -->
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { formatQuantity } from '$core/units/display';
 	import { valueFromSystem, type UnitSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
@@ -20,6 +20,16 @@
 	let reason = $state(untrack(() => row.choice?.reason ?? ''));
 	let unit = $state(untrack(() => row.unit));
 	let problem = $state('');
+	let first = $state<HTMLInputElement | null>(null);
+
+	/** By keys one types at once, and goes on from where one came. */
+	onMount(() => {
+		const door = document.activeElement;
+		first?.focus();
+		return () => {
+			if (door instanceof HTMLElement && door.isConnected) door.focus();
+		};
+	});
 
 	/** What was typed for a plant, a length of row or the treated strip, over the whole block. */
 	const perArea = $derived(row.typedIn.find((one) => one.unit === unit)?.perArea ?? 1);
@@ -39,7 +49,7 @@
 </script>
 
 <form onsubmit={keepOwn}>
-	<TextInput size="sm" labelText={`Rate, ${unit}`} inputmode="decimal" bind:value={rate} />
+	<TextInput size="sm" labelText={`Rate, ${unit}`} inputmode="decimal" bind:ref={first} bind:value={rate} />
 	{#if row.typedIn.length > 0}
 		<Select size="sm" labelText="Meant for" bind:selected={unit}>
 			<SelectItem value={row.unit} text={row.unit} />
