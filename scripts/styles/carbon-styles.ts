@@ -25,17 +25,26 @@ const OURS = path.resolve('src');
  * part of ours that imports something of it.
  */
 export function carbonStyles(): Plugin {
+	/** By the sheet as it was: both halves, and the builds for browser and server, are of one that is purged once. */
+	const used = new Map<string, Promise<string>>();
 	return {
 		name: 'carbon-styles',
 		enforce: 'pre',
 		async transform(code, id) {
 			if (id.startsWith(OURS) && id.endsWith('.svelte') && partsNamedIn(code).some(isOfForms))
-				return { code: code.replace(/<script lang="ts">/, `$&import '${LOOK_OF_FORMS}';`), map: null };
+				return { code: withLookOfForms(code, id), map: null };
 			if (!/carbon-components-svelte.*\.css(\?forms)?$/.test(id)) return undefined;
-			const used = await usedStyles(code.replace(/@font-face\s*{[^}]*}/g, ''));
-			return { code: halfOf(used, id.endsWith(FORMS)), map: null };
+			const purged = used.get(code) ?? usedStyles(code.replace(/@font-face\s*{[^}]*}/g, ''));
+			used.set(code, purged);
+			return { code: halfOf(await purged, id.endsWith(FORMS)), map: null };
 		}
 	};
+}
+
+function withLookOfForms(code: string, id: string): string {
+	const script = '<script lang="ts">';
+	if (!code.includes(script)) throw new Error(`${id} has no ${script}; its parts would have no styles`);
+	return code.replace(script, `${script}import '${LOOK_OF_FORMS}';`);
 }
 
 async function usedStyles(css: string): Promise<string> {

@@ -16,7 +16,7 @@ export function poolSites({ effects, level = USUAL_LEVEL }: PoolRequest): PoolAn
 	const vs = effects.map(({ se }) => se ** 2);
 	const free = ys.length - 1;
 	const tau2 = varianceBetween(ys, vs);
-	const weights = vs.map((v) => 1 / (v + tau2));
+	const weights = weightsOf(vs, tau2);
 	const { mean: effect, spread, total } = weighted(ys, weights);
 	const se = Math.sqrt(spread / free / total);
 	const t = tAt(level, free);
@@ -44,6 +44,14 @@ export function poolSites({ effects, level = USUAL_LEVEL }: PoolRequest): PoolAn
 	return { ...answer, verdict: verdictOf(answer, ys.length, level) };
 }
 
+/**
+ * What each site weighs, by its variance and that between sites.
+ * @param vs squares of the sites' standard errors
+ */
+export function weightsOf(vs: readonly number[], tau2: number): number[] {
+	return vs.map((v) => 1 / (v + tau2));
+}
+
 interface Weighted {
 	mean: number;
 	/** Weighted squares about the mean. */
@@ -65,7 +73,7 @@ function varianceBetween(ys: readonly number[], vs: readonly number[]): number {
 	);
 	let tau2 = Math.max(0, even.spread / (ys.length - 1) - vs.reduce((sum, v) => sum + v, 0) / vs.length);
 	for (let step = 0; step < MOST_STEPS; step++) {
-		const weights = vs.map((v) => 1 / (v + tau2));
+		const weights = weightsOf(vs, tau2);
 		const { mean, total } = weighted(ys, weights);
 		const powers = (n: number) => weights.reduce((sum, w) => sum + w ** n, 0);
 		const [second, third] = [powers(2), powers(3)];

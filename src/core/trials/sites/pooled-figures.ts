@@ -2,6 +2,7 @@ import { figure, type Figure } from '../../figure/figure';
 import type { PoolAnswer, PoolRequest } from '../../schema-types';
 import { tAt } from '../analysis/distributions';
 import { USUAL_LEVEL } from '../analysis/usual-values';
+import { weightsOf } from './pool-sites';
 
 /** The pooled effect and half of its interval, with what they are made of. */
 export interface PooledFigures {
@@ -25,7 +26,10 @@ export function pooledFigures(
 		formula: 'restricted maximum likelihood',
 		basis: 'measured'
 	});
-	const weights = effects.map((one) => 1 / (one.se ** 2 + tau2));
+	const weights = weightsOf(
+		effects.map((one) => one.se ** 2),
+		tau2
+	);
 	const total = weights.reduce((sum, weight) => sum + weight, 0);
 	const weightOf = (site: string, own: number, weight: number): Figure =>
 		figure({

@@ -2,6 +2,7 @@
 <script lang="ts">
 	import { Disclosure, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import type { PoolAnswer, PoolRequest } from '$core/schema-types';
 	import { poolSites } from '$core/trials/sites/pool-sites';
 	import { pooledFigures } from '$core/trials/sites/pooled-figures';
 	import type { SeasonRain } from '$core/trials/sites/season-rain';
@@ -39,6 +40,11 @@
 	const AXIS_PX = 60;
 </script>
 
+{#snippet behind(own: PoolRequest['effects'], together: PoolAnswer)}
+	{@const { effect, half } = pooledFigures({ effects: own }, together, unit)}
+	<p class="small">Effect <Quantity answer={effect} />, give or take <Quantity answer={half} />.</p>
+{/snippet}
+
 <section class="section" aria-label="Several sites together">
 	<h2>Several sites together</h2>
 	<p class="soft">
@@ -53,16 +59,17 @@
 		</Select>
 	</div>
 	{#if pooled}
-		{@const { effect, half } = pooledFigures({ effects }, pooled, unit)}
 		<p class="verdict">{pooled.verdict}</p>
-		<p class="small">Effect <Quantity answer={effect} />, give or take <Quantity answer={half} />.</p>
+		{@render behind(effects, pooled)}
 		<Chart
 			option={forestChart(effects, pooled, unit)}
 			label={`${tried} against ${against} at ${effects.length} sites. ${pooled.verdict}`}
 			height={`${AXIS_PX + ROW_PX * (effects.length + 1)}px`}
 		/>
 		{#each seasons as { name, own } (name)}
-			<p><strong>{name}</strong> ({own.map(({ site }) => site).join(', ')}): {poolSites({ effects: own }).verdict}</p>
+			{@const together = poolSites({ effects: own })}
+			<p><strong>{name}</strong> ({own.map(({ site }) => site).join(', ')}): {together.verdict}</p>
+			{@render behind(own, together)}
 		{/each}
 		<Disclosure align="start" summary="Details">
 			<p>

@@ -1,7 +1,7 @@
 import type { StripZone } from '$core/schema-types';
 import { StripZoneBounds } from '$core/schema-types/bounds';
-import { unitInSystem, valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
-import { inOtherUnit, typedNumbers, type NumberFacts } from '../forms/number-within';
+import { valueFromSystem, type UnitSystem } from '$core/units/rate-units';
+import { factsIn, typedNumbers, type NumberFacts } from '../forms/number-within';
 
 export type StripNumber = keyof typeof StripZoneBounds;
 /** What strips are read by. */
@@ -26,8 +26,7 @@ export const emptyZone = (): TypedZone => ({
 
 /** The numbers of a zone as they are typed in the units. */
 export function stripFacts(units: UnitSystem): Record<StripNumber, NumberFacts> {
-	const area = inOtherUnit(StripZoneBounds.areaAcres, valueInSystem(1, 'ac', units));
-	return { ...StripZoneBounds, areaAcres: { ...area, unit: unitInSystem('ac', units) } };
+	return { ...StripZoneBounds, areaAcres: factsIn(StripZoneBounds.areaAcres, 'ac', units) };
 }
 
 /**
