@@ -17,7 +17,7 @@ test('a base dose with a decision: written, on the sheet, played over simulated 
 	await form.getByLabel('Name').fill('Wet spring');
 	await form.getByLabel('Limit, in').fill('lots');
 	await form.getByRole('button', { name: 'Save the decision' }).click();
-	await expect(decided.getByRole('alert')).toContainText('The limit must be a number from 0; got “lots”.');
+	await expect(decided.getByRole('alert').last()).toContainText('Limit “lots” must be a number from 0 to 1000 in.');
 	await form.getByLabel('Limit, in').fill('6');
 	await form.getByLabel('Product, lb/ac').fill('150');
 	await form.getByRole('button', { name: 'Save the decision' }).click();
@@ -35,6 +35,9 @@ test('a base dose with a decision: written, on the sheet, played over simulated 
 		/“This plan” adds in \d+ of 200 seasons \(\d+ of the 40 wettest\)\. Against “Once and done”/
 	);
 	await expect(seasons).toContainText(/it does not in \d+ of 200 seasons/);
+	await seasons.getByRole('button', { name: /^“This plan” against “Once and done”, the wettest fifth/ }).click();
+	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('mean of 40 simulated seasons');
+	await page.keyboard.press('Escape');
 
 	await app.openField('Heronry', 'sheet');
 	await expect(page.getByText('To be decided in the season')).toBeVisible();
@@ -42,6 +45,9 @@ test('a base dose with a decision: written, on the sheet, played over simulated 
 
 	await app.openField('Heronry', 'season');
 	await hydrated(page);
+	await kept.getByRole('button', { name: 'Put Once and done into use' }).click();
+	await expect(wet).toBeHidden();
+	await page.getByRole('button', { name: /^Undo: Put the saved plan Once and done into use/ }).click();
 	await wet.getByRole('button', { name: 'Add its pass to the plan' }).click();
 	await expect(wet).toContainText('its pass is in the plan');
 	await page.getByRole('button', { name: /^Undo: Added Wet spring/ }).click();

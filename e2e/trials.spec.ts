@@ -85,13 +85,33 @@ test('a trial from its question to its verdict: laid out, stopped where it canno
 	await page.getByRole('button', { name: 'Details: analysis of variance' }).click();
 	await expect(page.getByRole('img', { name: /^Residuals of 2[34] plots against what was expected/ })).toBeVisible();
 	await expect(page.getByText(/Shapiro-Wilk W 0\.\d{3}, p 0\.\d{3}\./)).toBeVisible();
-	await expect(
-		page.getByRole('table', { name: 'Analysis of variance' }).getByRole('row', { name: /N rate/ })
-	).toContainText('5');
+	const variance = page.getByRole('table', { name: 'Analysis of variance' }).getByRole('row', { name: /N rate/ });
+	await variance.getByRole('button', { name: /^N rate: chance of so large an F.*below 0.0001/ }).click();
+	await expect(page.getByText('upper tail of the F distribution')).toBeVisible();
+	await page.keyboard.press('Escape');
 
 	await act(page.locator('.head'), 'Delete the trial');
 	await expect(page).toHaveURL(/\/trials$/);
 	await expect(page.getByRole('link', { name: 'Six rates' })).toHaveCount(0);
+});
+
+test('a Latin square: refused with fewer rows than treatments, laid out in rows and columns', async ({ page, app }) => {
+	await page.goto(`${app.server.origin}/trials/new`);
+	await hydrated(page);
+	const form = page.getByRole('form', { name: 'Plan of the trial' });
+	await form.getByRole('combobox', { name: 'Field' }).fill('Long Mea');
+	await page.getByRole('option', { name: 'Long Meadow, Quillet Bros' }).click();
+	await form.getByLabel('Name', { exact: true }).fill('Rates both ways');
+	await form.getByLabel('Design').selectOption('Latin square');
+	await expect(form.getByLabel('Ground of each block')).toHaveCount(0);
+	await form.getByLabel('Length of a plot, ft').fill('120');
+	await form.getByRole('button', { name: 'Lay it out' }).click();
+	await expect(form).toContainText('must be 6, a row for each of the 6 treatments; got 4');
+	await form.getByLabel('Rows').fill('6');
+	await form.getByRole('button', { name: 'Lay it out' }).click();
+	await expect(page.getByRole('region', { name: 'Design' })).toContainText(
+		'Latin square, 6 rows and columns, 36 plots 60 ft wide and 120 ft long'
+	);
 });
 
 test('trials of the demo: eight programmes on a wet and a dry half, strips of three fields pooled, curves fitted to rates', async ({

@@ -21,16 +21,16 @@ const PAIR = Math.SQRT2;
 export function answerTrial(request: TrialRequest): TrialAnswer {
 	const trial = readPlots(request);
 	const level = request.level ?? USUAL_LEVEL;
-	const { block, treatments } = trialTerms(trial);
+	const { ground, treatments } = trialTerms(trial);
 	const wholeFactor = request.design === 'split-plot' ? request.wholePlot : undefined;
 	const split = wholeFactor === undefined ? undefined : { wholeFactor, wholePlots: wholePlotTerm(trial, wholeFactor) };
-	const terms = split ? [block, split.wholePlots, ...treatments] : [block, ...treatments];
+	const terms = split ? [...ground, split.wholePlots, ...treatments] : [...ground, ...treatments];
 	const model = new LinearModel(trial, terms);
 	const free = trial.plots.length - model.fit(terms).rank;
 	if (request.design === 'unreplicated' || free <= 0) return noVerdict(trial, request, model.mean);
 	const anova = split
-		? anovaOfSplitPlot(model, trial.plots.length, { block, treatments, ...split })
-		: anovaOfBlocks(model, trial.plots.length, block, treatments);
+		? anovaOfSplitPlot(model, trial.plots.length, { ground, treatments, ...split })
+		: anovaOfBlocks(model, trial.plots.length, ground, treatments);
 	const residuals = residualsOf(model, trial, terms);
 	const normality = shapiroWilk(residuals.map(({ residual }) => residual));
 	const outliers = outliersOf(model, trial, terms, anova.error, residuals, 1 - level);

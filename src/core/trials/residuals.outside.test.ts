@@ -6,6 +6,7 @@ import type { TrialRequest } from '../schema-types';
 import { answerTrial } from './answer-trial';
 import { anovaOfBlocks } from './analysis/anova';
 import { LinearModel } from './analysis/linear-model';
+import { normalityFigure } from './reading/normality-figure';
 import { readPlots } from './analysis/plots';
 import { outliersOf, residualsOf } from './analysis/residuals';
 import { shapiroWilk } from './analysis/shapiro-wilk';
@@ -55,14 +56,16 @@ describe('what blocks and treatments leave over', () => {
 			expect(expected + residual).toBeCloseTo(request.observations[at]!.yield, 9);
 		});
 		expect(answer.normality!.w).toBeCloseTo(shapiro[0], 6);
+		const opened = normalityFigure(answer.normality!, residuals.length);
+		expect([opened.value, opened.inputs[0]!.value]).toEqual([answer.normality!.p, answer.normality!.w]);
 		expect(Math.abs(answer.normality!.p / shapiro[1] - 1)).toBeLessThan(1e-4);
 	});
 	it('the plot that is too high lies 6.325 deleted standard deviations off, and is the only one', () => {
 		const trial = readPlots({ ...blocks, factors: ['N'], observations: R.farRows });
-		const { block, treatments } = trialTerms(trial);
-		const terms = [block, ...treatments];
+		const { ground, treatments } = trialTerms(trial);
+		const terms = [...ground, ...treatments];
 		const model = new LinearModel(trial, terms);
-		const { error } = anovaOfBlocks(model, trial.plots.length, block, treatments);
+		const { error } = anovaOfBlocks(model, trial.plots.length, ground, treatments);
 		const residuals = residualsOf(model, trial, terms);
 		const told = (chance: number) => outliersOf(model, trial, terms, error, residuals, chance);
 		const [only, ...rest] = told(0.05);

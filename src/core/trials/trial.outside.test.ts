@@ -1,8 +1,9 @@
 // Open data of R's package MASS (npk: peas in 6 blocks, N x P x K with N:P:K confounded; oats: a split plot), analysed by R's aov, lm,
-// t.test, ptukey and qtukey; fixtures/trials.R makes fixtures/trials.json anew.
+// t.test, ptukey and qtukey; OrchardSprays of R's datasets, a Latin square; fixtures/trials.R makes fixtures/trials.json anew.
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import type { TrialAnswer, TrialRequest } from '../schema-types';
+import { InputError } from '../check/problem';
 import jstat from 'jstat';
 import { answerTrial } from './answer-trial';
 
@@ -21,21 +22,42 @@ const R = JSON.parse(readFileSync(new URL('fixtures/trials.json', import.meta.ur
 	oatsSub: Table;
 	victoryRows: Rows;
 	victory: Table;
+	orchardRows: Rows;
+	orchard: Table;
+	orchardShort: Table;
 	paired: [number, number, number, number];
 	ptukey: [number, number, number, number, number][];
+};
+
+const problemsOf = (request: TrialRequest) => {
+	try {
+		answerTrial(request);
+	} catch (error) {
+		if (error instanceof InputError) return error.problems.map(({ path, message }) => `${path} ${message}`);
+		throw error;
+	}
+	return [];
 };
 
 /** To so many parts in a million of R's value. */
 function near(found: number | null | undefined, wanted: number, share = 1e-6): void {
 	expect(Math.abs((found ?? NaN) - wanted)).toBeLessThan(share * Math.max(1e-3, Math.abs(wanted)));
 }
+const SOURCES: Record<string, string> = {
+	'factor(block)': 'block',
+	'factor(rowpos)': 'block',
+	'factor(colpos)': 'column',
+	treatment: 'spray',
+	Residuals: 'residual'
+};
 function agrees({ anova }: TrialAnswer, stratum: string, table: Table): void {
 	for (const [name, [df, ss, f, p]] of Object.entries(table)) {
-		const source = name === 'factor(block)' ? 'block' : name === 'Residuals' ? 'residual' : name;
-		const row = anova.find((one) => one.source === source && (source === 'block' || one.stratum === stratum))!;
+		const source = SOURCES[name] ?? name;
+		const ground = source === 'block' || source === 'column';
+		const row = anova.find((one) => one.source === source && (ground || one.stratum === stratum))!;
 		expect(row?.df, name).toBe(df);
 		near(row.ss, ss);
-		if (f === null || p === null || source === 'block') continue;
+		if (f === null || p === null || ground) continue;
 		near(row.f, f);
 		expect(Math.abs(row.p! / p - 1)).toBeLessThan(1e-6);
 	}
@@ -109,6 +131,33 @@ describe('one variety in blocks', () => {
 		near(pairs.difference!.low, low);
 		near(pairs.difference!.high, high);
 		near(pairs.anova.find(({ source }) => source === 'N')!.p, p, 1e-5);
+	});
+});
+
+describe('eight sprays in a Latin square', () => {
+	const square = { design: 'latin-square' as const, factors: ['spray'] };
+	const sprays = answerTrial({ ...square, observations: R.orchardRows });
+	it('rows, columns and sprays as aov has them (F 21.067), its means the plain ones', () => {
+		agrees(sprays, 'within blocks', R.orchard);
+		const own = R.orchardRows.filter(({ levels }) => levels.spray === 'C').map((one) => one.yield);
+		near(meanOf(sprays, { spray: 'C' }).mean, own.reduce((sum, one) => sum + one, 0) / 8);
+	});
+	it('with three plots missing sprays are tested beside rows and columns, as by drop1', () => {
+		const observations = R.orchardRows.filter((_, at) => ![4, 21, 39].includes(at));
+		const short = answerTrial({ ...square, observations });
+		agrees(short, 'within blocks', R.orchardShort);
+		expect(short.notes).toContain('3 plots are missing; means are adjusted for them.');
+	});
+	it('a plot without a column, and two in one place, are refused by name', () => {
+		const bare = { ...R.orchardRows[0]! };
+		delete bare.column;
+		const wrong = (first: Rows[number]) => problemsOf({ ...square, observations: [first, ...R.orchardRows.slice(1)] });
+		expect(wrong(bare)).toEqual(['/observations/0/column must tell the column of a plot of a Latin square']);
+		expect(wrong({ ...bare, column: 2 })[0]).toMatch(/names a place twice: row 1, column 2$/);
+		const blocks = R.orchardRows.map(({ levels, ...one }) => ({ ...one, levels: { column: levels.spray! } }));
+		expect(problemsOf({ design: 'blocks', factors: ['column'], observations: blocks })).toEqual([
+			'/factors must not name a factor "column": blocks and columns are called so'
+		]);
 	});
 });
 

@@ -93,12 +93,16 @@ function isMoney(unit: string): boolean {
 	return unit.startsWith('$');
 }
 
-/** Coefficients keep up to four digits behind the point, so that 0.37 does not print as 0.4. */
+/**
+ * Coefficients keep up to four digits behind the point, so that 0.37 does not print as 0.4; smaller ones two figures, up to eight
+ * digits, so that a chance of 0.00012 does not print as 0.0001.
+ */
 function fitting(value: number): number {
 	for (let digits = 0; digits < 4; digits++) {
 		if (Math.abs(roundTo(value, digits) - value) < 1e-9) return digits;
 	}
-	return 4;
+	const size = Math.abs(value);
+	return size < 1e-3 ? Math.min(8, 1 + Math.ceil(-Math.log10(size))) : 4;
 }
 
 /** Binary fractions sit a hair under the decimal half (1.005); the nudge lets them round as a reader expects. */

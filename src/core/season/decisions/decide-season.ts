@@ -1,7 +1,7 @@
 import type { DecisionPlan, SeasonRequest, WeatherDay } from '../../schema-types';
 import { KG_HA_PER_LB_AC } from '../../units/factors';
 import { runSeason, type SeasonKnowledge } from '../model/run-season';
-import { callsForPass, seenBy } from './judge-decision';
+import { callsForPass, seenBy, type SeenDay } from './judge-decision';
 
 /** A season's passes with those that its decisions called for. */
 export interface DecidedSeason {
@@ -25,7 +25,7 @@ export function decideSeason(
 	let passes = request.passes;
 	for (const at of order) {
 		const decision = decisions[at]!;
-		const days = decision.look === 'nitrate' ? poundDays({ ...request, passes }, knowledge) : undefined;
+		const days = decision.look !== 'rain' ? poundDays({ ...request, passes }, knowledge) : undefined;
 		const seen = seenBy(decision, { weather: (date) => byDate.get(date), days });
 		if (!seen.applies || !callsForPass(decision, seen.value)) continue;
 		passes = [...passes, decision.pass];
@@ -34,9 +34,15 @@ export function decideSeason(
 	return { passes, made };
 }
 
-/** Days of a run with its nitrate in lb/ac, whatever the reader's units. */
-export function poundDays(request: SeasonRequest, knowledge: SeasonKnowledge): { date: string; nitrate: number }[] {
+/** Days of a run with their nitrogen in lb/ac, whatever the reader's units. */
+export function poundDays(request: SeasonRequest, knowledge: SeasonKnowledge): SeenDay[] {
 	const { days, unit } = runSeason(request, knowledge);
 	const per = unit === 'kg/ha' ? KG_HA_PER_LB_AC : 1;
-	return days.map(({ date, nitrate }) => ({ date, nitrate: nitrate / per }));
+	return days.map(({ date, nitrate, topNitrate, wanted, takenUp }) => ({
+		date,
+		nitrate: nitrate / per,
+		topNitrate: topNitrate / per,
+		wanted: wanted / per,
+		takenUp: takenUp / per
+	}));
 }

@@ -1,11 +1,13 @@
 // Directions agronomists agree on, by the season model: a dose that is held back pays in wet years on wet ground. No outside numbers.
 import { describe, expect, it } from 'vitest';
-import type { DecisionPlan, Pass, SeasonRequest } from '../../schema-types';
+import type { DecisionPlan, InSeason, Pass, SeasonRequest } from '../../schema-types';
 import { library } from '../../testing.test-help';
 import { stressTest, type StressOutcome, type TriedProgramme } from '../model/stress-test';
 import { generateWeather } from '../weather/generate-weather';
+import { adaptiveFigures } from './adaptive-figures';
 import { adaptiveText } from './adaptive-text';
-import { decideSeason } from './decide-season';
+import { decideSeason, poundDays } from './decide-season';
+import { seenInSystem } from './decision-limit';
 import { decisionText } from './decision-text';
 import { callsForPass, seenBy } from './judge-decision';
 
@@ -55,6 +57,56 @@ describe('what is seen on the day', () => {
 		expect(seen).toMatchObject({ applies: false, reason: 'the rain of 2027-05-02 is not known' });
 		expect(seenBy({ ...RAIN, look: 'nitrate' }, { weather: weather(1), days: [] })).toMatchObject({ applies: false });
 	});
+	it('a nitrate test and the N-rich strips of the farm, no older than ten days before the look', () => {
+		const tests = (date: string): InSeason => ({
+			nitrate: { date, nitratePpm: 18, depthIn: 12 },
+			strips: {
+				date,
+				zones: [
+					{ name: 'hill', yieldWithout: 100, index: 0.6, richIndex: 0.75 },
+					{ name: 'foot', yieldWithout: 135, yieldRich: 150 }
+				]
+			}
+		});
+		const season = (date: string) => ({ weather: weather(1), tests: tests(date) });
+		expect(seenBy({ ...RAIN, look: 'test' }, season('2027-06-02'))).toMatchObject({ value: 18, unit: 'ppm' });
+		expect(seenBy({ ...RAIN, look: 'strips' }, season('2027-06-02'))).toMatchObject({
+			value: expect.closeTo(85, 9) as number,
+			unit: '%'
+		});
+		for (const look of ['test', 'strips'] as const) {
+			expect(seenBy({ ...RAIN, look }, season('2027-06-01'))).toMatchObject({
+				applies: false,
+				reason: expect.stringMatching(/from 2 Jun 2027 or later; the newest is of 1 Jun 2027$/) as string
+			});
+			expect(seenBy({ ...RAIN, look }, { weather: weather(1), tests: {} })).toMatchObject({ applies: false });
+		}
+	});
+	it('in a simulated season the top foot of the model stands for the test, its uptake for the strips', () => {
+		const weather_ = generateWeather(library.stations[0]!, '2027-04-10', 300, 3);
+		const inThis = (nitrogen: number) => ({
+			...request([pass('base', nitrogen, '2027-04-24')]),
+			weather: weather_,
+			latitude: 41
+		});
+		const seen = (look: DecisionPlan['look'], nitrogen: number, on: string) => {
+			const days = poundDays(inThis(nitrogen), library);
+			const answer = seenBy({ ...RAIN, look, on }, { weather: weather(1), days });
+			if (!answer.applies) throw new Error(answer.reason);
+			return { ...answer, day: days.find(({ date }) => date === on)! };
+		};
+		const [poor, rich] = [seen('test', 0, '2027-06-10'), seen('test', 250, '2027-06-10')];
+		expect(rich.value).toBeGreaterThan(poor.value + 5);
+		// 0.3 lb/ac in an inch of ppm: 3.6 in the foot (2 million lb of soil in 6 2/3 in).
+		expect(rich.value).toBeCloseTo(rich.day.topNitrate / 3.6, 9);
+		expect(rich.day.topNitrate).toBeLessThanOrEqual(rich.day.nitrate);
+		expect(seen('strips', 250, '2027-07-10').value).toBeGreaterThan(98);
+		expect(seen('strips', 0, '2027-07-10').value).toBeLessThan(95);
+		const adds: DecisionPlan = { ...RAIN, look: 'strips', on: '2027-07-10', is: 'below', amount: 95 };
+		adds.pass = { ...adds.pass, date: '2027-07-12' };
+		expect(decideSeason(inThis(0), [adds], library).made).toEqual([0]);
+		expect(decideSeason(inThis(250), [adds], library).made).toEqual([]);
+	});
 	it('each decision sees what the one before put on', () => {
 		const weather_ = generateWeather(library.stations[0]!, '2027-04-10', 300, 3);
 		const low: DecisionPlan = { ...RAIN, look: 'nitrate', is: 'below', amount: 1000, name: 'first' };
@@ -72,6 +124,16 @@ describe('what is seen on the day', () => {
 		expect(decisionText({ ...RAIN, look: 'nitrate', is: 'below', amount: 40 }, urea, 'metric')).toMatch(
 			/if the season model shows less than 44\.8 kg\/ha of nitrate in the root zone, then 121\.8 kg\/ha/
 		);
+		expect(decisionText({ ...RAIN, amount: 6.3 }, urea, 'metric')).toContain('if more than 160 mm of rain');
+		const below = { ...RAIN, is: 'below' as const, amount: 20 };
+		expect(decisionText({ ...below, look: 'test' }, urea, 'us')).toContain(
+			'if a nitrate test in the crop shows less than 20 ppm of nitrate-N'
+		);
+		expect(decisionText({ ...below, look: 'strips', amount: 95 }, urea, 'us')).toContain(
+			'if the crop stands at less than 95 % of its N-rich strip'
+		);
+		const seen = seenBy({ ...RAIN, since: '2027-06-02' }, { weather: weather(25.4) });
+		expect(seenInSystem(seen, 'rain', 'metric')).toMatchObject({ value: expect.closeTo(254, 6) as number, unit: 'mm' });
 	});
 });
 
@@ -86,6 +148,11 @@ describe('base plus one decision against once and done, poorly drained ground', 
 		expect(against!.betterWet).toBeGreaterThan(against!.wetSeasons / 2);
 		const text = adaptiveText(against!, 'bu/ac');
 		expect(text).toContain(`on the mean and $${against!.gain.wet.toFixed(2)}/ac ahead in the wettest fifth`);
+		const behind = adaptiveFigures(against!, outcome.programmes, 'bu/ac');
+		for (const one of [behind.mean, behind.wet]) {
+			expect(one.inputs[0]!.value - one.inputs[1]!.value).toBeCloseTo(one.value, 6);
+		}
+		expect(behind.wet.value).toBe(against!.gain.wet);
 		const turned = { ...against!, gain: { ...against!.gain, mean: -1.5 } };
 		expect(adaptiveText(turned, 'bu/ac')).toContain('it comes out $1.50/ac behind on the mean');
 		expect(text).toContain(`it does not in ${100 - against!.better} of 100 seasons`);
@@ -107,6 +174,8 @@ describe('base plus one decision against once and done, poorly drained ground', 
 	it('is told in yield where a price is missing', () => {
 		const [bare] = finished([{ ...adaptive, nitrogenCost: undefined }, once]).adaptive;
 		expect(bare!.unit).toBe('yield');
+		const { programmes } = finished([{ ...adaptive, nitrogenCost: undefined }, once]);
+		expect(adaptiveFigures(bare!, programmes, 'bu/ac').mean).toMatchObject({ value: bare!.gain.mean, unit: 'bu/ac' });
 		expect(adaptiveText(bare!, 'bu/ac')).toMatch(/ bu\/ac (ahead|behind) on the mean/);
 	});
 });

@@ -245,6 +245,7 @@ function dayOf(run: SeasonRun, date: string, day: number, inUnit: (kilograms: nu
 		waterMm: run.waterMm[day]!,
 		saturated: run.saturated[day] === 1,
 		nitrate: at(run.nitrate),
+		topNitrate: at(run.topNitrate),
 		inGround: at(run.inGround),
 		wanted: at(run.wanted),
 		takenUp: at(run.takenUp),

@@ -8,6 +8,8 @@ export interface SeasonRun {
 	/** Mineral nitrogen in all layers and in dressings that have not turned yet. */
 	inGround: Float64Array;
 	nitrate: Float64Array;
+	/** Of nitrate: in the top layer. */
+	topNitrate: Float64Array;
 	/** Totals from the start up to each day. */
 	wanted: Float64Array;
 	takenUp: Float64Array;
@@ -48,6 +50,7 @@ export function emptyRun(days: number): SeasonRun {
 		saturated: new Uint8Array(days),
 		inGround: series(),
 		nitrate: series(),
+		topNitrate: series(),
 		wanted: series(),
 		takenUp: series(),
 		volatilised: series(),

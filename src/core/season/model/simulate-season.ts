@@ -149,6 +149,7 @@ export function simulateSeason(
 		run.saturated[day] = isSaturated(water, 0) ? 1 : 0;
 		run.inGround[day] = inGround;
 		run.nitrate[day] = sum(nitrate);
+		run.topNitrate[day] = nitrate[0]!;
 		run.tiedUp[day] = cover.held;
 		for (const key of TOTALS) run[key][day] = totals[key];
 		run.unbalanced[day] = initial + totals.applied + totals.mineralised - out - inGround - cover.held;

@@ -1,7 +1,6 @@
 import type { AnovaRow } from '../../schema-types';
 import { fChance } from './distributions';
 import type { LinearModel, Term } from './linear-model';
-import { BLOCK } from './terms';
 
 /** A variance that treatments are held against. */
 export interface ErrorTerm {
@@ -23,16 +22,22 @@ export interface Anova {
 /**
  * Blocks with one or several factors, by least squares: each term beside all that do not hold it (type II), so that missing plots
  * do no harm; without any missing it is the sum of squares of the textbook.
+ * @param ground the blocks; in a Latin square its rows and columns
  */
-export function anovaOfBlocks(model: LinearModel, plots: number, block: Term, treatments: readonly Term[]): Anova {
+export function anovaOfBlocks(
+	model: LinearModel,
+	plots: number,
+	ground: readonly Term[],
+	treatments: readonly Term[]
+): Anova {
 	const stratum = 'within blocks';
-	const whole = model.fit([block, ...treatments]);
+	const whole = model.fit([...ground, ...treatments]);
 	const df = plots - whole.rank;
 	const error = { ms: whole.rss / df, df };
-	const tested = treatments.map((term) => typeTwo(model, [block], term, treatments));
+	const tested = treatments.map((term) => typeTwo(model, ground, term, treatments));
 	return {
 		rows: [
-			blockRow(model, block),
+			...groundRows(model, ground),
 			...tested.flatMap(({ term, ss, df: own }) => (own > 0 ? [testedRow(stratum, term.name, ss, own, error)] : [])),
 			residualRow(stratum, whole.rss, error)
 		],
@@ -49,28 +54,28 @@ export function anovaOfSplitPlot(
 	model: LinearModel,
 	plots: number,
 	{
-		block,
+		ground,
 		treatments,
 		wholeFactor,
 		wholePlots
-	}: { block: Term; treatments: readonly Term[]; wholeFactor: string; wholePlots: Term }
+	}: { ground: readonly Term[]; treatments: readonly Term[]; wholeFactor: string; wholePlots: Term }
 ): Anova {
 	const upper = treatments.filter(({ factors }) => factors.every((factor) => factor === wholeFactor));
 	const lower = treatments.filter((term) => !upper.includes(term));
 	const [blocks, wholes, all] = [
-		model.fit([block, ...upper]),
-		model.fit([block, ...upper, wholePlots]),
-		model.fit([block, ...upper, wholePlots, ...lower])
+		model.fit([...ground, ...upper]),
+		model.fit([...ground, ...upper, wholePlots]),
+		model.fit([...ground, ...upper, wholePlots, ...lower])
 	];
 	const wholeDf = wholes.rank - blocks.rank;
 	const wholeError = { ms: (blocks.rss - wholes.rss) / wholeDf, df: wholeDf };
 	const df = plots - all.rank;
 	const error = { ms: all.rss / df, df };
-	const above = upper.map((term) => typeTwo(model, [block], term, upper));
-	const below = lower.map((term) => typeTwo(model, [block, ...upper, wholePlots], term, lower));
+	const above = upper.map((term) => typeTwo(model, ground, term, upper));
+	const below = lower.map((term) => typeTwo(model, [...ground, ...upper, wholePlots], term, lower));
 	return {
 		rows: [
-			blockRow(model, block),
+			...groundRows(model, ground),
 			...above.map(({ term, ss, df: own }) => testedRow('whole plots', term.name, ss, own, wholeError)),
 			residualRow('whole plots', blocks.rss - wholes.rss, wholeError),
 			...below.flatMap(({ term, ss, df: own }) => (own > 0 ? [testedRow('subplots', term.name, ss, own, error)] : [])),
@@ -92,10 +97,13 @@ function typeTwo(model: LinearModel, always: readonly Term[], term: Term, treatm
 	return { term, ss: without.rss - withIt.rss, df: withIt.rank - without.rank };
 }
 
-function blockRow(model: LinearModel, block: Term): AnovaRow {
-	const [none, blocks] = [model.fit([]), model.fit([block])];
-	const [ss, df] = [none.rss - blocks.rss, blocks.rank - none.rank];
-	return { stratum: 'blocks', source: BLOCK, df, ss, ms: df > 0 ? ss / df : null, f: null, p: null };
+/** What the blocks take out, and the columns beside them. */
+function groundRows(model: LinearModel, ground: readonly Term[]): AnovaRow[] {
+	return ground.map(({ name }, at) => {
+		const [before, withIt] = [model.fit(ground.slice(0, at)), model.fit(ground.slice(0, at + 1))];
+		const [ss, df] = [before.rss - withIt.rss, withIt.rank - before.rank];
+		return { stratum: `${name}s`, source: name, df, ss, ms: df > 0 ? ss / df : null, f: null, p: null };
+	});
 }
 
 function testedRow(stratum: string, source: string, ss: number, df: number, error: ErrorTerm): AnovaRow {

@@ -1,15 +1,21 @@
 import { InputError, type Problem } from '../../check/problem';
-import type { TrialRequest } from '../../schema-types';
+import type { TrialObservation, TrialRequest } from '../../schema-types';
+
+/** What the blocks are called, and the columns of a Latin square, among the sources of variance. */
+export const BLOCK = 'block';
+export const COLUMN = 'column';
 
 /** A plot of a trial with its levels as text; plots of several sites have blocks of their own. */
 export interface Plot {
 	block: string;
+	/** In a Latin square. */
+	column?: string;
 	levels: Record<string, string>;
 	yield: number;
 }
 
 /** The plots of one treatment in one block: a model expects the same of each. */
-export interface Cell extends Pick<Plot, 'block' | 'levels'> {
+export interface Cell extends Pick<Plot, 'block' | 'column' | 'levels'> {
 	plots: number;
 	sum: number;
 }
@@ -43,10 +49,16 @@ export function readPlots({ design, factors, wholePlot, observations }: TrialReq
 	if (design === 'split-plot' && (wholePlot === undefined || !factors.includes(wholePlot))) {
 		problems.push({ path: '/wholePlot', message: `must name the factor on the whole plots: ${factors.join(', ')}` });
 	}
+	const taken = factors.find((factor) => factor === BLOCK || factor === COLUMN);
+	if (taken !== undefined) {
+		problems.push({ path: '/factors', message: `must not name a factor "${taken}": blocks and columns are called so` });
+	}
+	if (design === 'latin-square') problems.push(...columnProblems(observations));
 	if (problems.length > 0) throw new InputError(problems);
 	const used = observations.filter(({ setAside }) => setAside === undefined);
 	const plots = used.map((one) => ({
-		block: one.site === undefined ? String(one.block) : `${one.site}, ${one.block}`,
+		block: ofSite(one, one.block),
+		...(design === 'latin-square' ? { column: ofSite(one, one.column!) } : {}),
 		levels: Object.fromEntries(factors.map((factor) => [factor, String(one.levels[factor])])),
 		yield: one.yield
 	}));
@@ -70,6 +82,24 @@ export function readPlots({ design, factors, wholePlot, observations }: TrialReq
 	};
 }
 
+/** Blocks and columns of one site are not those of another. */
+function ofSite({ site }: Pick<TrialObservation, 'site'>, part: string | number): string {
+	return site === undefined ? String(part) : `${site}, ${part}`;
+}
+
+/** Each plot of a Latin square has a place of its own. */
+function columnProblems(observations: readonly TrialObservation[]): Problem[] {
+	const places = new Set<string>();
+	return observations.flatMap(({ block, column, site }, at) => {
+		const path = `/observations/${at}/column`;
+		if (column === undefined) return [{ path, message: 'must tell the column of a plot of a Latin square' }];
+		const place = JSON.stringify([site, block, column].map(String));
+		if (places.has(place)) return [{ path, message: `names a place twice: row ${block}, column ${column}` }];
+		places.add(place);
+		return [];
+	});
+}
+
 function sorted(levels: string[]): string[] {
 	const numbers = levels.every((level) => Number.isFinite(Number(level)));
 	return levels.sort((a, b) => (numbers ? Number(a) - Number(b) : a.localeCompare(b)));
@@ -79,7 +109,7 @@ function cellsOf(plots: readonly Plot[]): Cell[] {
 	const cells = new Map<string, Cell>();
 	for (const plot of plots) {
 		const key = cellKey(plot);
-		const cell = cells.get(key) ?? { block: plot.block, levels: plot.levels, plots: 0, sum: 0 };
+		const cell = cells.get(key) ?? { ...placeOf(plot), plots: 0, sum: 0 };
 		cell.plots++;
 		cell.sum += plot.yield;
 		cells.set(key, cell);
@@ -87,9 +117,13 @@ function cellsOf(plots: readonly Plot[]): Cell[] {
 	return [...cells.values()];
 }
 
+function placeOf({ block, column, levels }: Plot): Pick<Cell, 'block' | 'column' | 'levels'> {
+	return { block, ...(column === undefined ? {} : { column }), levels };
+}
+
 /** What plots of one cell have alike. */
-export function cellKey({ block, levels }: Pick<Plot, 'block' | 'levels'>): string {
-	return JSON.stringify([block, Object.values(levels)]);
+export function cellKey({ block, column, levels }: Pick<Plot, 'block' | 'column' | 'levels'>): string {
+	return JSON.stringify([block, column, Object.values(levels)]);
 }
 
 /** The treatment of a plot as one text. */

@@ -1,14 +1,11 @@
 import { codesOf, productCodes, type Term } from './linear-model';
-import type { Cell, ReadTrial } from './plots';
+import { BLOCK, COLUMN, type Cell, type ReadTrial } from './plots';
 
-/** The blocks as a term. */
-export const BLOCK = 'block';
-
-/** The blocks, and every factor and combination of factors, the single ones first. */
-export function trialTerms({ cells, levels }: ReadTrial): { block: Term; treatments: Term[] } {
+/** The blocks (in a Latin square its rows and columns), and every factor and combination of factors, the single ones first. */
+export function trialTerms({ cells, levels }: ReadTrial): { ground: Term[]; treatments: Term[] } {
 	const factors = Object.keys(levels);
 	return {
-		block: blockTerm(cells),
+		ground: groundTerms(cells),
 		treatments: subsets(factors).map((some) => ({
 			name: some.join(':'),
 			factors: some,
@@ -19,9 +16,13 @@ export function trialTerms({ cells, levels }: ReadTrial): { block: Term; treatme
 	};
 }
 
-function blockTerm(cells: readonly Cell[]): Term {
-	const blocks = blocksOf(cells);
-	return { name: BLOCK, factors: [], columns: columnsBy(cells, ({ block }) => codesOf(block, blocks)) };
+function groundTerms(cells: readonly Cell[]): Term[] {
+	const term = (name: string, of: (cell: Cell) => string): Term => {
+		const known = [...new Set(cells.map(of))];
+		return { name, factors: [], columns: columnsBy(cells, (cell) => codesOf(of(cell), known)) };
+	};
+	const rows = term(BLOCK, ({ block }) => block);
+	return cells.some(({ column }) => column !== undefined) ? [rows, term(COLUMN, ({ column }) => column!)] : [rows];
 }
 
 /** The whole plots of a split plot: each level of its factor in each block. */

@@ -69,6 +69,10 @@ describe('the worksheet of a critical value', () => {
 			Math.exp(input('arcsine-log', 'intercept') + input('arcsine-log', 'slope') * Math.asin(Math.sqrt(0.95)))
 		).toBeCloseTo(R.alcc, 6);
 		expect(input('linear-plateau', 'sites')).toBe(20);
+		expect([
+			input('mitscherlich', 'lower end of 90 % of draws'),
+			input('mitscherlich', 'upper end of 90 % of draws')
+		]).toEqual(of('mitscherlich').interval);
 		expect(worksheet('arcsine-log')).toMatchObject({ basis: 'memory', unit: 'ppm' });
 	});
 	it('is none where there is no value', () => {

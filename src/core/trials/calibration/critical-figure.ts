@@ -1,5 +1,6 @@
 import { entriesOf } from '../../check/typed-object';
 import { figure, type Figure } from '../../figure/figure';
+import { measured } from '../../figure/measured';
 import type { CalibrationFit, CalibrationModel } from '../../schema-types';
 import { TARGET_PERCENT, type Site } from './critical-values';
 import { MODEL_TITLES } from './model-titles';
@@ -27,19 +28,18 @@ const WAYS: Readonly<Record<CalibrationModel, Pick<Figure, 'formula' | 'basis'> 
  * @returns undefined where the sites do not have the shape
  */
 export function criticalFigure(
-	{ model, critical, coefficients, rss }: Pick<CalibrationFit, 'model' | 'critical' | 'coefficients' | 'rss'>,
+	{ model, critical, coefficients, rss, interval }: Omit<CalibrationFit, 'reason'>,
 	sites: readonly Site[],
 	unit: string
 ): Figure | undefined {
 	if (critical === null) return undefined;
 	const { formula, basis, citation } = WAYS[model];
-	const part = (label: string, value: number, of = '') => figure({ label, value, unit: of, basis: 'measured' });
 	const tests = sites.map(({ soilTest }) => soilTest);
 	const beside =
 		model === 'cate-nelson'
 			? [
-					part('highest test below the split', Math.max(...tests.filter((test) => test < critical)), unit),
-					part('lowest test above it', Math.min(...tests.filter((test) => test > critical)), unit)
+					measured('highest test below the split', Math.max(...tests.filter((test) => test < critical)), unit),
+					measured('lowest test above it', Math.min(...tests.filter((test) => test > critical)), unit)
 				]
 			: [];
 	return figure({
@@ -49,9 +49,18 @@ export function criticalFigure(
 		formula,
 		inputs: [
 			...beside,
-			...entriesOf(coefficients).map(([name, value]) => part(COEFFICIENTS[name] ?? name, value)),
-			...(rss === null ? [] : [part('residual SS', rss)]),
-			part('sites', sites.length)
+			...entriesOf(coefficients).map(([name, value]) => measured(COEFFICIENTS[name] ?? name, value)),
+			...(rss === null ? [] : [measured('residual SS', rss)]),
+			measured('sites', sites.length),
+			...(interval ?? []).map((value, end) =>
+				figure({
+					label: `${end === 0 ? 'lower' : 'upper'} end of 90 % of draws`,
+					value,
+					unit,
+					formula: `${end === 0 ? 5 : 95} % of the critical values of draws lie below: as many sites, each drawn from all, again and again`,
+					basis: 'measured'
+				})
+			)
 		],
 		basis,
 		...(citation === undefined ? {} : { citation })

@@ -1,11 +1,12 @@
 import type { Polygon } from 'geojson';
 import { expect, it } from 'vitest';
+import type { InputError } from '../../check/problem';
 import { fieldOf, QUARTER, RATES } from '../trial.test-help';
 import { designCautions } from './design-cautions';
 import { layOut } from './lay-out';
 
 const plots = layOut(RATES, QUARTER);
-const NOTHING = { zones: [], earlier: [] };
+const NOTHING = { units: 'us' as const, zones: [], earlier: [] };
 const said = (change: Partial<typeof RATES>, ground: Partial<Parameters<typeof designCautions>[2]> = {}) =>
 	designCautions({ ...RATES, ...change }, plots, { ...NOTHING, ...ground });
 
@@ -15,6 +16,20 @@ it('a design that holds has nothing said of it', () => {
 it('widths that are no whole passes', () => {
 	expect(said({ passFt: 40 })[0]).toMatch(/^60 ft is no whole number of the spreader’s 40 ft passes/);
 	expect(said({ headerFt: 25 })[0]).toMatch(/harvest whole passes from the middle/);
+});
+it('in metres for those who measure in metres, also where a plan is stopped', () => {
+	expect(said({ passFt: 40 }, { units: 'metric' })[0]).toMatch(
+		/^18\.3 m is no whole number of the spreader’s 12\.2 m p/
+	);
+	const stopped = () => {
+		try {
+			layOut({ ...RATES, headerFt: 90 }, QUARTER, 'metric');
+		} catch (error) {
+			return (error as InputError).problems[0]!.message;
+		}
+		return '';
+	};
+	expect(stopped()).toMatch(/^must be at least the header’s 27\.4 m; at 18\.3 m a pass/);
 });
 it('no zero rate, no plenty rate, one beyond all that is advised', () => {
 	const factor = { ...RATES.factors[0]!, levels: ['60', '120', '180'] };

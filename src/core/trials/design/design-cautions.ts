@@ -3,6 +3,8 @@ import { areaM2 } from '../../ground/shapes/geodesic-area';
 import type { Shape } from '../../ground/shapes/shape';
 import type { TrialPlan, TrialPlot } from '../../schema-types';
 import { formatNumber } from '../../units/display';
+import { lengthText } from '../../units/length-text';
+import type { UnitSystem } from '../../units/rate-units';
 import { cutByField } from '../../zones/shapes/cut-by-field';
 import { USUAL_CV } from '../analysis/usual-values';
 import { MOST_REPLICATES, replicatesNeeded, seenDifference } from './replicates';
@@ -14,18 +16,19 @@ const WHOLE = 0.01;
 const EDGE = 0.02;
 
 /** What forbids a design: its plots could be neither spread nor harvested on their own. */
-export function designStops({ widthFt, headerFt, passFt }: TrialPlan): Problem[] {
+export function designStops({ widthFt, headerFt, passFt }: TrialPlan, units: UnitSystem): Problem[] {
+	const length = (feet: number) => lengthText(feet, units);
 	const problems: Problem[] = [];
 	if (widthFt < headerFt) {
 		problems.push({
 			path: '/plan/widthFt',
-			message: `must be at least the header’s ${headerFt} ft; at ${widthFt} ft a pass of the combine would take two treatments at once`
+			message: `must be at least the header’s ${length(headerFt)}; at ${length(widthFt)} a pass of the combine would take two treatments at once`
 		});
 	}
 	if (widthFt < passFt) {
 		problems.push({
 			path: '/plan/widthFt',
-			message: `must be at least the spreader’s ${passFt} ft; at ${widthFt} ft a pass would reach into the next plot`
+			message: `must be at least the spreader’s ${length(passFt)}; at ${length(widthFt)} a pass would reach into the next plot`
 		});
 	}
 	return problems;
@@ -33,6 +36,8 @@ export function designStops({ widthFt, headerFt, passFt }: TrialPlan): Problem[]
 
 /** What else is known where a trial lies. */
 export interface TrialGround {
+	/** Of the reader. */
+	units: UnitSystem;
 	zones: readonly { name: string; shape: Shape }[];
 	/** Trials that lay on the field before. */
 	earlier: readonly { name: string; year: number; plots: readonly TrialPlot[] }[];
@@ -45,7 +50,7 @@ export interface TrialGround {
 /** What an adviser should know of a design before anything is spread, in whole sentences. */
 export function designCautions(plan: TrialPlan, plots: readonly TrialPlot[], ground: TrialGround): string[] {
 	return [
-		...widthCautions(plan),
+		...widthCautions(plan, ground.units),
 		...rateCautions(plan, ground.advised),
 		...(plan.blocks === 1
 			? ['Nothing is repeated: the trial can show, and cannot prove. No verdict will be given.']
@@ -56,18 +61,19 @@ export function designCautions(plan: TrialPlan, plots: readonly TrialPlot[], gro
 	];
 }
 
-function widthCautions({ widthFt, passFt, headerFt }: TrialPlan): string[] {
+function widthCautions({ widthFt, passFt, headerFt }: TrialPlan, units: UnitSystem): string[] {
+	const length = (feet: number) => lengthText(feet, units);
 	const isWhole = (width: number) => Math.abs(widthFt / width - Math.round(widthFt / width)) < WHOLE;
 	return [
 		...(isWhole(passFt)
 			? []
 			: [
-					`${widthFt} ft is no whole number of the spreader’s ${passFt} ft passes: the last one overlaps or leaves a gap.`
+					`${length(widthFt)} is no whole number of the spreader’s ${length(passFt)} passes: the last one overlaps or leaves a gap.`
 				]),
 		...(isWhole(headerFt)
 			? []
 			: [
-					`${widthFt} ft is no whole number of the header’s ${headerFt} ft: harvest whole passes from the middle of each plot.`
+					`${length(widthFt)} is no whole number of the header’s ${length(headerFt)}: harvest whole passes from the middle of each plot.`
 				])
 	];
 }

@@ -7,7 +7,8 @@ import { treatmentsOf, type Levels } from './treatments';
 const MOST_DRAWS = 50;
 
 /**
- * The order of treatments in each block, drawn by the plan's seed; in a split plot the whole plots first and then within each.
+ * The order of treatments in each block, drawn by the plan's seed; in a split plot the whole plots first and then within each;
+ * in a Latin square each treatment once in every row and column.
  * All blocks alike are drawn again: one order everywhere cannot tell a treatment from its place.
  */
 export function drawOrder(plan: Pick<TrialPlan, 'factors' | 'blocks' | 'seed' | 'design' | 'wholePlot'>): Levels[][] {
@@ -22,11 +23,20 @@ export function drawOrder(plan: Pick<TrialPlan, 'factors' | 'blocks' | 'seed' | 
 	};
 	const treatments = treatmentsOf(plan);
 	const whole = plan.design === 'split-plot' ? plan.factors.find(({ name }) => name === plan.wholePlot) : undefined;
+	// A square in which each row is the one before moved on by one, its rows, columns and treatments shuffled.
+	const latinSquare = () => {
+		const [rows, columns, kinds] = [
+			shuffled([...treatments.keys()]),
+			shuffled([...treatments.keys()]),
+			shuffled(treatments)
+		];
+		return rows.map((row) => columns.map((column) => kinds[(row + column) % kinds.length]!));
+	};
 	const block = () =>
 		whole
 			? shuffled(whole.levels).flatMap((level) => shuffled(treatments.filter((one) => one[whole.name] === level)))
 			: shuffled(treatments);
-	const draw = () => Array.from({ length: plan.blocks }, block);
+	const draw = () => (plan.design === 'latin-square' ? latinSquare() : Array.from({ length: plan.blocks }, block));
 	let order = draw();
 	for (let draws = 1; plan.blocks > 1 && allAlike(order) && draws < MOST_DRAWS; draws++) order = draw();
 	return order;

@@ -7,6 +7,7 @@ import { cutByField } from '../../zones/shapes/cut-by-field';
 import { ELL, fieldOf, QUARTER, RATES } from '../trial.test-help';
 import { driveFrame, usualHeading } from './drive-frame';
 import { layOut } from './lay-out';
+import { placeOfPlot } from './plot-number';
 
 const inside = (plot: TrialPlot, field: Shape) => areaM2(cutByField(plot.shape, field)!) / areaM2(plot.shape);
 const overlap = (one: TrialPlot, other: TrialPlot) => {
@@ -131,6 +132,17 @@ describe('a plan that does not hold together is refused', () => {
 			{ grounds: ['wet', 'dry'] },
 			'/plan/grounds must name the ground of all 4 blocks; got 2'
 		],
+		['a square of fewer rows than treatments', { design: 'latin-square' as const }, '/plan/blocks must be 6, a row'],
+		[
+			'a square as long as the field',
+			{ design: 'latin-square' as const, blocks: 6, lengthFt: undefined },
+			'/plan/lengthFt must be given'
+		],
+		[
+			'a square on grounds',
+			{ design: 'latin-square' as const, blocks: 6, grounds: ['', '', '', '', '', 'wet'] },
+			'/plan/grounds must be left out'
+		],
 		['a usual practice that is not tried', { usual: '200' }, '/plan/usual must be one of 0; 60; 120'],
 		['a cost of nothing', { costs: { '75': 1 } }, '/plan/costs names "75"']
 	])('%s', (_, change, said) => {
@@ -159,6 +171,36 @@ describe('a split plot', () => {
 				expect(new Set(whole.map(({ levels }) => levels['Side-dress'])).size).toBe(3);
 			}
 		}
+	});
+});
+
+describe('a Latin square', () => {
+	const plan: TrialPlan = { ...RATES, design: 'latin-square', blocks: 6, lengthFt: 200 };
+	const plots = layOut(plan, QUARTER);
+	const rates = ['0', '120', '150', '180', '240', '60'];
+	it('has each treatment once in every row and every column, drawn by the seed', () => {
+		for (const part of [1, 2, 3, 4, 5, 6]) {
+			const row = plots.filter(({ block }) => block === part);
+			const column = plots.filter(({ plot }) => placeOfPlot(plot) === part);
+			for (const own of [row, column]) expect(own.map(({ levels }) => levels['N rate']).toSorted()).toEqual(rates);
+		}
+		const orders = [7, 8, 9].map((seed) => JSON.stringify(layOut({ ...plan, seed }, QUARTER).map((one) => one.levels)));
+		expect(new Set(orders).size).toBe(3);
+	});
+	it('lies in true columns: plots of one place one behind the other', () => {
+		const frame = driveFrame(ELL, 0);
+		for (const field of [QUARTER, ELL]) {
+			const laid = layOut(plan, field);
+			for (const part of [1, 2, 3, 4, 5, 6]) {
+				const own = laid.filter(({ plot }) => placeOfPlot(plot) === part);
+				const lefts = own.map(({ shape }) => frame.toFrame(cornersOf(shape)[0]!)[0]);
+				expect(Math.max(...lefts) - Math.min(...lefts)).toBeLessThan(0.1);
+			}
+		}
+	});
+	it('that no column has room for says how many rows do', () => {
+		const broad = fieldOf([0, 0], [2640, 0], [2640, 1000], [0, 1000]);
+		expect(problemsOf(plan, broad)[0]).toMatch(/only 4 of 6 blocks.* Plots of 140 ft would\.$/);
 	});
 });
 

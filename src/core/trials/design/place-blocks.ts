@@ -16,6 +16,8 @@ interface Wanted {
 	lengthM?: number | undefined;
 	headlandM: number;
 	blocks: number;
+	/** One behind the other, so that their plots make columns. */
+	stacked: boolean;
 	/** In the frame: about which blocks of a set length are laid. */
 	near?: Spot | undefined;
 }
@@ -51,14 +53,21 @@ export function placeBlocks(field: Shape, frame: DriveFrame, wanted: Wanted): Bl
 	const [from, to] = [Math.min(...acrosses), Math.max(...acrosses)];
 	let best: BlockPlace[] = [];
 	for (let start = 0; start < STARTS; start++) {
-		const found = columnsFrom(from + (start / STARTS) * wanted.widthM, to, { lines, isInside }, wanted);
+		const all = columnsFrom(from + (start / STARTS) * wanted.widthM, to, { lines, isInside }, wanted);
+		const found = wanted.stacked ? fullColumns(all, wanted.blocks) : all;
 		if (gain(found, wanted.blocks) > gain(best, wanted.blocks) + 1e-6) best = found;
 	}
-	const used =
-		wanted.lengthM === undefined
-			? longest(best, wanted.blocks)
-			: closest(best, wanted.blocks, wanted.widthM, wanted.near);
+	const used = wanted.lengthM === undefined ? longest(best, wanted.blocks) : closest(best, wanted);
 	return used.sort((a, b) => a.across - b.across || a.along - b.along);
+}
+
+/** Those of columns that hold so many blocks; where none does, those of the one that holds most. */
+function fullColumns(places: readonly BlockPlace[], most: number): BlockPlace[] {
+	const columns = new Map<number, BlockPlace[]>();
+	for (const place of places) columns.set(place.across, [...(columns.get(place.across) ?? []), place]);
+	const all = [...columns.values()];
+	const full = all.filter(({ length }) => length >= most);
+	return full.length > 0 ? full.flat() : (all.sort((a, b) => b.length - a.length)[0] ?? []);
 }
 
 /** More blocks before longer ones. */
@@ -77,11 +86,11 @@ type Spot = readonly [across: number, along: number];
  * So many blocks of a set length that lie close together, as far as they go about a spot: ground differs less over a short
  * way, and machines turn less. From each block as the first corner, columns beside and rows behind it are filled.
  */
-function closest(all: readonly BlockPlace[], most: number, widthM: number, near: Spot | undefined): BlockPlace[] {
+function closest(all: readonly BlockPlace[], { blocks: most, widthM, near, stacked }: Wanted): BlockPlace[] {
 	const places = nearest(all, widthM, near);
 	let best: { found: BlockPlace[]; worth: number } | undefined;
 	for (const corner of places) {
-		for (let columns = 1; columns <= most; columns++) {
+		for (let columns = 1; columns <= (stacked ? 1 : most); columns++) {
 			const found = places
 				.filter(
 					({ across, along }) =>

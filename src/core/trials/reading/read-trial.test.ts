@@ -119,6 +119,16 @@ describe('placement x timing, eight treatments on a wet and a dry half', () => {
 			6
 		);
 	});
+	it('each F and its chance open into mean squares and degrees of freedom', () => {
+		const { anova } = reading.answer;
+		const at = anova.findIndex(({ source }) => source === 'Programme');
+		const { f, p } = reading.tests[at]!;
+		expect(f.inputs[0]!.value / f.inputs[1]!.value).toBeCloseTo(f.value, 9);
+		expect(f.inputs[1]!.inputs.map(({ value }) => value)).toEqual([anova.at(-1)!.ss, 21]);
+		expect(p.value).toBe(anova[at]!.p);
+		expect(p.inputs.slice(1).map(({ value }) => value)).toEqual([7, 21]);
+		expect(reading.tests.filter(Boolean)).toHaveLength(1);
+	});
 	it('where both halves answer alike that is said, and usual practice that is best is said too', () => {
 		const alike = read(recordOf({ ...PLACEMENT, usual: 'row base V7' }, (name, block) => yieldOf(name, block, 2)));
 		expect(alike.verdict).toMatch(/not proven\.$/);

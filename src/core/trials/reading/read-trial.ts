@@ -2,8 +2,10 @@ import { notApplicable, type Figure, type NotApplicable } from '../../figure/fig
 import type { AnovaRow, TrialAnswer, TrialMeasure, TrialObservation, TrialPlan, TrialRecord } from '../../schema-types';
 import { answerTrial } from '../answer-trial';
 import { treatmentOf } from '../analysis/plots';
+import { placeOfPlot } from '../design/plot-number';
 import { measureOf } from '../plots/measures';
 import { atStandardMoisture } from '../plots/standard-moisture';
+import { anovaFigures, type TestFigures } from './anova-figures';
 import { moneyOfTreatments, type TreatmentMoney } from './money';
 import { moneySentence, paragraphOf } from './paragraph';
 import { meanFigures, trialFigures, type MeanFigures } from './trial-figures';
@@ -26,6 +28,8 @@ export interface TrialReading {
 	means: MeanFigures[];
 	/** Least differences and the coefficient of variation, with what they are made of. */
 	figures: Figure[];
+	/** What stands behind each F of the analysis, in its order. */
+	tests: (TestFigures | undefined)[];
 	/** All of it in one paragraph. */
 	verdict: string;
 	/** Its money, else its statistics, for a list. */
@@ -87,6 +91,7 @@ export function readTrial(
 		money,
 		means: meanFigures(plan, answer, used, terms),
 		figures: trialFigures(plan, answer, terms),
+		tests: anovaFigures(answer.anova),
 		verdict: paragraphOf(plan, said, terms),
 		headline: moneySentence(plan, said, terms) || answer.verdict,
 		limits: limitsOf(plan, measure, grounds.length)
@@ -132,7 +137,7 @@ function groundRow(
 }
 
 function observationsOf(
-	{ plots, records }: TrialRecord,
+	{ plan, plots, records }: TrialRecord,
 	measure: TrialMeasure,
 	{ standardMoisturePercent }: ReadingTerms
 ): TrialObservation[] {
@@ -143,6 +148,7 @@ function observationsOf(
 		return [
 			{
 				block,
+				...(plan.design === 'latin-square' ? { column: placeOfPlot(plot) } : {}),
 				levels,
 				yield: measure === 'yield' ? atStandardMoisture(value, own.moisturePercent, standardMoisturePercent) : value,
 				...(own.setAside === undefined ? {} : { setAside: `plot ${plot}, ${own.setAside}` })

@@ -1,4 +1,5 @@
 import { figure, type Figure } from '../../figure/figure';
+import { measured } from '../../figure/measured';
 import { entriesOf } from '../../check/typed-object';
 import type { AnovaRow, TrialAnswer, TrialMean, TrialObservation, TrialPlan } from '../../schema-types';
 import { tAt } from '../analysis/distributions';
@@ -30,7 +31,7 @@ function errorFigure({ ss, df }: AnovaRow, ms: number): Figure {
 		unit: '',
 		formula: 'residual sum of squares / df',
 		inputs: [
-			figure({ label: 'residual sum of squares', value: ss, unit: '', basis: 'measured' }),
+			measured('residual sum of squares', ss),
 			figure({
 				label: 'df',
 				value: df,
@@ -79,12 +80,7 @@ function cvFigure(cv: number, error: Figure, plan: TrialPlan): Figure {
 		formula: '100 x sqrt(mean square of the error) / mean of all plots',
 		inputs: [
 			error,
-			figure({
-				label: `mean of all plots of ${treatmentNames(plan).length} treatments`,
-				value: (100 * Math.sqrt(error.value)) / cv,
-				unit: '',
-				basis: 'measured'
-			})
+			measured(`mean of all plots of ${treatmentNames(plan).length} treatments`, (100 * Math.sqrt(error.value)) / cv)
 		],
 		basis: 'measured'
 	});
@@ -119,8 +115,8 @@ export function meanFigures(
 			formula: 'sum / plots',
 			inputs:
 				own.length > MOST_LISTED
-					? [part('sum of the plots', sum, yieldUnit), part('plots', own.length, '')]
-					: own.map((plot) => part(`block ${plot.block}`, plot.yield, yieldUnit)),
+					? [measured('sum of the plots', sum, yieldUnit), measured('plots', own.length)]
+					: own.map((plot) => measured(`block ${plot.block}`, plot.yield, yieldUnit)),
 			basis: 'measured'
 		});
 		const label = `${treatmentOf({ levels })}: mean`;
@@ -147,11 +143,7 @@ function standardError(levels: TrialMean['levels'], se: number, error: Figure, y
 		value: se,
 		unit: yieldUnit,
 		formula: 'sqrt(mean square of the error / plots)',
-		inputs: [error, part('plots, even over what is missing', error.value / (se * se), '')],
+		inputs: [error, measured('plots, even over what is missing', error.value / (se * se))],
 		basis: 'measured'
 	});
-}
-
-function part(label: string, value: number, unit: string): Figure {
-	return figure({ label, value, unit, basis: 'measured' });
 }

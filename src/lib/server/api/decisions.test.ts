@@ -114,6 +114,38 @@ describe('simulated seasons', () => {
 		await ok(`DELETE ${ON}/kept-plans/{keptPlan}`);
 		expect(kept()).toHaveLength(before - 1);
 	});
+	it('a kept plan put into use stands as it was kept, but for what was applied; one undo brings the other back', async () => {
+		const labels = () =>
+			listPasses(world.book, goal().id)
+				.map(({ plan }) => plan.label)
+				.toSorted();
+		const before = labels();
+		const { id } = (await ok(`POST ${ON}/kept-plans`, { name: 'As of March' })) as { id: string };
+		ids = { ...ids, keptPlan: id };
+		await ok(`POST ${ON}/decisions/{decision}/pass`, {});
+		const first = listPasses(world.book, goal().id)[0]!;
+		await ok(`POST ${ON}/passes`, { removed: [first.plan.id], added: [] });
+		const changed = labels();
+		expect(changed).not.toEqual(before);
+		await ok(`POST ${ON}/kept-plans/{keptPlan}/use`, {});
+		expect(labels()).toEqual(before);
+		const waiting = () => listDecisions(world.book, goal().id).map(({ plan, madeOn }) => [plan.name, madeOn]);
+		expect(waiting()).toEqual([[DECISION_EXAMPLE.name, undefined]]);
+		const { id: event } = world.book.prepare('SELECT max(id) AS id FROM event').get() as { id: number };
+		await ok('POST /api/undo', { event });
+		expect(labels()).toEqual(changed);
+		expect(waiting()).toEqual([[DECISION_EXAMPLE.name, expect.any(String)]]);
+	});
+	it('a decision whose pass was applied stays made when a plan from before it comes back into use', async () => {
+		const { id } = (await ok(`POST ${ON}/kept-plans`, { name: 'As of March' })) as { id: string };
+		await ok(`POST ${ON}/decisions/{decision}/pass`, {});
+		const added = listPasses(world.book, goal().id).find(({ plan }) => plan.label === DECISION_EXAMPLE.pass.label)!;
+		ids = { ...ids, keptPlan: id };
+		await ok(`PUT ${ON}/done`, { pass: added.plan.id, doneOn: '2027-06-15' });
+		await ok(`POST ${ON}/kept-plans/{keptPlan}/use`, {});
+		expect(listPasses(world.book, goal().id).some(({ plan }) => plan.id === added.plan.id)).toBe(true);
+		expect(listDecisions(world.book, goal().id).map(({ madeOn }) => madeOn)).toEqual([expect.any(String)]);
+	});
 	it('a sheet without decisions says nothing of them', async () => {
 		await ok(`DELETE ${ON}/decisions/{decision}`);
 		const fieldYear = desk().fieldYear(address());

@@ -11,23 +11,26 @@
 		bare?: boolean;
 		/** A rate of product: shown as a machine is set to it, in full in the worksheet. */
 		setting?: boolean;
+		/** How the number is told where it is not by its unit's digits, as a chance is. */
+		text?: string;
 		/** What a screen reader says before the number. */
 		label?: string;
 	}
-	const { answer, bare = false, setting = false, label }: Props = $props();
+	const { answer, bare = false, setting = false, text, label }: Props = $props();
 
 	const shown = $derived(
 		answer.applies && setting ? machineSetting(answer.value, answer.unit) : answer.applies ? answer.value : 0
 	);
+	const told = $derived(text ?? (answer.applies ? formatQuantity(shown, answer.unit) : ''));
 </script>
 
 {#if answer.applies}
 	<button
 		type="button"
 		class="quantity"
-		aria-label={`${label ?? answer.label}: ${formatQuantity(shown, answer.unit)}; open the worksheet`}
+		aria-label={`${label ?? answer.label}: ${told}; open the worksheet`}
 		onclick={() => worksheet.open(answer)}
-		>{bare ? formatNumber(shown, answer.unit) : formatQuantity(shown, answer.unit)}</button
+		>{bare && text === undefined ? formatNumber(shown, answer.unit) : told}</button
 	>
 {:else}
 	<span class="soft">{answer.reason}</span>

@@ -3,6 +3,8 @@
 	import { Button, ProgressBar } from 'carbon-components-svelte';
 	import { onDestroy } from 'svelte';
 	import type { Spread, StressOutcome } from '$core/season/model/stress-test';
+	import { adaptiveFigures } from '$core/season/decisions/adaptive-figures';
+	import Quantity from '../figure/Quantity.svelte';
 	import { adaptiveText } from '$core/season/decisions/adaptive-text';
 	import { formatNumber } from '$core/units/display';
 	import StressWorker from '../../../workers/stress.worker?worker';
@@ -120,9 +122,14 @@
 				{/each}
 			</tbody>
 		</table>
-		{#each outcome?.adaptive ?? [] as chance (chance.plan + chance.against)}<p class="chance">
-				{adaptiveText(chance, yieldUnit)}
-			</p>{/each}
+		{#each outcome?.adaptive ?? [] as chance (chance.plan + chance.against)}
+			{@const { mean, wet } = adaptiveFigures(chance, outcome!.programmes, yieldUnit)}
+			<p class="chance">
+				{adaptiveText(chance, yieldUnit)} What stands behind it: <Quantity answer={mean} /> on the mean, <Quantity
+					answer={wet}
+				/> in the wettest fifth.
+			</p>
+		{/each}
 		{#if chance}
 			<p class="chance">
 				<strong>The inhibitor</strong> costs ${formatNumber(chance.cost, '$')}/ac, which is

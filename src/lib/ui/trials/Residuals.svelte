@@ -2,6 +2,8 @@
 <script lang="ts">
 	import type { TrialAnswer } from '$core/schema-types';
 	import { chanceText } from '$core/trials/analysis/verdict';
+	import { normalityFigure } from '$core/trials/reading/normality-figure';
+	import Quantity from '../figure/Quantity.svelte';
 	import Chart from '../charts/Chart.svelte';
 	import { residualChart } from './residual-chart';
 
@@ -19,8 +21,11 @@
 		<p class="small soft">
 			Each plot less what its block and treatment let expect. Points should lie without order about the line: a fan or a
 			bow says that the reading is rough.
-			{#if normality}Shapiro-Wilk W {normality.w.toFixed(3)}, {chanceText(normality.p)}.{:else}Whether they scatter like
-				chance cannot be tested here.{/if}
+			{#if normality}Shapiro-Wilk W {normality.w.toFixed(3)}, p
+				<Quantity
+					answer={normalityFigure(normality, residuals.length)}
+					text={chanceText(normality.p).replace(/^p /, '')}
+				/>.{:else}Whether they scatter like chance cannot be tested here.{/if}
 		</p>
 	</figcaption>
 	<Chart

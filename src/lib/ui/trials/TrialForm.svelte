@@ -5,7 +5,7 @@
 	import NumberField from '$lib/ui/forms/NumberField.svelte';
 	import FormEnd from '$lib/ui/forms/FormEnd.svelte';
 	import type { Snippet } from 'svelte';
-	import type { TrialPlan } from '$core/schema-types';
+	import type { TrialDesign } from '$core/schema-types';
 	import { DESIGN_NAMES } from '$lib/design-names';
 	import type { UnitSystem } from '$core/units/rate-units';
 	import { LEVEL_UNITS, lengthUnit, perFoot, type TypedTrial } from './typed-trial';
@@ -24,7 +24,7 @@
 	let { typed = $bindable(), units, problem, action, save, cancel, before }: Props = $props();
 
 	const MOST_FACTORS = 3;
-	const designs = Object.entries(DESIGN_NAMES) as [TrialPlan['design'], string][];
+	const designs = Object.entries(DESIGN_NAMES) as [TrialDesign, string][];
 	const unit = $derived(lengthUnit(units));
 
 	const LENGTHS = [
@@ -83,7 +83,12 @@
 			<Select size="sm" labelText="Design" bind:selected={typed.design}>
 				{#each designs as [id, name] (id)}<SelectItem value={id} text={name} />{/each}
 			</Select>
-			<NumberField facts={TrialPlanBounds.blocks} bind:text={typed.blocks} />
+			<NumberField
+				facts={typed.design === 'latin-square'
+					? { ...TrialPlanBounds.blocks, label: 'Rows', help: 'As many as treatments; the columns are as many.' }
+					: TrialPlanBounds.blocks}
+				bind:text={typed.blocks}
+			/>
 			{#if typed.design === 'split-plot'}
 				<Select size="sm" labelText="Factor on the whole plots" bind:selected={typed.wholePlot}>
 					<SelectItem value="" text="say which" />
@@ -96,12 +101,14 @@
 				helperText="A treatment, its levels parted by commas; the others are held against it."
 				bind:value={typed.usual}
 			/>
-			<TextInput
-				size="sm"
-				labelText="Ground of each block"
-				placeholder="wet half, wet half, dry half, dry half"
-				bind:value={typed.grounds}
-			/>
+			{#if typed.design !== 'latin-square'}
+				<TextInput
+					size="sm"
+					labelText="Ground of each block"
+					placeholder="wet half, wet half, dry half, dry half"
+					bind:value={typed.grounds}
+				/>
+			{/if}
 			<NumberField facts={TrialPlanBounds.cvPercent} bind:text={typed.cv} />
 			<NumberField facts={TrialPlanBounds.worthKnowing} bind:text={typed.worthKnowing} />
 			<div class="seed">

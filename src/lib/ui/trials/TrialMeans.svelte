@@ -1,7 +1,7 @@
 <!-- What a measure says: means with letters, money, the numbers that two means are held against, and the analysis behind it. -->
 <script lang="ts">
 	import { Disclosure } from 'carbon-components-svelte';
-	import type { TrialMean, TrialPlan } from '$core/schema-types';
+	import type { AnovaRow, TrialMean, TrialPlan } from '$core/schema-types';
 	import { treatmentOf } from '$core/trials/analysis/plots';
 	import { wholeMeans } from '$core/trials/reading/whole-means';
 	import type { TrialReading } from '$core/trials/reading/read-trial';
@@ -35,6 +35,8 @@
 		if (gain?.low === undefined || gain.high === undefined) return '';
 		return `${formatQuantity(gain.low, '$')} to ${formatQuantity(gain.high, '$')}`;
 	};
+	const testOf = (row: AnovaRow) => reading.tests[reading.answer.anova.indexOf(row)];
+	const chance = (p: number | null) => (p !== null && p < LEAST_P ? `below ${LEAST_P}` : shown(p, 4));
 	/** Plots that repeat to the last digit have an F without end, which says nothing. */
 	const shown = (value: number | null, digits: number) =>
 		value === null || !Number.isFinite(value) ? '' : value.toFixed(digits);
@@ -43,6 +45,15 @@
 {#snippet errorCell(mean: TrialMean)}
 	{@const answer = behind(mean)?.se}
 	{#if answer}<Quantity {answer} bare />{:else if mean.se !== null}{text(mean.se)}{/if}
+{/snippet}
+
+{#snippet fCell(row: AnovaRow)}
+	{@const test = testOf(row)}
+	{#if test}<Quantity answer={test.f} text={shown(row.f, 3)} bare />{:else}{shown(row.f, 3)}{/if}
+{/snippet}
+{#snippet pCell(row: AnovaRow)}
+	{@const test = testOf(row)}
+	{#if test}<Quantity answer={test.p} text={chance(row.p)} bare />{:else}{chance(row.p)}{/if}
 {/snippet}
 
 <ListTable
@@ -101,8 +112,8 @@
 				{ name: 'df', of: ({ df }) => df, number: true },
 				{ name: 'Sum of squares', of: ({ ss }) => shown(ss, 2), number: true },
 				{ name: 'Mean square', of: ({ ms }) => shown(ms, 2), number: true },
-				{ name: 'F', of: ({ f }) => shown(f, 3), number: true },
-				{ name: 'p', of: ({ p }) => (p !== null && p < LEAST_P ? `below ${LEAST_P}` : shown(p, 4)), number: true }
+				{ name: 'F', cell: fCell, number: true },
+				{ name: 'p', cell: pCell, number: true }
 			]}
 		/>
 		<p class="small soft">

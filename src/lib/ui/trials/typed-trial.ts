@@ -1,4 +1,4 @@
-import type { TrialPlan, TrialPreset } from '$core/schema-types';
+import type { TrialDesign, TrialPlan, TrialPreset } from '$core/schema-types';
 import { TrialPlanBounds } from '$core/schema-types/bounds';
 import { FT_PER_M } from '$core/units/factors';
 import type { UnitSystem } from '$core/units/rate-units';
@@ -8,7 +8,7 @@ import type { NumberFacts } from '../forms/number-within';
 export interface TypedTrial {
 	name: string;
 	question: string;
-	design: TrialPlan['design'];
+	design: TrialDesign;
 	factors: { name: string; unit: string; levels: string }[];
 	wholePlot: string;
 	usual: string;
@@ -123,7 +123,7 @@ export function readTyped(typed: TypedTrial, units: UnitSystem, before?: TrialPl
 		...(typed.design === 'split-plot' ? { wholePlot: typed.wholePlot } : {}),
 		...(typed.usual.trim() === '' ? {} : { usual: typed.usual.trim() }),
 		blocks: number(facts.blocks, typed.blocks),
-		...(typed.grounds.trim() === '' ? {} : { grounds: list(typed.grounds) }),
+		...(typed.grounds.trim() === '' || typed.design === 'latin-square' ? {} : { grounds: list(typed.grounds) }),
 		passFt: feet(facts.passFt, typed.pass, before?.passFt),
 		headerFt: feet(facts.headerFt, typed.header, before?.headerFt),
 		widthFt: feet(facts.widthFt, typed.width, before?.widthFt),

@@ -7,7 +7,7 @@
 	import { treatmentOf } from '$core/trials/analysis/plots';
 	import { treatmentCodes, treatmentText } from '$core/trials/design/treatment-codes';
 	import { rateFactor, treatmentsOf } from '$core/trials/design/treatments';
-	import { DESIGN_NAMES } from '$lib/design-names';
+	import { blocksText, DESIGN_NAMES } from '$lib/design-names';
 	import Severity from '$lib/ui/figure/Severity.svelte';
 	import { remove, save } from '$lib/ui/forms/call';
 	import Choice from '$lib/ui/forms/Choice.svelte';
@@ -19,9 +19,8 @@
 	import TrialFiles from '$lib/ui/trials/TrialFiles.svelte';
 	import TrialForm from '$lib/ui/trials/TrialForm.svelte';
 	import TrialMeans from '$lib/ui/trials/TrialMeans.svelte';
-	import { lengthUnit, readTyped, typedFromPlan, type TypedTrial } from '$lib/ui/trials/typed-trial';
-	import { formatNumber } from '$core/units/display';
-	import { FT_PER_M } from '$core/units/factors';
+	import { readTyped, typedFromPlan, type TypedTrial } from '$lib/ui/trials/typed-trial';
+	import { lengthText } from '$core/units/length-text';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -51,10 +50,7 @@
 	const shown = $derived(data.readings.find(({ id }) => id === measure) ?? data.readings[0]!);
 	const yields = $derived(data.readings[0]!.reading);
 	const triesNitrogen = $derived(rateFactor(plan)?.unit === 'lb N/ac' && plan.factors.length === 1);
-	const length = (feet: number) => {
-		const unit = lengthUnit(data.units);
-		return `${formatNumber(Math.round(unit === 'm' ? (10 * feet) / FT_PER_M : 10 * feet) / 10, 'ratio')} ${unit}`;
-	};
+	const length = (feet: number) => lengthText(feet, data.units);
 
 	async function keep(): Promise<void> {
 		const read = readTyped(typed!, data.units, plan);
@@ -173,9 +169,8 @@
 			<section aria-label="Design">
 				<h2>Design</h2>
 				<p>
-					{DESIGN_NAMES[plan.design]}, {plan.blocks}
-					{plan.blocks === 1 ? 'block' : 'blocks'}, {plots.length} plots {length(plan.widthFt)} wide{plan.lengthFt ===
-					undefined
+					{DESIGN_NAMES[plan.design]}, {blocksText(plan)}, {plots.length} plots
+					{length(plan.widthFt)} wide{plan.lengthFt === undefined
 						? ' and as long as the field'
 						: ` and ${length(plan.lengthFt)} long`}; order drawn with seed {plan.seed}.
 				</p>

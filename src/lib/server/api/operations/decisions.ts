@@ -11,7 +11,9 @@ import {
 	listKeptPlans,
 	removeDecision,
 	removeKeptPlan,
-	takeDecision
+	takeDecision,
+	takeKeptPlan,
+	type KeptPlanRecord
 } from '../../stores/plan/decisions';
 import { goalAt } from '../at';
 import { DECISION_EXAMPLE } from '../examples';
@@ -21,6 +23,10 @@ const ON = '/api/fields/{field}/{year}';
 
 function decisionAt(call: Call<'{field}{year}{decision}'>): Decision {
 	return listDecisions(call.desk.book, goalAt(call).id).find(({ id }) => id === call.params.decision)!;
+}
+
+function keptPlanAt(call: Call<'{field}{year}{keptPlan}'>): KeptPlanRecord {
+	return listKeptPlans(call.desk.book, goalAt(call).id).find(({ id }) => id === call.params.keptPlan)!;
 }
 
 export const decisionOperations = [
@@ -66,12 +72,12 @@ export const decisionOperations = [
 		example: { name: 'All in spring' },
 		run: (call, { name }) => ({ id: keepPlan(call.desk.book, goalAt(call), name.trim()) })
 	}),
+	operation(`POST ${ON}/kept-plans/{keptPlan}/use`, {
+		summary: 'Puts a plan that was kept in place of the one in use; what was applied stays',
+		run: (call) => takeKeptPlan(call.desk.book, goalAt(call), keptPlanAt(call))
+	}),
 	operation(`DELETE ${ON}/kept-plans/{keptPlan}`, {
 		summary: 'Deletes a plan that was kept',
-		run: (call) => {
-			const goal = goalAt(call);
-			const kept = listKeptPlans(call.desk.book, goal.id).find(({ id }) => id === call.params.keptPlan)!;
-			removeKeptPlan(call.desk.book, goal, kept);
-		}
+		run: (call) => removeKeptPlan(call.desk.book, goalAt(call), keptPlanAt(call))
 	})
 ] as const;

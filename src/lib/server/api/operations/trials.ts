@@ -64,7 +64,8 @@ export const trialOperations = [
 		answer: json<CreatedAnswer>('answers#/definitions/CreatedAnswer'),
 		example: { plan: TRIAL_PLAN_EXAMPLE },
 		run: ({ params, desk }, { plan }) => {
-			const plots = layOut(plan, trialBoundary(desk.fieldYear(params)));
+			const fieldYear = desk.fieldYear(params);
+			const plots = layOut(plan, trialBoundary(fieldYear), fieldYear.field.units);
 			return { id: addTrial(desk.book, params.field, yearOf(params.year), { plan, plots, records: [] }) };
 		}
 	}),
@@ -94,13 +95,15 @@ export const trialOperations = [
 		example: { plan: { ...TRIAL_PLAN_EXAMPLE, name: 'Two rates, again', seed: 12 } },
 		run: (call, { plan }) => {
 			const trial = trialAt(call);
-			checkPlan(plan);
+			const fieldYear = fieldYearOf(call.desk, trial);
+			const { units } = fieldYear.field;
+			checkPlan(plan, units);
 			// Plots stay where they were drawn, whatever became of the boundary.
 			if (samePlots(plan, trial.plan)) return setTrialPlan(call.desk.book, trial, plan, trial.plots);
 			if (trial.records.length > 0) {
 				throw new ActionError('Plots of this trial have been measured: lay out another instead of moving them.');
 			}
-			setTrialPlan(call.desk.book, trial, plan, layOut(plan, trialBoundary(fieldYearOf(call.desk, trial))));
+			setTrialPlan(call.desk.book, trial, plan, layOut(plan, trialBoundary(fieldYear), units));
 		}
 	}),
 	operation('PUT /api/trials/{trial}/records', {

@@ -34,6 +34,7 @@ export function groundOfTrial(desk: Desk, fieldYear: FieldYear, plan: TrialPlan,
 		rate.nutrient === nutrient && rate.worksheet.applies ? [rate.worksheet.value] : []
 	);
 	return {
+		units: field.units,
 		zones: listZones(desk.book, field.id),
 		earlier: trialsOnField(desk.book, field.id)
 			.filter((trial) => trial.id !== own?.id && trial.year <= year)

@@ -27,6 +27,7 @@ export async function trialFile(desk: Desk, trial: BookTrial, kind: string, prod
 	if (product !== null) return prescriptionResponse(trialPrescription(desk, trial, product), kind, boundary);
 	const title = `${trial.field} ${trial.plan.name} ${trial.year}`;
 	const { preparedBy } = desk.settings;
+	const { units } = fieldYear.field;
 	switch (kind) {
 		case 'plots-geojson':
 			return download(title, '.geojson', JSON.stringify(trialGeoJson(trial)));
@@ -36,14 +37,19 @@ export async function trialFile(desk: Desk, trial: BookTrial, kind: string, prod
 			return download(title, '.csv', recordsAsCsv(trial.plots, trial.records));
 		case 'plot-map': {
 			const cautions = designCautions(trial.plan, trial.plots, groundOfTrial(desk, fieldYear, trial.plan, trial));
-			const document = trialMapDocument(trial, trialBoundary(fieldYear), { day: desk.today, preparedBy, cautions });
+			const document = trialMapDocument(trial, trialBoundary(fieldYear), {
+				day: desk.today,
+				preparedBy,
+				cautions,
+				units
+			});
 			return download(title, '-plot-map.pdf', await pdfOf(document));
 		}
 		case 'report': {
 			const terms = termsOfTrial(desk, trial);
 			const reading = readTrial(trial, 'yield', terms);
 			if (!reading.applies) error(422, `There is no report yet: ${reading.reason}. ${reading.remedy}`);
-			const head = { day: desk.today, preparedBy, yieldUnit: terms.yieldUnit };
+			const head = { day: desk.today, preparedBy, yieldUnit: terms.yieldUnit, units };
 			return download(title, '-report.pdf', await pdfOf(trialReportDocument(trial, boundary, reading, head)));
 		}
 		default:

@@ -4,6 +4,8 @@ import { treatmentOf } from '../../../../core/trials/analysis/plots';
 import { treatmentCodes, treatmentText } from '../../../../core/trials/design/treatment-codes';
 import { treatmentsOf } from '../../../../core/trials/design/treatments';
 import { longDate } from '../../../../core/units/day-text';
+import { lengthText } from '../../../../core/units/length-text';
+import type { UnitSystem } from '../../../../core/units/rate-units';
 import type { BookTrial } from '../../stores/trials';
 import { below, ledgerLayout } from '../print/ledger-layout';
 import { plotMapSvg } from './plot-map-svg';
@@ -13,6 +15,7 @@ interface MapHead {
 	day: string;
 	preparedBy: string;
 	cautions: readonly string[];
+	units: UnitSystem;
 }
 
 const MAP = { width: 524, height: 400 };
@@ -57,7 +60,7 @@ export function trialHeading({ plan, field, grower }: BookTrial, right: string):
 export function trialMapDocument(
 	trial: BookTrial,
 	boundary: Shape,
-	{ day, preparedBy, cautions }: MapHead
+	{ day, preparedBy, cautions, units }: MapHead
 ): TDocumentDefinitions {
 	const { plan, plots } = trial;
 	const codes = treatmentCodes(plan);
@@ -81,7 +84,7 @@ export function trialMapDocument(
 							})
 						]
 					},
-					{ width: '*', stack: [{ text: 'Plots', style: 'part', margin: below(8) }, ...flagLines(trial)] }
+					{ width: '*', stack: [{ text: 'Plots', style: 'part', margin: below(8) }, ...flagLines(trial, units)] }
 				],
 				columnGap: 20
 			},
@@ -111,8 +114,9 @@ export function trialMapDocument(
 	};
 }
 
-function flagLines({ plan, plots }: BookTrial): Content[] {
-	const feet = plan.lengthFt === undefined ? 'as long as the field' : `${plan.lengthFt} ft long`;
+function flagLines({ plan, plots }: BookTrial, units: UnitSystem): Content[] {
+	const length = (feet: number) => lengthText(feet, units);
+	const long = plan.lengthFt === undefined ? 'as long as the field' : `${length(plan.lengthFt)} long`;
 	const flags = new Set(
 		plots.flatMap(({ shape }) =>
 			(shape.type === 'Polygon' ? shape.coordinates[0]! : shape.coordinates[0]![0]!).map((corner) =>
@@ -122,9 +126,11 @@ function flagLines({ plan, plots }: BookTrial): Content[] {
 	);
 	return [
 		{
-			text: `${plots.length} plots, ${plan.widthFt} ft wide and ${feet}, driven at ${plan.headingDegrees} degrees from north by east.`
+			text: `${plots.length} plots, ${length(plan.widthFt)} wide and ${long}, driven at ${plan.headingDegrees} degrees from north by east.`
 		},
-		{ text: `${plan.headlandFt} ft of headland at each end. Header ${plan.headerFt} ft, spreader ${plan.passFt} ft.` },
+		{
+			text: `${length(plan.headlandFt)} of headland at each end. Header ${length(plan.headerFt)}, spreader ${length(plan.passFt)}.`
+		},
 		{ text: `${flags.size} flags at the corners; their places are in the GeoJSON and Shapefile of the plots.` },
 		{ text: `Order drawn with seed ${plan.seed}.` }
 	];

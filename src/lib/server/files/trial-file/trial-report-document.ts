@@ -7,16 +7,19 @@ import { wholeMeans } from '../../../../core/trials/reading/whole-means';
 import type { TrialReading } from '../../../../core/trials/reading/read-trial';
 import { formatNumber, formatQuantity } from '../../../../core/units/display';
 import { longDate } from '../../../../core/units/day-text';
+import { lengthText } from '../../../../core/units/length-text';
+import type { UnitSystem } from '../../../../core/units/rate-units';
 import type { BookTrial } from '../../stores/trials';
 import { below, ledgerLayout } from '../print/ledger-layout';
 import { plotMapSvg } from './plot-map-svg';
-import { DESIGN_NAMES } from '../../../design-names';
+import { blocksText, DESIGN_NAMES } from '../../../design-names';
 import { trialHeading, trialPaper } from './trial-map-document';
 
 interface ReportHead {
 	day: string;
 	preparedBy: string;
 	yieldUnit: string;
+	units: UnitSystem;
 }
 
 const MAP = { width: 230, height: 190 };
@@ -26,7 +29,7 @@ export function trialReportDocument(
 	trial: BookTrial,
 	boundary: Shape | undefined,
 	reading: TrialReading,
-	{ day, preparedBy, yieldUnit }: ReportHead
+	{ day, preparedBy, yieldUnit, units }: ReportHead
 ): TDocumentDefinitions {
 	const { plan, plots } = trial;
 	return {
@@ -43,7 +46,7 @@ export function trialReportDocument(
 						stack: [
 							{ text: 'Design', style: 'part' },
 							{
-								text: `${DESIGN_NAMES[plan.design]}: ${treatmentNames(plan).length} treatments in ${plan.blocks} ${plan.blocks === 1 ? 'block' : 'blocks'}, ${plots.length} plots of ${plan.widthFt} ft, order drawn with seed ${plan.seed}.`
+								text: `${DESIGN_NAMES[plan.design]}: ${treatmentNames(plan).length} treatments in ${blocksText(plan)}, ${plots.length} plots ${lengthText(plan.widthFt, units)} wide, order drawn with seed ${plan.seed}.`
 							},
 							...(plan.weather ? [{ text: `Weather: ${plan.weather}`, margin: below(4) }] : []),
 							...(plan.note ? [{ text: plan.note, margin: below(4) }] : []),

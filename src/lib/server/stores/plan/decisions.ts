@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
-import type { Decision, DecisionPlan, KeptPlan } from '../../../../core/schema-types';
+import type { Decision, DecisionPlan, KeptPlan, Pass } from '../../../../core/schema-types';
 import { act } from '../../book/act';
 import { fromJson } from '../../from-json';
 import { listPasses, type FieldYearRow } from '../field-years';
-import { planText } from './write-season';
+import { planText, writeSeason } from './write-season';
 
 /** A plan that was kept beside the one in use. */
 export interface KeptPlanRecord extends KeptPlan {
@@ -65,6 +65,30 @@ export function keepPlan(db: Database, fieldYear: FieldYearRow, name: string): s
 		writer.put('kept_plan', { id, field_year_id: fieldYear.id, content: JSON.stringify(kept) })
 	);
 	return id;
+}
+
+/**
+ * Puts a kept plan in place of the one in use: what was applied stays, all else becomes as it was kept. A decision that was made stays made
+ * where its pass was applied, and waits again where it was not.
+ */
+export function takeKeptPlan(db: Database, fieldYear: FieldYearRow, { name, passes, decisions }: KeptPlanRecord): void {
+	const standing = listPasses(db, fieldYear.id);
+	const applied = standing.filter(({ doneOn }) => doneOn !== null);
+	const isApplied = ({ date, label }: Pass) => applied.some(({ plan }) => plan.date === date && plan.label === label);
+	const appliedIds = new Set(applied.map(({ plan }) => plan.id));
+	const removed = standing.flatMap(({ plan }) => (appliedIds.has(plan.id) ? [] : [plan.id]));
+	const added = passes.filter(({ id }) => !appliedIds.has(id));
+	const known = listDecisions(db, fieldYear.id);
+	const made = known.filter(({ plan, madeOn }) => madeOn !== undefined && isApplied(plan.pass));
+	const isMade = (one: DecisionPlan) => made.some(({ plan }) => plan.name === one.name && plan.on === one.on);
+	act(db, { label: `Put the saved plan ${name} into use`, fieldYear }, (writer) => {
+		writeSeason(writer, fieldYear, standing, { choices: [], removed, added });
+		for (const one of known) if (!made.includes(one)) writer.remove('decision', one.id);
+		for (const plan of decisions) {
+			if (isMade(plan)) continue;
+			writer.insert('decision', { id: randomUUID(), field_year_id: fieldYear.id, content: JSON.stringify({ plan }) });
+		}
+	});
 }
 
 export function removeKeptPlan(db: Database, fieldYear: FieldYearRow, { id, name }: KeptPlanRecord): void {

@@ -5,13 +5,14 @@
 	import type { Pass } from '$core/schema-types';
 	import type { SeasonPage } from '$lib/server/pages/season-page';
 	import { placementName } from '$core/units/placement-name';
-	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import { shiftDate } from '$core/season/weather/season-weather';
 	import Quantity from '../../figure/Quantity.svelte';
+	import NumberField from '../../forms/NumberField.svelte';
 	import DayField from '../../forms/days/DayField.svelte';
 	import { call, remove, save, type YearAddress } from '../../forms/call';
-	import { readDecision, type TypedDecision } from './typed-decision';
+	import { limitFacts, rateFacts, readDecision, type TypedDecision } from './typed-decision';
 
 	interface Props {
 		address: YearAddress;
@@ -114,20 +115,15 @@
 				<Select size="sm" labelText="Look at" bind:selected={typed.look}>
 					<SelectItem value="rain" text="rain since a day" />
 					<SelectItem value="nitrate" text="nitrate by the season model" />
+					<SelectItem value="test" text="a nitrate test in the crop" />
+					<SelectItem value="strips" text="the crop against its N-rich strip" />
 				</Select>
 				{#if typed.look === 'rain'}<DayField label="Rain since" bind:date={typed.since} />{/if}
 				<Select size="sm" labelText="Add if it is" bind:selected={typed.is}>
 					<SelectItem value="above" text="above" />
 					<SelectItem value="below" text="below" />
 				</Select>
-				<TextInput
-					size="sm"
-					labelText={typed.look === 'rain'
-						? `Limit, ${units === 'metric' ? 'mm' : 'in'}`
-						: `Limit, ${unitInSystem('lb/ac', units)}`}
-					inputmode="decimal"
-					bind:value={typed.amount}
-				/>
+				<NumberField facts={limitFacts(typed.look, units)} bind:text={typed.amount} />
 			</div>
 			<div class="fields">
 				<Select
@@ -138,12 +134,7 @@
 				>
 					{#each sources as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 				</Select>
-				<TextInput
-					size="sm"
-					labelText={`Product, ${unitInSystem(typed.unit, units)}`}
-					inputmode="decimal"
-					bind:value={typed.rate}
-				/>
+				<NumberField facts={rateFacts(typed.unit, units)} bind:text={typed.rate} />
 				<Select size="sm" labelText="Placement" bind:selected={typed.placement}>
 					{#each card?.placements ?? [] as placement (placement)}
 						<SelectItem value={placement} text={placementName(placement as Pass['placement'])} />

@@ -25,6 +25,10 @@
 		if (!problem) name = '';
 	}
 
+	async function use(id: string): Promise<void> {
+		problem = await save('POST /api/fields/{field}/{year}/kept-plans/{keptPlan}/use', { ...address, keptPlan: id }, {});
+	}
+
 	async function drop(id: string): Promise<void> {
 		problem = await remove('DELETE /api/fields/{field}/{year}/kept-plans/{keptPlan}', { ...address, keptPlan: id });
 	}
@@ -37,7 +41,8 @@
 	<section class="section" aria-label="Plans saved beside this one">
 		<h2>Plans saved beside this one</h2>
 		<p class="soft small">
-			Save the plan as it stands, change it, and lay both side by side over the simulated seasons below.
+			Save the plan as it stands, change it, and lay both side by side over the simulated seasons below. The better one
+			goes back into use; what was applied stays.
 		</p>
 		{#if season.keptPlans.length > 0}
 			<ul>
@@ -46,6 +51,7 @@
 						<strong>{plan.name}</strong>: {counted(plan.passes, 'pass', 'passes')}{plan.decisions > 0
 							? `, ${counted(plan.decisions, 'decision', 'decisions')}`
 							: ''}
+						<Button size="small" kind="ghost" onclick={() => void use(plan.id)}>Put {plan.name} into use</Button>
 						<Button size="small" kind="ghost" onclick={() => void drop(plan.id)}>Delete {plan.name}</Button>
 					</li>
 				{/each}

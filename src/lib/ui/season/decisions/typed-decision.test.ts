@@ -30,6 +30,10 @@ it('is read in inches and pounds, whatever the reader types in', () => {
 });
 it('what is missing is said', () => {
 	expect(readDecision({ ...TYPED, name: ' ' }, 'us')).toBe('Give the decision a name.');
-	expect(readDecision({ ...TYPED, amount: '' }, 'us')).toBe('The limit must be a number from 0; got “”.');
-	expect(readDecision({ ...TYPED, rate: '0' }, 'us')).toBe('The rate must be a number above 0; got “0”.');
+	expect(readDecision({ ...TYPED, amount: '' }, 'us')).toBe('Limit is not filled in.');
+	expect(readDecision({ ...TYPED, amount: '30000' }, 'metric')).toBe(
+		'Limit “30000” must be a number from 0 to 25400 mm.'
+	);
+	expect(readDecision({ ...TYPED, look: 'test', amount: 'x' }, 'metric')).toMatch(/from 0 to 1000 ppm\.$/);
+	expect(readDecision({ ...TYPED, rate: '0' }, 'us')).toMatch(/^Product “0” must be a number above 0, .* lb\/ac\.$/);
 });

@@ -1,6 +1,8 @@
 import type { DecisionPlan, Pass } from '$core/schema-types';
+import { DecisionPlanBounds, PassBounds } from '$core/schema-types/bounds';
+import { limitPer, limitUnit } from '$core/season/decisions/decision-limit';
 import { tidy } from '$core/units/display';
-import { MM_PER_IN } from '$core/units/factors';
+import { factsIn, inOtherUnit, typedNumbers, type NumberFacts } from '../../forms/number-within';
 import { valueFromSystem, type UnitSystem } from '$core/units/rate-units';
 
 /** A decision as it is typed, in the reader's units. */
@@ -18,6 +20,19 @@ export interface TypedDecision {
 	date: string;
 }
 
+/** What stands for a limit in a form, in the reader's unit. */
+export function limitFacts(look: DecisionPlan['look'], units: UnitSystem): NumberFacts {
+	return {
+		...inOtherUnit(DecisionPlanBounds.amount, limitPer(look, units)),
+		unit: limitUnit(look, units)
+	};
+}
+
+/** The same for the rate of its pass. */
+export function rateFacts(unit: Pass['unit'], units: UnitSystem): NumberFacts {
+	return factsIn({ ...PassBounds.rate, label: 'Product' }, unit, units);
+}
+
 /**
  * The decision that was typed.
  * @returns what is wrong, in words
@@ -26,24 +41,22 @@ export function readDecision(typed: TypedDecision, units: UnitSystem): DecisionP
 	const { on, look, since, is, product, unit, placement, date } = typed;
 	const name = typed.name.trim();
 	if (name === '') return 'Give the decision a name.';
-	const [amount, rate] = [Number(typed.amount), Number(typed.rate)];
-	if (typed.amount.trim() === '' || !(amount >= 0)) return `The limit must be a number from 0; got “${typed.amount}”.`;
-	if (!(rate > 0)) return `The rate must be a number above 0; got “${typed.rate}”.`;
-	const inPounds = (value: number) => valueFromSystem(value, 'lb/ac', units);
-	const inches = units === 'metric' ? tidy(amount / MM_PER_IN) : amount;
+	const facts = { amount: limitFacts(look, units), rate: rateFacts(unit, units) };
+	const read = typedNumbers({ amount: typed.amount, rate: typed.rate }, facts, ['amount', 'rate']);
+	if (typeof read === 'string') return read;
 	return {
 		name,
 		on,
 		look,
 		...(look === 'rain' ? { since } : {}),
 		is,
-		amount: look === 'rain' ? inches : inPounds(amount),
+		amount: tidy(read.amount / limitPer(look, units)),
 		pass: {
 			id: 'decided',
 			date,
 			label: name,
 			product,
-			rate: valueFromSystem(rate, unit, units),
+			rate: valueFromSystem(read.rate, unit, units),
 			unit,
 			placement,
 			reason: 'By a decision of the plan.'
