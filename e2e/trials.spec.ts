@@ -143,8 +143,19 @@ test('trials of the demo: eight programmes on a wet and a dry half, strips of th
 	await expect(page.getByRole('table', { name: 'Means of the treatments' }).getByRole('row')).toHaveCount(9);
 
 	await page.goBack();
-	await page.getByRole('link', { name: 'N rates' }).click();
+	const optima = page.getByRole('region', { name: 'Nitrogen from each site’s optimum' });
+	await expect(optima.getByRole('row', { name: /^B Long Meadow 2025/ })).toBeVisible();
+	await optima.getByRole('button', { name: /^Mill Strip 2024: economic optimum: 14\d/ }).click();
+	await expect(page.getByText('price of nitrogen / price of grain')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(optima).toContainText('Yield without nitrogen does not tell the response to it');
+
+	await page.getByRole('link', { name: 'N rates' }).first().click();
 	await hydrated(page);
+	const left = page.getByRole('region', { name: 'Nitrogen left' });
+	await expect(left).toContainText(/Of what goes on beyond what the grain takes off, \d+ % was found as nitrate/);
+	await left.getByRole('button', { name: /^plot 404, 240 lb N\/ac/ }).click();
+	await expect(page.getByText(/^Plot 404, block 4: 240 lb N\/ac/)).toBeVisible();
 	await page.getByRole('link', { name: 'Fit response curves to it' }).click();
 	await hydrated(page);
 	await expect(page.getByRole('heading', { name: 'Fit a trial' })).toBeVisible();

@@ -8,6 +8,12 @@ declare module 'jstat' {
 		chisquare: { cdf(x: number, df: number): number };
 		/** The studentized range of so many means. */
 		tukey: { cdf(q: number, means: number, df: number): number; inv(p: number, means: number, df: number): number };
+		/** Pearson's. */
+		corrcoeff(x: number[], y: number[]): number;
+		covariance(x: number[], y: number[]): number;
+		/** Of a sample where the flag is set. */
+		variance(x: number[], sample: boolean): number;
+		mean(x: number[]): number;
 		/** The regularised incomplete beta function. */
 		ibeta(x: number, a: number, b: number): number;
 		/** R's quantile types by alphap and betap; 1, 1 is type 7. */

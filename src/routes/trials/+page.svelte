@@ -4,6 +4,7 @@
 	import { commonTreatments } from '$core/trials/sites/site-effects';
 	import { DESIGN_NAMES } from '$lib/design-names';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
+	import NitrogenSites from '$lib/ui/trials/NitrogenSites.svelte';
 	import SeveralSites from '$lib/ui/trials/SeveralSites.svelte';
 	import type { PageData } from './$types';
 
@@ -41,6 +42,7 @@
 		]}
 	/>
 	{#if common.length > 1}<SeveralSites {sites} {common} />{/if}
+	{#if data.nitrogen.sites.length > 0}<NitrogenSites {...data.nitrogen} />{/if}
 </div>
 
 <style>

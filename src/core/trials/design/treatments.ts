@@ -21,6 +21,11 @@ export function rateFactor({ factors }: Pick<TrialPlan, 'factors'>): TrialPlan['
 	return factors.find(({ unit, levels }) => unit && levels.every((level) => Number(level) >= 0));
 }
 
+/** Whether rates of nitrogen are all that is tried, so that a response curve goes through the plots. */
+export function triesNitrogenAlone(plan: Pick<TrialPlan, 'factors'>): boolean {
+	return plan.factors.length === 1 && rateFactor(plan)?.unit === 'lb N/ac';
+}
+
 /** The rate on a plot by the factor that has rates. */
 export function rateOf(plan: Pick<TrialPlan, 'factors'>, { levels }: Pick<TrialPlot, 'levels'>): number | undefined {
 	const factor = rateFactor(plan);

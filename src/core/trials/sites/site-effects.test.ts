@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { commonTreatments, siteEffects } from './site-effects';
+import { commonTreatments, firstPair, siteEffects } from './site-effects';
 
 const site = (name: string, ...means: [string, number, number][]) => ({
 	site: name,
@@ -17,6 +17,14 @@ it('what one treatment yielded over another at each site that has both, with the
 		{ site: 'South 2026', effect: -1, se: 2.5 }
 	]);
 	expect(siteEffects(SITES, 'without', 'with')[0]!.effect).toBe(-8);
+});
+it('begins with a trial’s treatment against its usual practice, where several sites have both', () => {
+	const common = commonTreatments(SITES);
+	expect(firstPair(SITES, ['a', 'b'])).toEqual(['a', 'b']);
+	expect(firstPair([{ ...SITES[2]!, usual: '180' }, { ...SITES[1]!, usual: 'without' }, SITES[0]!], common)).toEqual([
+		'with',
+		'without'
+	]);
 });
 it('a treatment is not held against itself, and one that a single site tried is not offered', () => {
 	expect(siteEffects(SITES, 'with', 'with')).toEqual([]);

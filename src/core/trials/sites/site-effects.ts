@@ -3,6 +3,8 @@ import type { PoolRequest } from '../../schema-types';
 interface SiteMeans {
 	site: string;
 	means: readonly { treatment: string; mean: number; se: number }[];
+	/** The treatment that is usual practice there. */
+	usual?: string | undefined;
 }
 
 /** Treatments that two sites or more have tried, as they are named. */
@@ -23,4 +25,15 @@ export function siteEffects(sites: readonly SiteMeans[], tried: string, against:
 			? [{ site, effect: one.mean - other.mean, se: Math.hypot(one.se, other.se) }]
 			: [];
 	});
+}
+
+/** The two treatments to begin with: one of a trial's against its usual practice, where several sites have both; else the first two. */
+export function firstPair(sites: readonly SiteMeans[], common: readonly string[]): [tried: string, against: string] {
+	for (const { usual, means } of sites) {
+		const other = means.find(({ treatment }) => treatment !== usual && common.includes(treatment));
+		if (usual !== undefined && other && siteEffects(sites, other.treatment, usual).length > 1) {
+			return [other.treatment, usual];
+		}
+	}
+	return [common[0]!, common[1]!];
 }

@@ -6,7 +6,7 @@
 	import { poolSites } from '$core/trials/sites/pool-sites';
 	import { pooledFigures } from '$core/trials/sites/pooled-figures';
 	import type { SeasonRain } from '$core/trials/sites/season-rain';
-	import { siteEffects } from '$core/trials/sites/site-effects';
+	import { firstPair, siteEffects } from '$core/trials/sites/site-effects';
 	import Chart from '../charts/Chart.svelte';
 	import { forestChart } from '../charts/forest';
 	import Quantity from '../figure/Quantity.svelte';
@@ -18,14 +18,17 @@
 			/** Of its season, where its weather is known. */
 			rain: SeasonRain | undefined;
 			means: readonly { treatment: string; mean: number; se: number }[];
+			/** The treatment that is usual practice there. */
+			usual: string | undefined;
 		}[];
 		/** Treatments that two sites or more have tried. */
 		common: readonly string[];
 	}
 	const { sites, common }: Props = $props();
 
-	let tried = $state(untrack(() => common[0]!));
-	let against = $state(untrack(() => common[1]!));
+	const [first, second] = untrack(() => firstPair(sites, common));
+	let tried = $state(first);
+	let against = $state(second);
 	const effects = $derived(siteEffects(sites, tried, against));
 	const pooled = $derived(effects.length > 1 ? poolSites({ effects }) : undefined);
 	/** Two sites or more of wet seasons, and of dry ones. */

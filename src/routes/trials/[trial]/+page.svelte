@@ -6,7 +6,7 @@
 	import type { TrialMeasure } from '$core/schema-types';
 	import { treatmentOf } from '$core/trials/analysis/plots';
 	import { treatmentCodes, treatmentText } from '$core/trials/design/treatment-codes';
-	import { rateFactor, treatmentsOf } from '$core/trials/design/treatments';
+	import { treatmentsOf, triesNitrogenAlone } from '$core/trials/design/treatments';
 	import { blocksText, DESIGN_NAMES } from '$lib/design-names';
 	import Severity from '$lib/ui/figure/Severity.svelte';
 	import { remove, save } from '$lib/ui/forms/call';
@@ -15,6 +15,7 @@
 	import { cssColor } from '$lib/ui/ground/map/ramp';
 	import RowMenu from '$lib/ui/tables/RowMenu.svelte';
 	import MoneyForm from '$lib/ui/trials/MoneyForm.svelte';
+	import NitrogenLeft from '$lib/ui/trials/NitrogenLeft.svelte';
 	import PlotRecords from '$lib/ui/trials/PlotRecords.svelte';
 	import TrialFiles from '$lib/ui/trials/TrialFiles.svelte';
 	import TrialForm from '$lib/ui/trials/TrialForm.svelte';
@@ -49,7 +50,6 @@
 	const pickedRecord = $derived(records.find(({ plot }) => plot === picked?.plot));
 	const shown = $derived(data.readings.find(({ id }) => id === measure) ?? data.readings[0]!);
 	const yields = $derived(data.readings[0]!.reading);
-	const triesNitrogen = $derived(rateFactor(plan)?.unit === 'lb N/ac' && plan.factors.length === 1);
 	const length = (feet: number) => lengthText(feet, data.units);
 
 	async function keep(): Promise<void> {
@@ -116,7 +116,7 @@
 			<p class="verdict">{yields.verdict}</p>
 			<div class="row">
 				<Button size="small" href={`/trials/${data.trial.id}/files/report`} download>Report (PDF)</Button>
-				{#if triesNitrogen}<a href={`/curves/fit?trial=${data.trial.id}`}>Fit response curves to it</a>{/if}
+				{#if triesNitrogenAlone(plan)}<a href={`/curves/fit?trial=${data.trial.id}`}>Fit response curves to it</a>{/if}
 				{#if yields.money.length === 0}
 					<Button size="small" kind="ghost" onclick={() => (pricing = true)}>Enter price and costs for returns</Button>
 				{/if}
@@ -216,6 +216,9 @@
 			{#each shown.reading.grounds as { ground, answer } (ground)}
 				<p><strong>On the {ground}:</strong> {answer.verdict}</p>
 			{/each}
+			{#if data.nitrogenLeft}
+				<NitrogenLeft left={data.nitrogenLeft} show={(plot) => (chosen = String(plot))} />
+			{/if}
 			<h3>What it does not show</h3>
 			<ul>
 				{#each shown.reading.limits as limit (limit)}<li>{limit}</li>{/each}

@@ -1,7 +1,6 @@
 import type { Observation } from '../../../../core/schema-types';
-import { rateOf } from '../../../../core/trials/design/treatments';
-import { atStandardMoisture } from '../../../../core/trials/plots/standard-moisture';
 import type { Desk } from '../../desk';
+import { ratesOfTrial } from '../../field/trials/rates-of-trial';
 import { termsOfTrial } from '../../field/trials/trial-terms';
 import { findFieldYear } from '../../stores/field-years';
 import { pricesOn } from '../../stores/prices';
@@ -23,18 +22,9 @@ export function fitPage(desk: Desk, asked: URLSearchParams) {
 	};
 }
 
-/** The plots of a trial that tries rates, as a fit takes them; those set aside are left out. */
 function plotsOf(desk: Desk, trial: BookTrial): { crop: string; observations: Observation[] } {
-	const { plan, plots, records, fieldId, year } = trial;
-	const { standardMoisturePercent } = termsOfTrial(desk, trial);
 	return {
-		crop: findFieldYear(desk.book, fieldId, year)?.crop ?? 'corn-grain',
-		observations: plots.flatMap((plot) => {
-			const own = records.find((one) => one.plot === plot.plot);
-			const rate = rateOf(plan, plot);
-			if (own?.values?.yield === undefined || own.setAside !== undefined || rate === undefined) return [];
-			const weighed = atStandardMoisture(own.values.yield, own.moisturePercent, standardMoisturePercent);
-			return [{ rate, yield: Math.round(weighed * 100) / 100, block: plot.block }];
-		})
+		crop: findFieldYear(desk.book, trial.fieldId, trial.year)?.crop ?? 'corn-grain',
+		observations: ratesOfTrial(trial, termsOfTrial(desk, trial).standardMoisturePercent)
 	};
 }

@@ -1,3 +1,6 @@
+import { measured } from '../../../../core/figure/measured';
+import { removalOf } from '../../../../core/season/plan/balance/nutrient-balance';
+import { nitrogenLeft } from '../../../../core/trials/nitrogen/residual-nitrate';
 import { designCautions } from '../../../../core/trials/design/design-cautions';
 import { rateOf } from '../../../../core/trials/design/treatments';
 import { treatmentOf } from '../../../../core/trials/analysis/plots';
@@ -15,12 +18,13 @@ import type { BookTrial } from '../../stores/trials';
 
 /** The page of a trial: its plan on the map, what was measured, and what each measure says. */
 export function trialPage(desk: Desk, trial: BookTrial) {
-	const { book, today } = desk;
+	const { book, library, today } = desk;
 	const { plan, plots, records, fieldId, year } = trial;
 	const fieldYear = desk.fieldYear({ field: fieldId, year: String(year) });
 	const terms = termsOfTrial(desk, trial);
 	const prices = pricesOn(book, today);
 	const crop = findFieldYear(book, fieldId, year)?.crop;
+	const known = library.crops.find(({ id }) => id === crop);
 	return {
 		title: plan.name,
 		trial,
@@ -35,6 +39,15 @@ export function trialPage(desk: Desk, trial: BookTrial) {
 			unit: id === 'yield' ? terms.yieldUnit : unit,
 			reading: readTrial(trial, id, { ...terms, yieldUnit: id === 'yield' ? terms.yieldUnit : unit })
 		})),
+		nitrogenLeft:
+			known &&
+			triedNutrient(plan) === 'N' &&
+			nitrogenLeft(
+				trial,
+				terms.standardMoisturePercent,
+				(yielded) => removalOf(known, 'N', measured('yield', yielded, terms.yieldUnit), 0, library.packs),
+				fieldYear.field.units
+			),
 		yieldUnit: terms.yieldUnit,
 		standardMoisture: terms.standardMoisturePercent,
 		layers: listLayers(book, fieldId)

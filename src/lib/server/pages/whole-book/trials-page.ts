@@ -1,8 +1,11 @@
 import { treatmentOf } from '../../../../core/trials/analysis/plots';
+import { treatmentText } from '../../../../core/trials/design/treatment-codes';
+import { treatmentsOf } from '../../../../core/trials/design/treatments';
 import { wholeMeans } from '../../../../core/trials/reading/whole-means';
 import { readTrial } from '../../../../core/trials/reading/read-trial';
 import { seasonRain, type SeasonRain } from '../../../../core/trials/sites/season-rain';
 import type { Desk } from '../../desk';
+import { nitrogenTrials } from '../../field/trials/nitrogen-trials';
 import { termsOfTrial } from '../../field/trials/trial-terms';
 import { weatherFor } from '../../field/weather-for';
 import { findField } from '../../stores/fields';
@@ -10,9 +13,11 @@ import { listTrials, type BookTrial } from '../../stores/trials';
 
 /** The trials of the book, with what each says, and the means by which several can be read together. */
 export function trialsPage(desk: Desk) {
+	const all = listTrials(desk.book);
 	return {
 		title: 'Trials',
-		trials: listTrials(desk.book).map((trial) => {
+		nitrogen: nitrogenTrials(desk, all),
+		trials: all.map((trial) => {
 			const { id, field, grower, year, plan, plots, records } = trial;
 			const terms = termsOfTrial(desk, trial);
 			const reading = readTrial(trial, 'yield', terms);
@@ -30,15 +35,22 @@ export function trialsPage(desk: Desk) {
 				yieldUnit: terms.yieldUnit,
 				rain: rainOf(desk, trial),
 				grounds: [...new Set(plan.grounds ?? [])].filter(Boolean),
+				usual: usualText(plan),
 				/** Of whole treatments, with standard errors. */
 				means: reading.applies
 					? wholeMeans(reading.answer).flatMap((one) =>
-							one.se === null ? [] : [{ treatment: treatmentOf(one), mean: one.mean, se: one.se }]
+							one.se === null ? [] : [{ treatment: treatmentText(plan, one.levels), mean: one.mean, se: one.se }]
 						)
 					: []
 			};
 		})
 	};
+}
+
+/** Usual practice with the unit of its rate. */
+function usualText(plan: BookTrial['plan']): string | undefined {
+	const levels = treatmentsOf(plan).find((one) => treatmentOf({ levels: one }) === plan.usual);
+	return levels && treatmentText(plan, levels);
 }
 
 /** Of the season in which its crop was harvested, at the station of its grower. */
