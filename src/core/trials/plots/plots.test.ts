@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { areaM2 } from '../../ground/shapes/geodesic-area';
+import { insideTest } from '../../ground/shapes/inside';
 import { boundsOf } from '../../ground/shapes/shape';
 import type { PlacedPoint } from '../../schema-types';
 import { layOut } from '../design/lay-out';
@@ -60,6 +61,16 @@ describe('a yield layer cut by the plots', () => {
 		expect(records[0]).toEqual({ plot: 101, values: { stand: 31000 }, note: 'hail', setAside: 'hail' });
 		const full = yieldOfPlots(RATES, plots, layer(), { moisturePercent: 17 }, known).records[0]!;
 		expect(full).toMatchObject({ note: 'hail', moisturePercent: 17, values: { stand: 31000 } });
+	});
+	it('moisture of each plot where it is a layer too; a plot without has no yield', () => {
+		const [first] = plots;
+		const wet = layer().map(([x, y]): PlacedPoint => [x, y, insideTest(first!.shape)([x, y]) ? 21.456 : 17]);
+		const { records } = yieldOfPlots(RATES, plots, layer(), { moisture: wet }, []);
+		expect(records.map(({ moisturePercent }) => moisturePercent)).toEqual([21.46, ...plots.slice(1).map(() => 17)]);
+		const dry = wet.filter(([, , value]) => value === 17);
+		const short = yieldOfPlots(RATES, plots, layer(), { moisture: dry }, []);
+		expect(short.missing).toEqual([101]);
+		expect(short.records[0]).toEqual({ plot: 101 });
 	});
 });
 

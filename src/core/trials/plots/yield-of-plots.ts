@@ -14,15 +14,21 @@ export interface YieldsOfPlots {
 	missing: number[];
 }
 
+/** How a yield layer is cut. */
+interface CutTerms extends Pick<YieldLayerAction, 'sideFt' | 'endFt' | 'moisturePercent'> {
+	/** Moisture over the field, percent, where it was measured point by point. */
+	moisture?: readonly PlacedPoint[] | undefined;
+}
+
 /**
  * Yields of the plots as means of the points of a layer that lie in them, edges left out. What else was recorded of a plot stays; one with
- * fewer than three points has no yield, never a zero.
+ * fewer than three points, of yield or of moisture where that is a layer too, has no yield, never a zero.
  */
 export function yieldOfPlots(
 	{ headerFt }: Pick<TrialPlan, 'headerFt'>,
 	plots: readonly TrialPlot[],
 	points: readonly PlacedPoint[],
-	{ sideFt = headerFt / 2, endFt = USUAL_END_FT, moisturePercent }: Omit<YieldLayerAction, 'layer'>,
+	{ sideFt = headerFt / 2, endFt = USUAL_END_FT, moisturePercent, moisture }: CutTerms,
 	known: readonly PlotRecord[]
 ): YieldsOfPlots {
 	const missing: number[] = [];
@@ -37,17 +43,23 @@ export function yieldOfPlots(
 		};
 		const inner = innerPlot(plot, sideFt, endFt);
 		const inPlot = inner && insideTest(inner);
-		const own = inPlot ? points.filter(([x, y]) => inPlot([x, y])) : [];
-		if (own.length < LEAST_POINTS) {
+		const meanIn = (layer: readonly PlacedPoint[]) => {
+			const own = inPlot ? layer.filter(([x, y]) => inPlot([x, y])) : [];
+			const mean = own.reduce((sum, [, , value]) => sum + value, 0) / own.length;
+			return own.length < LEAST_POINTS ? undefined : { mean: Math.round(mean * 100) / 100, count: own.length };
+		};
+		const yielded = meanIn(points);
+		const wet = moisture ? meanIn(moisture)?.mean : moisturePercent;
+		// Grain whose moisture should be known and is not would be told too high or too low.
+		if (!yielded || (moisture && wet === undefined)) {
 			missing.push(plot.plot);
 			return without;
 		}
-		const mean = own.reduce((sum, [, , value]) => sum + value, 0) / own.length;
 		return {
 			...without,
-			values: { ...others, yield: Math.round(mean * 100) / 100 },
-			points: own.length,
-			...(moisturePercent === undefined ? {} : { moisturePercent })
+			values: { ...others, yield: yielded.mean },
+			points: yielded.count,
+			...(wet === undefined ? {} : { moisturePercent: wet })
 		};
 	});
 	return { records, missing };

@@ -77,6 +77,22 @@ describe('six rates in four blocks on a field of the demo', () => {
 		const { id } = world.book.prepare('SELECT max(id) AS id FROM event').get() as { id: number };
 		await ok('POST /api/undo', { event: id });
 		expect(now().records).toEqual([]);
+
+		const wet = yieldLayer().map(([x, y]): PlacedPoint => [x, y, 20]);
+		await ok('POST /api/fields/{field}/layers', {
+			layer: { name: 'Moisture', quantity: 'grain moisture', unit: '%', points: wet }
+		});
+		const moistureLayer = trialPage(desk(), now()).moistureLayers[0]!.id;
+		expect(
+			await refused('POST /api/trials/{trial}/records/layer', { layer, moistureLayer, moisturePercent: 20 })
+		).toMatch(/must be left out where moisture is a layer/);
+		expect(await refused('POST /api/trials/{trial}/records/layer', { layer, moistureLayer: layer })).toMatch(
+			/must be a grain moisture layer; Harvest holds yield/
+		);
+		await ok('POST /api/trials/{trial}/records/layer', { layer, moistureLayer });
+		expect(now().records[0]).toMatchObject({ moisturePercent: 20 });
+		const dried = ((await ok('GET /api/trials/{trial}')) as TrialShown).analysis!.means[0]!.mean;
+		expect(dried).toBeCloseTo((shown.analysis!.means[0]!.mean * 80) / 84.5, 1);
 	});
 	it('its page knows cautions, products that supply nitrogen and what the nitrogen costs', () => {
 		const page = trialPage(desk(), now());

@@ -4,6 +4,9 @@
 	import { untrack } from 'svelte';
 	import type { PlotRecord, TrialMeasure, TrialPlot } from '$core/schema-types';
 	import { treatmentOf } from '$core/trials/analysis/plots';
+	import { USUAL_END_FT } from '$core/trials/plots/yield-of-plots';
+	import { lengthText } from '$core/units/length-text';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { MEASURES, measureOf } from '$core/trials/plots/measures';
 	import { YieldLayerActionBounds } from '$core/schema-types/bounds';
 	import NumberField from '../forms/NumberField.svelte';
@@ -21,10 +24,13 @@
 		codes: ReadonlyMap<string, string>;
 		/** Yield layers of the field. */
 		layers: readonly { id: string; name: string }[];
+		/** Its layers of grain moisture. */
+		moistureLayers: readonly { id: string; name: string }[];
 		yieldUnit: string;
 		headerFt: number;
+		units: UnitSystem;
 	}
-	const { trialId, plots, records, codes, layers, yieldUnit, headerFt }: Props = $props();
+	const { trialId, plots, records, codes, layers, moistureLayers, yieldUnit, headerFt, units }: Props = $props();
 
 	let measure = $state<TrialMeasure>('yield');
 	let rows = $state(untrack(() => typedRows(plots, records, measure)));
@@ -32,6 +38,7 @@
 	let notice = $state('');
 	let layer = $state(untrack(() => layers[0]?.id ?? ''));
 	let moisture = $state('');
+	let moistureLayer = $state('');
 	const measured = $derived(measureOf(measure));
 	const unit = $derived(measure === 'yield' ? yieldUnit : measured.unit);
 	function nameOf(plot: number): string {
@@ -70,7 +77,7 @@
 	async function cut(): Promise<void> {
 		const typed = typedNumbers({ moisturePercent: moisture }, YieldLayerActionBounds, []);
 		if (typeof typed === 'string') return void (problem = typed);
-		const body = { layer, ...typed };
+		const body = moistureLayer ? { layer, moistureLayer } : { layer, ...typed };
 		const outcome = await call('POST /api/trials/{trial}/records/layer', { trial: trialId }, body);
 		const missing = outcome.answer?.missing ?? [];
 		settle(
@@ -128,12 +135,28 @@
 				options={layers.map(({ id, name }) => ({ value: id, text: name }))}
 				choose={(id) => (layer = id)}
 			/>
-			<NumberField facts={YieldLayerActionBounds.moisturePercent} placeholder="as sold" bind:text={moisture} />
+			{#if moistureLayers.length > 0}
+				<Choice
+					label="Moisture by"
+					value={moistureLayer}
+					options={[
+						{ value: '', text: 'one number' },
+						...moistureLayers.map(({ id, name }) => ({ value: id, text: name }))
+					]}
+					choose={(id) => (moistureLayer = id)}
+				/>
+			{/if}
+			{#if moistureLayer === ''}<NumberField
+					facts={YieldLayerActionBounds.moisturePercent}
+					placeholder="as sold"
+					bind:text={moisture}
+				/>{/if}
 			<Button size="small" kind="tertiary" onclick={() => void cut()}>Cut it by the plots</Button>
 		{/if}
 	</div>
 	{#if layers.length > 0}<p class="soft small">
-			{headerFt / 2} ft are left out along each side of a plot, and 50 ft at each end.
+			{lengthText(headerFt / 2, units)} are left out along each side of a plot, and {lengthText(USUAL_END_FT, units)} at each
+			end.
 		</p>{/if}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if notice}<p role="status">{notice}</p>{/if}

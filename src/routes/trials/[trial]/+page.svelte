@@ -232,6 +232,8 @@
 		{records}
 		{codes}
 		layers={data.layers}
+		moistureLayers={data.moistureLayers}
+		units={data.units}
 		yieldUnit={data.yieldUnit}
 		headerFt={plan.headerFt}
 	/>

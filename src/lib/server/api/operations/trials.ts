@@ -1,6 +1,7 @@
 import { InputError } from '../../../../core/check/problem';
 import type {
 	CreatedAnswer,
+	LayerQuantity,
 	PlotRecordsAction,
 	RecordsRead,
 	TrialAction,
@@ -19,7 +20,7 @@ import { readApart } from '../../files/apart/read-apart';
 import { groundOfTrial, trialBoundary } from '../../field/trials/trial-ground';
 import { termsOfTrial } from '../../field/trials/trial-terms';
 import { yearOf } from '../../field/year-of';
-import { listLayers } from '../../stores/ground-maps';
+import { listLayers, type LayerRecord } from '../../stores/ground-maps';
 import {
 	addTrial,
 	findTrial,
@@ -41,6 +42,13 @@ function trialAt({ params, desk }: Pick<Call<'{trial}'>, 'params' | 'desk'>): Bo
 
 function fieldYearOf(desk: Call<''>['desk'], { fieldId, year }: BookTrial) {
 	return desk.fieldYear({ field: fieldId, year: String(year) });
+}
+
+function layerOf(layers: readonly LayerRecord[], path: string, id: string, quantity: LayerQuantity): LayerRecord {
+	const layer = layers.find((one) => one.id === id);
+	if (!layer) throw new ActionError('There is no such layer on this field.');
+	if (layer.quantity === quantity) return layer;
+	throw new InputError([{ path, message: `must be a ${quantity} layer; ${layer.name} holds ${layer.quantity}` }]);
 }
 
 export const trialOperations = [
@@ -143,19 +151,29 @@ export const trialOperations = [
 		example: { layer: EXAMPLE_IDS.yieldLayer, sideFt: 0, endFt: 0 },
 		run: (call, action) => {
 			const trial = trialAt(call);
-			const layer = listLayers(call.desk.book, trial.fieldId).find(({ id }) => id === action.layer);
-			if (!layer) throw new ActionError('There is no such layer on this field.');
-			if (layer.quantity !== 'yield') {
-				throw new InputError([
-					{ path: '/layer', message: `must be a yield layer; ${layer.name} holds ${layer.quantity}` }
-				]);
+			const layers = listLayers(call.desk.book, trial.fieldId);
+			const layer = layerOf(layers, '/layer', action.layer, 'yield');
+			const { moistureLayer } = action;
+			if (moistureLayer !== undefined && action.moisturePercent !== undefined) {
+				const message = 'must be left out where moisture is a layer: one or the other';
+				throw new InputError([{ path: '/moisturePercent', message }]);
 			}
+			const moisture =
+				moistureLayer === undefined
+					? undefined
+					: layerOf(layers, '/moistureLayer', moistureLayer, 'grain moisture').points;
 			const { yieldUnit } = termsOfTrial(call.desk, trial);
 			if (layer.unit !== yieldUnit) {
 				const message = `must be in ${yieldUnit}, as the trial is read; ${layer.name} is in ${layer.unit || 'no unit'}: import it in that unit`;
 				throw new InputError([{ path: '/layer', message }]);
 			}
-			const { records, missing } = yieldOfPlots(trial.plan, trial.plots, layer.points, action, trial.records);
+			const { records, missing } = yieldOfPlots(
+				trial.plan,
+				trial.plots,
+				layer.points,
+				{ ...action, moisture },
+				trial.records
+			);
 			setPlotRecords(call.desk.book, trial, records, `Cut a yield layer by the plots of ${trial.plan.name}`);
 			return { missing };
 		}

@@ -6,6 +6,7 @@ import { rateOf } from '../../../../core/trials/design/treatments';
 import { treatmentOf } from '../../../../core/trials/analysis/plots';
 import { MEASURES } from '../../../../core/trials/plots/measures';
 import { readTrial } from '../../../../core/trials/reading/read-trial';
+import type { LayerQuantity } from '../../../../core/schema-types';
 import type { Desk } from '../../desk';
 import { groundOfTrial, triedNutrient } from '../../field/trials/trial-ground';
 import { productsForTrial } from '../../field/trials/trial-prescription';
@@ -25,6 +26,10 @@ export function trialPage(desk: Desk, trial: BookTrial) {
 	const prices = pricesOn(book, today);
 	const crop = findFieldYear(book, fieldId, year)?.crop;
 	const known = library.crops.find(({ id }) => id === crop);
+	const layersOf = (of: LayerQuantity) =>
+		listLayers(book, fieldId)
+			.filter(({ quantity }) => quantity === of)
+			.map(({ id, name }) => ({ id, name }));
 	return {
 		title: plan.name,
 		trial,
@@ -50,9 +55,8 @@ export function trialPage(desk: Desk, trial: BookTrial) {
 			),
 		yieldUnit: terms.yieldUnit,
 		standardMoisture: terms.standardMoisturePercent,
-		layers: listLayers(book, fieldId)
-			.filter(({ quantity }) => quantity === 'yield')
-			.map(({ id, name }) => ({ id, name })),
+		layers: layersOf('yield'),
+		moistureLayers: layersOf('grain moisture'),
 		products: productsForTrial(desk, trial).map(({ id, name }) => ({ id, name })),
 		/** What is known of prices today, to start from. */
 		price: prices.get(`grain:${crop ?? ''}`),

@@ -3,6 +3,7 @@ import type { LayerQuantity } from '$core/schema-types';
 /** What a layer may be of, in words, with the unit that it usually comes in. */
 export const QUANTITIES: readonly { id: LayerQuantity; text: string; unit: string; words: RegExp }[] = [
 	{ id: 'yield', text: 'yield', unit: 'bu/ac', words: /yield|yld|dry.?bu/i },
+	{ id: 'grain moisture', text: 'grain moisture', unit: '%', words: /moist|h2o/i },
 	{ id: 'canopy index', text: 'canopy index', unit: '', words: /ndvi|ndre|canopy|index/i },
 	{
 		id: 'conductivity',
