@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { expect, hydrated, test } from './app';
 
 test('a sampling plan: bags planned, labelled, pulled, sent, and back from the lab’s file into field and zones', async ({
@@ -62,4 +63,25 @@ test('a sampling plan: bags planned, labelled, pulled, sent, and back from the l
 	await expect(bags.getByRole('row', { name: /27-0001-45/ })).toContainText('back from the lab');
 	await page.getByRole('button', { name: /^Undo: Imported lab-bags/ }).click();
 	await expect(page.getByText('No bag is so.')).toBeVisible();
+
+	await page.getByRole('tab', { name: /Fields to sample/ }).click();
+	await page.getByLabel('Which fields').selectOption('all fields');
+	await fields
+		.getByRole('row', { name: /Heronry/ })
+		.locator('label')
+		.click();
+	await page.getByLabel('A bag of').selectOption('each point of a grid');
+	await page.getByLabel('A point for, ac').fill('9');
+	await page.getByRole('button', { name: 'Plan about 4 bags' }).click();
+	await expect(page.getByText('4 bags are planned.')).toBeVisible();
+	const points = bags.getByRole('row', { name: /Heronry point \d/ });
+	await expect(points).toHaveCount(4);
+	for (const row of await points.all()) await row.locator('label').click();
+	const [walk] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('link', { name: 'Points to walk to (GeoJSON)' }).click()
+	]);
+	const { features } = JSON.parse(readFileSync(await walk.path(), 'utf8')) as { features: unknown[] };
+	expect(features).toHaveLength(4);
+	expect(features[0]).toMatchObject({ geometry: { type: 'Point' }, properties: { field: 'Heronry' } });
 });

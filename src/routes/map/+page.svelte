@@ -61,7 +61,10 @@
 							.length}
 						fields have a boundary.{/if}
 				</p>
-				<p><a href={`/map/geopackage?year=${data.year}`} download>Download the ground as GeoPackage</a></p>
+				<p>
+					<a href={`/map/geopackage?year=${data.year}`} download>Download the ground as GeoPackage</a>, or
+					<a href="/map/geopackage?year=every" download>with the rates of every year</a>
+				</p>
 				<ul>
 					{#each found.slice(0, MOST_LISTED) as { id, name, grower, areaAc, units, onMap } (id)}
 						<li class:chosen={id === chosen}>

@@ -1,5 +1,5 @@
 import { readBagCode } from '../sampling/bag-code';
-import type { BagDepth } from '../../schema-types';
+import type { BagDepth, SamplePoint } from '../../schema-types';
 import type { Cell, CellProblem } from './cells';
 
 /** A bag of the sampling plan, as a lab's file may name it by its code. */
@@ -10,6 +10,8 @@ export interface LabelledBag {
 	grower: string;
 	/** Of the whole field where there is none. */
 	zone: string | undefined;
+	/** One of several over the field. */
+	point?: SamplePoint | undefined;
 	depth: BagDepth;
 	/** YYYY-MM-DD. */
 	pulledOn: string | undefined;

@@ -26,7 +26,9 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		date: report.date,
 		spot: report.spot,
 		zone: report.zone,
+		point: report.point,
 		meanOf: report.meanOf,
+		meanOfPoints: report.meanOfPoints,
 		layers: report.layers
 	}));
 	const block = blockOf(field);
@@ -46,6 +48,8 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		samples: sampled.filter(isOfWholeField),
 		/** Of single zones: the zones' soil values are theirs. */
 		zoneSamples: sampled.filter(({ zone }) => zone !== undefined),
+		/** Of single points: the layers of the map are made of them. */
+		pointSamples: sampled.filter(({ point }) => point !== undefined),
 		/** Of good and bad spots: they stand beside leaf tests. */
 		spotSamples: sampled.filter(({ spot }) => spot !== undefined),
 		block,

@@ -1,5 +1,6 @@
 import { fromJson } from '../from-json';
 import { randomUUID } from 'node:crypto';
+import { partText } from '../../../core/ground/sampling/part-text';
 import type { Database } from 'better-sqlite3';
 import type { UnitSystem } from '../../../core/units/rate-units';
 import type { AdviseRequest, Block, GrowerAction, Sample, SampleAction } from '../../../core/schema-types';
@@ -64,11 +65,11 @@ export function setGrower(db: Database, { grower_id, grower }: FieldRow, { units
 }
 
 /** SQL: what makes a sample one of its whole field. */
-export const WHOLE_FIELD = 'spot IS NULL AND zone IS NULL';
+export const WHOLE_FIELD = "spot IS NULL AND zone IS NULL AND report ->> '$.point' IS NULL";
 
 /** The same of a report. */
-export function isOfWholeField({ spot, zone }: { spot?: unknown; zone?: unknown }): boolean {
-	return spot === undefined && zone === undefined;
+export function isOfWholeField({ spot, zone, point }: { spot?: unknown; zone?: unknown; point?: unknown }): boolean {
+	return spot === undefined && zone === undefined && point === undefined;
 }
 
 /** Samples of a field as a whole, that its rates go by, the newest first; those without a date last. */
@@ -185,7 +186,7 @@ export function addSample(db: Database, fieldId: string, { lab, labNumber, repor
 			one.report.date === report.date &&
 			one.labNumber === labNumber &&
 			one.report.spot === report.spot &&
-			one.report.zone === report.zone
+			partText(one.report) === partText(report)
 	);
 	act(db, { label: known ? 'Added a layer to a sample' : 'Typed in a sample', fieldId }, (writer) => {
 		if (!known) {

@@ -85,6 +85,9 @@
 				>Labels of {bags(marked.length)}{part} (PDF)</a
 			>
 			<a href={`/sampling/list?${query}`} download>List for the lab{part} (CSV)</a>
+			{#if marked.some(({ isPoint }) => isPoint)}
+				<a href={`/sampling/points?${query}`} download>Points to walk to{part} (GeoJSON)</a>
+			{/if}
 		{:else}
 			<span class="soft">Choose bags in the list below; the box at its head chooses all of them.</span>
 		{/each}
@@ -109,7 +112,7 @@
 	columns={[
 		{ name: 'Code', of: ({ code }) => code, cell: codeCell, share: 12 },
 		{ name: 'Field', of: ({ field }) => field, cell: fieldCell, share: 16 },
-		{ name: 'Zone', of: ({ zone }) => zone ?? 'whole field', share: 14 },
+		{ name: 'Of', of: ({ part }) => part, share: 14 },
 		{ name: 'Depth', of: ({ depth }) => depth, share: 8 },
 		...(phone.current ? [] : besides),
 		{ name: 'Stands', of: ({ stands }) => stands, cell: standsCell, share: 28 }

@@ -1,13 +1,14 @@
 <!-- The fields that are due, and bags planned from the chosen ones. -->
 <script lang="ts">
-	import { Button, Checkbox, TextInput } from 'carbon-components-svelte';
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import type { SamplingPage } from '$lib/server/pages/office/sampling-page';
 	import { call } from '../forms/call';
+	import NumberField from '../forms/NumberField.svelte';
 	import Choice from '../forms/Choice.svelte';
 	import ListTable from '../tables/ListTable.svelte';
 	import { areaText, cropText, sampleText } from '../tables/roster-text';
-	import { bagsOf, usualBags } from './typed-bags';
+	import { areaFacts, bagsOf, usualBags, type BagGround } from './typed-bags';
 
 	interface Props {
 		data: SamplingPage;
@@ -18,7 +19,12 @@
 	type Row = SamplingPage['fields'][number];
 
 	const unit = $derived(data.units === 'metric' ? 'cm' : 'in');
-	let typed = $state(untrack(() => usualBags(data.units === 'metric' ? 'cm' : 'in')));
+	const GROUNDS: readonly { value: BagGround; text: string }[] = [
+		{ value: 'zone', text: 'each zone, where a field has zones' },
+		{ value: 'field', text: 'the whole field' },
+		{ value: 'point', text: 'each point of a grid' }
+	];
+	let typed = $state(untrack(() => usualBags(data.units)));
 	let which = $state<'due' | 'all'>('due');
 	let chosen = $state<string[]>([]);
 	let problem = $state('');
@@ -27,13 +33,18 @@
 	const rows = $derived(which === 'all' ? data.fields : data.fields.filter(({ due }) => due !== undefined));
 	const marked = $derived(rows.filter(({ id }) => chosen.includes(id)));
 	const bags = $derived.by(() => {
-		const read = bagsOf(typed, unit);
+		const read = bagsOf(typed, data.units);
 		if ('problem' in read) return undefined;
-		return marked.reduce((sum, { zones }) => sum + (read.byZone ? Math.max(1, zones) : 1) * read.depths.length, 0);
+		const { acresEach, byZone, depths } = read;
+		const parts = ({ zones, areaAc }: Row) => {
+			if (acresEach === undefined) return byZone ? Math.max(1, zones) : 1;
+			return Math.max(1, Math.round((areaAc ?? 0) / acresEach));
+		};
+		return marked.reduce((sum, row) => sum + parts(row) * depths.length, 0);
 	});
 
 	async function plan(): Promise<void> {
-		const read = bagsOf(typed, unit);
+		const read = bagsOf(typed, data.units);
 		if ('problem' in read) return void (problem = read.problem);
 		busy = true;
 		const fields = marked.map(({ id }) => id);
@@ -55,12 +66,17 @@
 	<div class="fields">
 		<TextInput size="sm" labelText={`Depths, ${unit}`} placeholder="0-6, 6-24" bind:value={typed.depths} />
 		<TextInput size="sm" labelText="Cores to a bag" inputmode="numeric" bind:value={typed.cores} />
-		<Checkbox labelText="A bag of each zone, where a field has zones" bind:checked={typed.byZone} />
+		<Select size="sm" labelText="A bag of" bind:selected={typed.of}>
+			{#each GROUNDS as { value, text } (value)}<SelectItem {value} {text} />{/each}
+		</Select>
+		{#if typed.of === 'point'}<NumberField facts={areaFacts(data.units)} bind:text={typed.areaEach} />{/if}
 	</div>
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	<div class="row">
 		<Button size="small" disabled={busy || marked.length === 0} onclick={() => void plan()}>
-			{bags === undefined || marked.length === 0 ? 'Plan bags' : bags === 1 ? 'Plan 1 bag' : `Plan ${bags} bags`}
+			{bags === undefined || marked.length === 0
+				? 'Plan bags'
+				: `Plan ${typed.of === 'point' ? 'about ' : ''}${bags === 1 ? '1 bag' : `${bags} bags`}`}
 		</Button>
 		<Choice
 			label="Which fields"
@@ -97,9 +113,9 @@
 
 <style>
 	.fields {
-		grid-template-columns: 12rem 9rem auto;
+		grid-template-columns: 12rem 9rem 18rem 10rem;
 		align-items: end;
-		max-width: 48rem;
+		max-width: 56rem;
 	}
 	.row {
 		align-items: center;

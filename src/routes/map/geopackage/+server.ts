@@ -6,11 +6,11 @@ import { groundOfBook } from '$lib/server/files/geo-package/ground-of-book';
 import { writeGeoPackage } from '$lib/server/files/geo-package/write-geo-package';
 import type { RequestHandler } from './$types';
 
-/** The ground of the book as one GeoPackage, with the rates of a year. */
+/** The ground of the book as one GeoPackage, with the rates of a year, or of every year (`year=every`). */
 export const GET: RequestHandler = async ({ locals, url }) => {
 	const desk = deskOf(locals);
 	const asked = url.searchParams.get('year');
-	const year = asked === null ? planningYear(desk.today) : yearOf(asked);
+	const year = asked === null ? planningYear(desk.today) : asked === 'every' ? undefined : yearOf(asked);
 	const layers = await groundOfBook(desk, year);
-	return download(`ground ${year}`, '.gpkg', writeGeoPackage(layers, new Date().toISOString()));
+	return download(`ground ${year ?? 'every year'}`, '.gpkg', writeGeoPackage(layers, new Date().toISOString()));
 };

@@ -12,6 +12,9 @@ export const GET: RequestHandler = ({ locals, url }) => {
 		grower,
 		field,
 		zone: bag.zone ?? '',
+		point: bag.point?.number ?? '',
+		longitude: bag.point?.at[0] ?? '',
+		latitude: bag.point?.at[1] ?? '',
 		depth: depthText(bag.depth),
 		pulled: bag.pulledOn ?? '',
 		cores: bag.cores

@@ -5,7 +5,8 @@ import { EXAMPLE_IDS, json, operation } from '../operation';
 
 export const samplingOperations = [
 	operation('POST /api/bags', {
-		summary: 'Plans bags of soil from fields or their zones, and gives each the code for its label and the lab’s file',
+		summary:
+			'Plans bags of soil from fields, their zones or points of a grid, and gives each the code for its label and the lab’s file',
 		body: json<PlanBagsAction>('sampling#/definitions/PlanBagsAction'),
 		answer: json<PlannedBags>('sampling#/definitions/PlannedBags'),
 		example: {
@@ -27,6 +28,9 @@ export const samplingOperations = [
 							}
 						]
 			);
+			if (action.byZone && action.acresEach !== undefined) {
+				problems.push({ path: '/acresEach', message: 'must be left out where bags are of zones: one or the other' });
+			}
 			if (problems.length > 0) throw new InputError(problems);
 			return { codes: planBags(desk.book, action, desk.today) };
 		}

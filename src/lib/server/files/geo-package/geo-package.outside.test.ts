@@ -55,6 +55,19 @@ describe('the ground of the book', () => {
 				.get()!.n
 		);
 	});
+	it('has the rates of every year where no year is asked', async () => {
+		book
+			.prepare(
+				"UPDATE choice SET field_year_id = (SELECT y.id FROM field_year y JOIN field f ON f.id = y.field_id WHERE f.name = 'Heronry' AND y.year = 2025) WHERE field_year_id = (SELECT y.id FROM field_year y JOIN field f ON f.id = y.field_id WHERE f.name = 'Heronry' AND y.year = 2027)"
+			)
+			.run();
+		const every = (await groundOfBook(desk)).find(({ name }) => name === 'rate')!;
+		const of = (year: number) => every.rows.filter(({ values }) => values.year === year);
+		expect(of(2025).length).toBeGreaterThan(0);
+		expect(of(2025).every(({ values }) => values.field === 'Heronry')).toBe(true);
+		expect(of(2025).length + of(2027).length).toBe(layer('rate').rows.length);
+		expect(every.title).toBe('Rates chosen, every year');
+	});
 	it('tells balances as the page of the years does, and rates as they are chosen', () => {
 		const line = yearsPage(desk, new URLSearchParams('by=field&from=2025&to=2025')).lines.find(
 			({ name }) => name === 'Kingfisher Bend'

@@ -11,6 +11,7 @@ import { loadFieldYear } from '../../field/field-year';
 import { yearsPage } from '../../pages/office/years-page';
 import { listZones } from '../../stores/ground-maps';
 import { listFields, listSamples, type FieldRow } from '../../stores/fields';
+import { listFieldYears } from '../../stores/field-years';
 import { yearsOfBook } from '../../stores/plan/booked-years';
 import { listTrials } from '../../stores/trials';
 import type { PackageLayer } from './write-geo-package';
@@ -29,10 +30,11 @@ interface Ground {
 }
 
 /**
- * The ground of the book for any GIS: fields, zones, plots, samples, the rates chosen for a year, and balances by year.
+ * The ground of the book for any GIS: fields, zones, plots, samples, the rates chosen for a year or for every year, and balances by year.
  * Rates are worked out field by field; between some of them other pages are answered.
+ * @param year of the rates; those of every year of a field's book where left out
  */
-export async function groundOfBook(desk: Desk, year: number): Promise<PackageLayer[]> {
+export async function groundOfBook(desk: Desk, year?: number): Promise<PackageLayer[]> {
 	const fields = listFields(desk.book).map((row): Ground => {
 		const shape = row.boundary === null ? undefined : fromJson<Shape>(row.boundary);
 		return { row, shape, who: { field: row.name, grower: row.grower } };
@@ -127,6 +129,9 @@ function sampleLayer({ book }: Desk, fields: readonly Ground[]): PackageLayer {
 			lab_number: 'TEXT',
 			spot: 'TEXT',
 			zone: 'TEXT',
+			point: 'INTEGER',
+			longitude: 'REAL',
+			latitude: 'REAL',
 			...VALUE_COLUMNS
 		},
 		rows: fields.flatMap(({ row, shape, who }) =>
@@ -145,6 +150,9 @@ function sampleLayer({ book }: Desk, fields: readonly Ground[]): PackageLayer {
 						lab_number: labNumber,
 						spot: report.spot,
 						zone: report.zone,
+						point: report.point?.number,
+						longitude: report.point?.at[0],
+						latitude: report.point?.at[1],
 						...Object.fromEntries(values)
 					}
 				};
@@ -156,20 +164,26 @@ function sampleLayer({ book }: Desk, fields: readonly Ground[]): PackageLayer {
 async function rateLayer(
 	{ book, library, today }: Desk,
 	fields: readonly Ground[],
-	year: number
+	year: number | undefined
 ): Promise<PackageLayer> {
 	const rows: PackageLayer['rows'] = [];
-	for (const [at, { row, shape, who }] of fields.entries()) {
+	const all = fields.flatMap((field) =>
+		(year === undefined ? listFieldYears(book, field.row.id).map((one) => one.year) : [year]).map((of) => ({
+			...field,
+			of
+		}))
+	);
+	for (const [at, { row, shape, who, of }] of all.entries()) {
 		if (at % AT_ONCE === 0) await new Promise((resolve) => setImmediate(resolve));
-		const { advice } = loadFieldYear(book, library, row.id, year, today);
+		const { advice } = loadFieldYear(book, library, row.id, of, today);
 		for (const { nutrient, rate, by } of advice?.chosen ?? []) {
 			const crop = advice!.crop.name;
-			rows.push({ shape, values: { ...who, year, crop, nutrient, rate: rate.value, unit: rate.unit, by } });
+			rows.push({ shape, values: { ...who, year: of, crop, nutrient, rate: rate.value, unit: rate.unit, by } });
 		}
 	}
 	return {
 		name: 'rate',
-		title: `Rates chosen for ${year}`,
+		title: year === undefined ? 'Rates chosen, every year' : `Rates chosen for ${year}`,
 		description: 'A row for each nutrient of a field.',
 		columns: { ...WHO, year: 'INTEGER', crop: 'TEXT', nutrient: 'TEXT', rate: 'REAL', unit: 'TEXT', by: 'TEXT' },
 		rows

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { LabelledBag } from '../../../../core/ground/lab-file/labelled-bag';
+import { partText } from '../../../../core/ground/sampling/part-text';
 import type { Layer, Sample } from '../../../../core/schema-types';
 import type { Writer } from '../../book/act';
 import { bringBack, type ReturnedBag } from '../../stores/sampling/returned-bags';
@@ -17,7 +18,7 @@ interface SampleRows {
 
 /**
  * Writes one sample per field, day, number and spot, with a layer per row; of rows that name bags of the sampling plan, one per field, day
- * and zone, and says of each bag that it is back.
+ * and zone or point, and says of each bag that it is back.
  * @returns the sample of each line
  */
 export function writeSamples(
@@ -49,13 +50,14 @@ function samplesOf(
 		const fieldId = fieldOf(target);
 		// A row that was sent to another field is no longer what its label says.
 		const bag = row.bag?.fieldId === fieldId ? row.bag : undefined;
-		const key = `${fieldId}|${date ?? ''}|${bag ? `zone ${bag.zone ?? ''}` : sampleNumber}|${spot}`;
+		const key = `${fieldId}|${date ?? ''}|${bag ? `bag of ${partText(bag) ?? ''}` : sampleNumber}|${spot}`;
 		const sample = samples.get(key) ?? {
 			fieldId,
 			report: {
 				...(date ? { date } : {}),
 				...(spot === 'whole' ? {} : { spot }),
 				...(bag?.zone === undefined ? {} : { zone: bag.zone }),
+				...(bag?.point === undefined ? {} : { point: bag.point }),
 				layers: [] as Layer[]
 			},
 			labNumber: sampleNumber,

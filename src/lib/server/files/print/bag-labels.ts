@@ -1,3 +1,4 @@
+import { partText } from '../../../../core/ground/sampling/part-text';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { UnitSystem } from '../../../../core/units/rate-units';
 import { depthText, type BagRecord } from '../../stores/sampling/bags';
@@ -72,7 +73,7 @@ function label({ code, field, grower, bag }: BagRecord, sheet: LabelSheet, place
 				stack: [
 					{ text: code, bold: true, fontSize: 12 },
 					{ text: cut(field, LINE.large), bold: true, fontSize: 9.5 },
-					{ text: cut(bag.zone === undefined ? 'whole field' : `zone ${bag.zone}`, LINE.small) },
+					{ text: cut(partText(bag) ?? 'whole field', LINE.small) },
 					{ text: `${depthText(bag.depth)}, ${bag.cores} cores` },
 					{ text: cut(grower, LINE.small), fontSize: 7 }
 				]

@@ -1,3 +1,4 @@
+import { partText } from '../../../../core/ground/sampling/part-text';
 import { serialIn } from '../../../../core/ground/sampling/bag-code';
 import { sampleDue, samplingDay } from '../../../../core/ground/sampling/sample-age';
 import { longDate } from '../../../../core/units/day-text';
@@ -43,8 +44,20 @@ export function samplingPage(desk: Desk, query: URLSearchParams) {
 			.filter(({ code }) => serialIn(code, year) > 0)
 			.map((one) => {
 				const { id, code, fieldId, field, grower, bag } = one;
-				const { zone, cores } = bag;
-				return { id, code, fieldId, field, grower, zone, cores, depth: depthText(bag.depth), ...chainOf(one) };
+				const part = partText(bag) ?? 'whole field';
+				const isPoint = bag.point !== undefined;
+				return {
+					id,
+					code,
+					fieldId,
+					field,
+					grower,
+					part,
+					isPoint,
+					cores: bag.cores,
+					depth: depthText(bag.depth),
+					...chainOf(one)
+				};
 			})
 	};
 }

@@ -1,12 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { LabelledBag } from '../../../../core/ground/lab-file/labelled-bag';
+import { partText } from '../../../../core/ground/sampling/part-text';
+import { gridPoints } from '../../../../core/ground/sampling/grid-points';
+import type { Shape } from '../../../../core/ground/shapes/shape';
 import { bagCode, serialIn } from '../../../../core/ground/sampling/bag-code';
 import type { Bag, MarkBagsAction, PlanBagsAction } from '../../../../core/schema-types';
 import { longDate } from '../../../../core/units/day-text';
 import { act } from '../../book/act';
 import { ActionError } from '../../book/action-error';
 import { fromJson } from '../../from-json';
+import { findField } from '../fields';
 import { listZones } from '../ground-maps';
 
 export interface BagRecord {
@@ -45,6 +49,7 @@ export function labelledBags(db: Database): Map<string, LabelledBag> {
 				field,
 				grower,
 				zone: bag.zone,
+				point: bag.point,
 				depth: bag.depth,
 				pulledOn: bag.pulledOn,
 				back: sampleId !== null
@@ -66,18 +71,20 @@ export function stageOf({
 const count = (bags: number) => (bags === 1 ? '1 bag' : `${bags} bags`);
 
 /**
- * Plans a bag of each depth from each field, or from each of its zones, and gives each its code.
+ * Plans a bag of each depth from each field, from each of its zones or from each point of a grid, and gives each its code.
  * @param today YYYY-MM-DD
  * @returns the codes, in the order of the fields
- * @throws ActionError where a field has a bag of the same ground and depth on its way already
+ * @throws ActionError where a field has a bag of the same ground and depth on its way already, or no boundary for a grid
  */
 export function planBags(
 	db: Database,
-	{ year, fields, depths, byZone, cores }: PlanBagsAction,
+	{ year, fields, depths, byZone, acresEach, cores }: PlanBagsAction,
 	today: string
 ): string[] {
 	const known = listBags(db);
-	const wanted = fields.flatMap((field) => bagsOfField(db, field, { depths, byZone, cores, plannedOn: today }));
+	const wanted = fields.flatMap((field) =>
+		bagsOfField(db, field, { depths, byZone, acresEach, cores, plannedOn: today })
+	);
 	refuseSecond(known, wanted);
 	const label = `Planned to sample ${fields.length === 1 ? 'a field' : `${fields.length} fields`}`;
 	return act(db, { label }, (writer) => {
@@ -101,12 +108,29 @@ interface WantedBag {
 function bagsOfField(
 	db: Database,
 	field: string,
-	{ depths, byZone, ...shared }: Pick<PlanBagsAction, 'depths' | 'byZone' | 'cores'> & { plannedOn: string }
+	{
+		depths,
+		byZone,
+		acresEach,
+		...shared
+	}: Pick<PlanBagsAction, 'depths' | 'byZone' | 'acresEach' | 'cores'> & { plannedOn: string }
 ): WantedBag[] {
 	const zones = byZone ? listZones(db, field) : [];
-	const grounds = zones.length > 0 ? zones.map(({ name }) => ({ zone: name })) : [{}];
+	const parts = acresEach === undefined ? zones.map(({ name }) => ({ zone: name })) : pointsOf(db, field, acresEach);
+	const grounds = parts.length > 0 ? parts : [{}];
 	const round = randomUUID();
 	return grounds.flatMap((ground) => depths.map((depth) => ({ field, bag: { ...ground, depth, ...shared, round } })));
+}
+
+/** @throws ActionError where a field has no boundary, or is too large for so close a grid */
+function pointsOf(db: Database, fieldId: string, acresEach: number): Pick<Bag, 'point'>[] {
+	const field = findField(db, fieldId)!;
+	if (field.boundary === null) {
+		throw new ActionError(`${field.name} has no boundary for a grid of points: draw it, or leave the field out.`);
+	}
+	const points = gridPoints(fromJson<Shape>(field.boundary), acresEach);
+	if (!points) throw new ActionError(`A point for ${acresEach} ac is more than 500 in ${field.name}: take more acres.`);
+	return points.map(([x, y], at) => ({ point: { number: at + 1, at: [x!, y!] } }));
 }
 
 /** @throws ActionError where a bag of the same ground and depth is on its way */
@@ -116,7 +140,7 @@ function refuseSecond(known: readonly BagRecord[], wanted: readonly WantedBag[])
 	for (const { field, bag } of wanted) {
 		const there = underWay.get(groundOf(field, bag));
 		if (!there) continue;
-		const where = [there.field, bag.zone].filter(Boolean).join(', ');
+		const where = [there.field, partText(bag)].filter(Boolean).join(', ');
 		const what = `${where} has a bag of ${depthText(bag.depth)} on its way: ${there.code}, planned on`;
 		throw new ActionError(`${what} ${longDate(there.bag.plannedOn)}. Leave the field out, or remove that bag.`);
 	}
@@ -138,7 +162,7 @@ function keepSerial(db: Database, year: number, serial: number): void {
 
 const counterOf = (year: number) => `bags of ${year}`;
 
-const groundOf = (field: string, { zone, depth }: Bag) => `${field}|${zone ?? ''}|${depthText(depth)}`;
+const groundOf = (field: string, bag: Bag) => `${field}|${partText(bag) ?? ''}|${depthText(bag.depth)}`;
 
 /** "0-8 in". */
 export function depthText({ top, bottom, depthUnit }: Bag['depth']): string {
@@ -172,8 +196,15 @@ export function markBags(db: Database, { bags, stage, on, who }: MarkBagsAction)
 }
 
 /** A bag as it was before anybody went out. */
-function plannedPart({ zone, depth, cores, plannedOn, round }: Bag): Bag {
-	return { ...(zone === undefined ? {} : { zone }), depth, cores, plannedOn, round };
+function plannedPart({ zone, point, depth, cores, plannedOn, round }: Bag): Bag {
+	return {
+		...(zone === undefined ? {} : { zone }),
+		...(point === undefined ? {} : { point }),
+		depth,
+		cores,
+		plannedOn,
+		round
+	};
 }
 
 /**

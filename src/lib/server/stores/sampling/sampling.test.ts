@@ -13,7 +13,7 @@ import { theLibrary } from '../../knowledge';
 import { samplingPage } from '../../pages/office/sampling-page';
 import { zonesPage } from '../../pages/zones-page';
 import { listFields, listFieldSamples, listSamples } from '../fields';
-import { listZones } from '../ground-maps';
+import { listLayers, listZones } from '../ground-maps';
 import { findImport, saveDraft, startImport } from '../lab-imports';
 import { listBags, markBags, planBags, removeBags, stageOf } from './bags';
 
@@ -51,6 +51,15 @@ describe('a sampling plan', () => {
 	it('takes a field with zones as a whole where that is said', () => {
 		plan({ fields: [idOf('Brick Kiln')], byZone: false });
 		expect(bagsOf('Brick Kiln').map(({ bag }) => bag.zone)).toContain(undefined);
+	});
+
+	it('of points needs a boundary, and not too many of them', () => {
+		expect(() => plan({ fields: [idOf('Lagoon One')], byZone: false, acresEach: 2.5 })).toThrow(
+			'Lagoon One has no boundary for a grid of points: draw it, or leave the field out.'
+		);
+		expect(() => plan({ fields: [idOf('Heronry')], byZone: false, acresEach: 0.05 })).toThrow(
+			'more than 500 in Heronry'
+		);
 	});
 
 	it('never gives a code twice, not even after bags were removed or their plan undone', () => {
@@ -191,6 +200,38 @@ describe('bags that come back in a lab’s file', () => {
 			[8, 90]
 		]);
 		expect(zones().map(({ facts }) => facts.values?.K)).toEqual([150, 150, 150]);
+	});
+
+	it('of points: each stands by itself, all make layers of the map, and the field takes their mean', async () => {
+		const heronry = idOf('Heronry');
+		const codes = plan({ fields: [heronry], byZone: false, acresEach: 6 });
+		expect(codes).toHaveLength(6);
+		const named = bagsOf('Heronry').filter(({ code }) => codes.includes(code));
+		expect(named.map(({ bag }) => bag.point!.number).toSorted()).toEqual([1, 2, 3, 4, 5, 6]);
+		markBags(db, { bags: named.map(({ id }) => id), stage: 'pulled', on: '2026-11-20' });
+		const sampled = () => listSamples(db, heronry).filter(({ report }) => report.point);
+		const before = listFieldSamples(db, heronry).length;
+		const file = (from: number, to: number) => () =>
+			`Lab No,Sample,P Bray P1 (ppm),K (ppm)\n${codes
+				.slice(from, to)
+				.map((code, at) => `${at},${code},${20 + from + at},${100 + 10 * (from + at)}`)
+				.join('\n')}\n`;
+		await bring(file(0, 4));
+		await bring(file(4, 6));
+		expect(sampled()).toHaveLength(6);
+		const fieldSamples = listFieldSamples(db, heronry);
+		expect(fieldSamples).toHaveLength(before + 1);
+		expect(fieldSamples[0]!.report).toMatchObject({ meanOfPoints: 6, date: '2026-11-20' });
+		expect(fieldSamples[0]!.report.layers[0]!.results.find(({ analyte }) => analyte === 'K')!.value).toBe(125);
+		const layers = listLayers(db, heronry).filter(({ name }) => name.includes('by points of 20 Nov 2026'));
+		expect(layers.map(({ quantity, unit, points }) => [quantity, unit, points.length])).toEqual([
+			['K', 'ppm', 6],
+			['P', 'ppm', 6]
+		]);
+		const first = named.find(({ code }) => code === codes[0])!.bag.point!;
+		expect(layers[0]!.points).toContainEqual([...first.at, 100]);
+		undo(db, undoable(db)!.id);
+		expect(listLayers(db, heronry).find(({ quantity }) => quantity === 'K')!.points).toHaveLength(4);
 	});
 
 	it('of a zone that was cut anew stay readable, and the mean is of the others', async () => {

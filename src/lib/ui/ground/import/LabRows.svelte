@@ -1,5 +1,6 @@
 <!-- The rows of a lab file as they will be read; bad cells can be written again, rows left out or sent to a field. -->
 <script lang="ts">
+	import { partText } from '$core/ground/sampling/part-text';
 	import Mark from '../../figure/Mark.svelte';
 	import { analyteName } from '$core/ground/analyte-names';
 	import type { Analyte, LabDraft } from '$core/schema-types';
@@ -61,7 +62,7 @@
 		<span class="soft">blank line</span>
 	{:else}
 		{#if target}
-			{target.name}{#if bag?.fieldId === target.fieldId && bag.zone !== undefined}, zone {bag.zone}{/if}
+			{target.name}{#if bag?.fieldId === target.fieldId && partText(bag)}, {partText(bag)}{/if}
 			<span class="soft small">{target.grower}{target.fieldId === 'new' ? ', new field' : ''}</span>
 		{:else}{field}{/if}
 		<select

@@ -3,6 +3,7 @@
 	import type { SampleAction } from '$core/schema-types';
 	import { quantityIn } from '$core/units/amount-text';
 	import { longDate } from '$core/units/day-text';
+	import { partText } from '$core/ground/sampling/part-text';
 	import FieldFacts from '$lib/ui/ground/FieldFacts.svelte';
 	import GroundMap from '$lib/ui/ground/map/GroundMap.svelte';
 	import IrrigationPart from '$lib/ui/ground/irrigation/IrrigationPart.svelte';
@@ -41,7 +42,8 @@
 			{[
 				sample.lab,
 				sample.labNumber && `no. ${sample.labNumber}`,
-				sample.meanOf && `mean of ${sample.meanOf.length === 1 ? 'one zone' : `${sample.meanOf.length} zones`} by area`
+				sample.meanOf && `mean of ${sample.meanOf.length === 1 ? 'one zone' : `${sample.meanOf.length} zones`} by area`,
+				sample.meanOfPoints && `mean of ${sample.meanOfPoints === 1 ? 'one point' : `${sample.meanOfPoints} points`}`
 			]
 				.filter(Boolean)
 				.join(', ')}{inUse}
@@ -94,6 +96,12 @@
 				<Disclosure align="start" summary={`Of zones (${data.zoneSamples.length})`}>
 					<p class="soft small">The soil values of the zones come from the newest of each.</p>
 					{#each data.zoneSamples as sample (sample.id)}{@render sampleOf(sample, `, zone ${sample.zone}`)}{/each}
+				</Disclosure>
+			{/if}
+			{#if data.pointSamples.length > 0}
+				<Disclosure align="start" summary={`Of points (${data.pointSamples.length})`}>
+					<p class="soft small">They stand on the map as layers; the field goes by their mean.</p>
+					{#each data.pointSamples as sample (sample.id)}{@render sampleOf(sample, `, ${partText(sample)}`)}{/each}
 				</Disclosure>
 			{/if}
 			{#if data.spotSamples.length > 0}
