@@ -1,4 +1,5 @@
 import { figure, notApplicable, type Answer } from '../figure/figure';
+import { measured } from '../figure/measured';
 import type { WaterReport } from '../schema-types';
 
 /** What water carries, as a lab tells it. */
@@ -71,7 +72,7 @@ function inUnit(
 ): Answer {
 	const label = `${NAMES[ion]} in the water`;
 	if (value === undefined) return missing(label, ion);
-	if (!to || to.unit === from) return figure({ label, value, unit: from, basis: 'measured' });
+	if (!to || to.unit === from) return measured(label, value, from);
 	return figure({
 		label,
 		value: value * to.factor,

@@ -11,8 +11,7 @@
 	const { data }: { data: PageData } = $props();
 	type Row = PageData['trials'][number];
 
-	const sites = $derived(data.trials.map((trial) => ({ ...trial, site: `${trial.field} ${trial.year}` })));
-	const common = $derived(commonTreatments(sites));
+	const common = $derived(commonTreatments(data.trials));
 </script>
 
 {#snippet nameCell({ id, name }: Row)}<a href={`/trials/${id}`}>{name}</a>{/snippet}
@@ -41,8 +40,11 @@
 			{ name: 'What it says', of: ({ says }) => says, cell: saysCell }
 		]}
 	/>
-	{#if common.length > 1}<SeveralSites {sites} {common} />{/if}
-	{#if data.nitrogen.sites.length > 0}<NitrogenSites {...data.nitrogen} />{/if}
+	{#if common.length > 1}<SeveralSites sites={data.trials} {common} />{/if}
+	{#each data.nitrogen.crops as { crop, sites } (crop)}<NitrogenSites {crop} {sites} units={data.units} />{/each}
+	{#each data.nitrogen.left as { site, reason } (site)}
+		<p class="small soft">{site} has no optimum of nitrogen: {reason}.</p>
+	{/each}
 </div>
 
 <style>

@@ -1,22 +1,16 @@
-import type { Polygon, Position } from 'geojson';
+import type { Polygon } from 'geojson';
 import { expect, it } from 'vitest';
+import { ELL, fieldOf, QUARTER } from '../../trials/trial.test-help';
 import { areaAcres } from '../shapes/geodesic-area';
 import { insideTest } from '../shapes/inside';
 import { planeAt } from '../shapes/local-plane';
 import { gridPoints } from './grid-points';
 
 const plane = planeAt(-35, 41);
-const fieldOf = (...corners: Position[]): Polygon => {
-	const ring = corners.map(([east = 0, north = 0]) => plane.toDegrees(east, north));
-	return { type: 'Polygon', coordinates: [[...ring, ring[0]!]] };
-};
-/** A quarter section, and one without its north-east quarter. */
-const SQUARE = fieldOf([0, 0], [804.67, 0], [804.67, 804.67], [0, 804.67]);
-const ELL = fieldOf([0, 0], [804.67, 0], [804.67, 402], [402, 402], [402, 804.67], [0, 804.67]);
 
 it.each([
-	['a quarter section, a point for 2.5 ac', SQUARE, 2.5],
-	['a quarter section, for an acre', SQUARE, 1],
+	['a quarter section, a point for 2.5 ac', QUARTER, 2.5],
+	['a quarter section, for an acre', QUARTER, 1],
 	['an L, for 2.5', ELL, 2.5],
 	['an L, for 10', ELL, 10]
 ])('%s: as many as its acres ask, all inside, a side of a cell apart', (_, field, acres) => {
@@ -30,14 +24,14 @@ it.each([
 	expect(Math.min(...nearest)).toBeCloseTo(Math.sqrt(acres * 4046.8564224), -1);
 });
 it('a hole has no point; a field smaller or narrower than a cell has one', () => {
-	const hole = fieldOf([200, 200], [600, 200], [600, 600], [200, 600]).coordinates[0]!;
-	const around: Polygon = { type: 'Polygon', coordinates: [...SQUARE.coordinates, hole] };
+	const hole = fieldOf([600, 600], [2000, 600], [2000, 2000], [600, 2000]).coordinates[0]!;
+	const around: Polygon = { type: 'Polygon', coordinates: [...QUARTER.coordinates, hole] };
 	expect(gridPoints(around, 1)!.every(insideTest(around))).toBe(true);
-	const strip = fieldOf([0, 0], [9, 0], [9, 400], [0, 400]);
+	const strip = fieldOf([0, 0], [30, 0], [30, 1300], [0, 1300]);
 	const [only, ...more] = gridPoints(strip, 10)!;
 	expect(more).toEqual([]);
 	expect(insideTest(strip)(only!)).toBe(true);
 });
 it('more than 500 points are no plan', () => {
-	expect(gridPoints(SQUARE, 0.3)).toBeUndefined();
+	expect(gridPoints(QUARTER, 0.3)).toBeUndefined();
 });

@@ -1,4 +1,5 @@
 import { figure, type Figure } from '../../figure/figure';
+import { measured } from '../../figure/measured';
 import type { ManureHandling, ManureKind } from '../../schema-types';
 
 /** What a lab found in a manure, lb per ton or per 1000 gal as its kind is measured. */
@@ -11,8 +12,6 @@ export interface ManureAnalysis {
 	s?: number | undefined;
 	mg?: number | undefined;
 }
-
-const measured = (label: string, value: number, unit: string) => figure({ label, value, unit, basis: 'measured' });
 
 /**
  * Nitrogen that a crop gets in the first year from a unit of manure: ammonium x what stays of it + organic x the share that is

@@ -39,6 +39,13 @@ it('no zero rate, no plenty rate, one beyond all that is advised', () => {
 	]);
 	expect(said({}, { advised: { least: 120, most: 240 } })[0]).toMatch(/the plateau may not be reached/);
 });
+it('rates in kg are held against pounds that are advised as the kilograms that they are', () => {
+	const factor = { name: 'N rate', unit: 'kg N/ha', levels: ['0', '100', '200'] };
+	const advised = (most: number) => said({ factors: [factor] }, { advised: { least: 100, most } })[0];
+	// 170 lb/ac are 190.5 kg/ha; 180 are 201.8.
+	expect(advised(170)).toMatch(/^200 kg N\/ha is above all that is advised here \(up to 190\.5 kg N\/ha\)/);
+	expect(advised(180)).toMatch(/the plateau may not be reached/);
+});
 it('blocks across zones, and plots on those of an earlier trial', () => {
 	const [border] = (plots[3]!.shape as Polygon).coordinates[0]![0]!;
 	const between = (west: number, east: number): Polygon => ({

@@ -8,6 +8,7 @@ import type { UnitSystem } from '../../units/rate-units';
 import { cutByField } from '../../zones/shapes/cut-by-field';
 import { USUAL_CV } from '../analysis/usual-values';
 import { MOST_REPLICATES, replicatesNeeded, seenDifference } from './replicates';
+import { inUnitOf } from './level-units';
 import { rateFactor, treatmentNames } from './treatments';
 
 /** A width in whole passes up to this share of a pass: what rounding of feet makes. */
@@ -84,19 +85,18 @@ function rateCautions(plan: TrialPlan, advised: TrialGround['advised']): string[
 	const rates = factor.levels.map(Number);
 	const most = Math.max(...rates);
 	const text = (rate: number) => `${formatNumber(rate, 'ratio')} ${factor.unit}`;
+	const top = advised && Math.round(10 * inUnitOf(factor, advised.most)) / 10;
 	return [
 		...(rates.includes(0)
 			? []
 			: [`No plot goes without ${factor.name}: what the soil gives by itself stays unknown. Add a zero rate.`]),
-		...(advised && most > advised.most
+		...(top !== undefined && most > top
 			? [
-					`${text(most)} is above all that is advised here (up to ${text(advised.most)}): it is the plenty rate. Sample residual nitrate on it, and see that no nutrient plan or permit is exceeded.`
+					`${text(most)} is above all that is advised here (up to ${text(top)}): it is the plenty rate. Sample residual nitrate on it, and see that no nutrient plan or permit is exceeded.`
 				]
 			: []),
-		...(advised && most <= advised.most
-			? [
-					`No rate is above what is advised here (up to ${text(advised.most)}): the plateau may not be reached. Add one.`
-				]
+		...(top !== undefined && most <= top
+			? [`No rate is above what is advised here (up to ${text(top)}): the plateau may not be reached. Add one.`]
 			: [])
 	];
 }

@@ -8,7 +8,8 @@ import { QUARTER, RATES } from '../trial.test-help';
 import { layOut } from './lay-out';
 import { samePlots } from './same-plots';
 import { treatmentCodes, treatmentText } from './treatment-codes';
-import { rateFactor, treatmentNames } from './treatments';
+import { factorIn, inUnitOf, levelUnits, usLevel, usUnitOf } from './level-units';
+import { rateFactor, rateOf, treatmentNames, triesNitrogenAlone } from './treatments';
 
 const { presets } = validator<TrialPresetList>('trial-presets')(
 	JSON.parse(readFileSync('packs/reference/trial-presets.json', 'utf8'))
@@ -50,6 +51,32 @@ describe('questions that are asked often', () => {
 		for (const name of names) expect(plots.filter((plot) => treatmentOf(plot) === name)).toHaveLength(plan.blocks);
 		const rates = rateFactor(plan);
 		if (rates?.unit === 'lb N/ac') expect(rates.levels).toContain('0');
+	});
+	it('in metric units the rates come out even, the usual one among them, and count as the pounds that they are', () => {
+		for (const preset of presets) {
+			const factors = preset.factors.map((factor) => factorIn(factor, 'metric'));
+			const rates = rateFactor({ factors });
+			if (!rates) continue;
+			expect(levelUnits('metric')).toContain(rates.unit);
+			expect(new Set(rates.levels).size).toBe(rates.levels.length);
+			const before = rateFactor(preset)!;
+			rates.levels.forEach((level, at) => {
+				const step = rates.unit!.startsWith('t/') ? 0.25 : 2.5;
+				expect(Math.abs(inUnitOf(rates, Number(before.levels[at])) - Number(level))).toBeLessThanOrEqual(step);
+			});
+		}
+		const nitrogen = { name: 'N', unit: 'kg N/ha', levels: ['0', '200'] };
+		// 1 lb/ac is 1.12085 kg/ha.
+		expect(usLevel(nitrogen, '200')).toBeCloseTo(200 / 1.12085, 2);
+		expect([
+			usUnitOf('kg N/ha'),
+			usUnitOf('t/ha'),
+			usUnitOf('lb S/ac'),
+			usUnitOf('short ton/ac'),
+			usUnitOf('')
+		]).toEqual(['lb N/ac', 'short ton/ac', 'lb S/ac', 'short ton/ac', '']);
+		expect(triesNitrogenAlone({ factors: [nitrogen] })).toBe(true);
+		expect(rateOf({ factors: [nitrogen] }, { levels: { N: '0' } })).toBe(0);
 	});
 	it('the eight programmes of one total, six blocks', () => {
 		const eight = presets.find(({ id }) => id === 'placement-timing')!;

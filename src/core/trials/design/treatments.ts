@@ -1,5 +1,6 @@
 import type { TrialPlan, TrialPlot } from '../../schema-types';
 import { treatmentOf } from '../analysis/plots';
+import { usLevel, usUnitOf } from './level-units';
 
 export type Levels = Record<string, string>;
 
@@ -23,11 +24,11 @@ export function rateFactor({ factors }: Pick<TrialPlan, 'factors'>): TrialPlan['
 
 /** Whether rates of nitrogen are all that is tried, so that a response curve goes through the plots. */
 export function triesNitrogenAlone(plan: Pick<TrialPlan, 'factors'>): boolean {
-	return plan.factors.length === 1 && rateFactor(plan)?.unit === 'lb N/ac';
+	return plan.factors.length === 1 && usUnitOf(rateFactor(plan)?.unit ?? '') === 'lb N/ac';
 }
 
-/** The rate on a plot by the factor that has rates. */
+/** The rate on a plot by the factor that has rates, in the unit of the book: lb, gal or short tons per acre. */
 export function rateOf(plan: Pick<TrialPlan, 'factors'>, { levels }: Pick<TrialPlot, 'levels'>): number | undefined {
 	const factor = rateFactor(plan);
-	return factor && Number(levels[factor.name]);
+	return factor && usLevel(factor, levels[factor.name]!);
 }

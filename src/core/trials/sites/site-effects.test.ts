@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest';
+import { siteNames } from './site-names';
 import { commonTreatments, firstPair, siteEffects } from './site-effects';
 
 const site = (name: string, ...means: [string, number, number][]) => ({
@@ -17,6 +18,10 @@ it('what one treatment yielded over another at each site that has both, with the
 		{ site: 'South 2026', effect: -1, se: 2.5 }
 	]);
 	expect(siteEffects(SITES, 'without', 'with')[0]!.effect).toBe(-8);
+});
+it('two trials of one field and year are told apart', () => {
+	const one = { field: 'North', year: 2026 };
+	expect(siteNames([one, { ...one, year: 2025 }, one])).toEqual(['North 2026', 'North 2025', 'North 2026, no. 2']);
 });
 it('begins with a trial’s treatment against its usual practice, where several sites have both', () => {
 	const common = commonTreatments(SITES);

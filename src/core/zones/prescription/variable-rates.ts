@@ -1,4 +1,5 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
+import { measured } from '../../figure/measured';
 import type { RateNutrient } from '../../schema-types';
 
 /** The rate of one nutrient in one zone. */
@@ -79,7 +80,7 @@ function sumOf(nutrient: RateNutrient, zones: readonly ZoneRate[], unit: string)
 }
 
 function acresFigure(label: string, value: number): Figure {
-	return figure({ label, value, unit: 'ac', basis: 'measured' });
+	return measured(label, value, 'ac');
 }
 
 function difference(nutrient: RateNutrient, variable: Answer, flat: Figure, price: number | undefined): Answer {

@@ -2,36 +2,42 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import type { NitrogenLeft } from '$core/trials/nitrogen/residual-nitrate';
+	import { amountText } from '$core/units/amount-text';
+	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import Chart from '../charts/Chart.svelte';
 	import { scatterChart } from './scatter-chart';
 
 	interface Props {
 		left: NitrogenLeft;
+		units: UnitSystem;
 		/** Shows a plot on the map. */
 		show: (plot: number) => void;
 	}
-	const { left, show }: Props = $props();
+	const { left, units, show }: Props = $props();
+	const amount = $derived(amountText(units));
 	const { plots, beyond, hottest, text } = $derived(left);
 
+	const unit = $derived(unitInSystem('lb/ac', units));
+	const shown = (pounds: number) => valueInSystem(pounds, 'lb/ac', units);
 	const most = $derived(Math.max(...plots.map(({ balance }) => balance)));
 	const line = $derived(
 		beyond && beyond.slope > 0
 			? ([
-					[0, beyond.intercept],
-					[most, beyond.intercept + beyond.slope * most]
+					[0, shown(beyond.intercept)],
+					[shown(most), shown(beyond.intercept + beyond.slope * most)]
 				] as const)
 			: undefined
 	);
 	const option = $derived(
 		scatterChart(
 			plots.map(({ plot, balance, residual }) => ({
-				x: balance,
-				y: residual,
+				x: shown(balance),
+				y: shown(residual),
 				label: hottest.some((one) => one.plot === plot) ? String(plot) : undefined
 			})),
 			{
-				x: 'N of the trial less N taken off by the grain, lb/ac',
-				y: 'nitrate left, 0-24 in, lb/ac',
+				x: `N of the trial less N taken off by the grain, ${unit}`,
+				y: `nitrate left, 0-24 in, ${unit}`,
 				zero: 'both',
 				labels: 'top',
 				lines: line ? [line] : []
@@ -49,7 +55,7 @@
 			Hot spots:
 			{#each hottest as { plot, rate, residual } (plot)}
 				<Button size="small" kind="ghost" onclick={() => show(plot)}
-					>plot {plot}, {rate} lb N/ac, {Math.round(residual)} lb/ac left</Button
+					>plot {plot}, {amount.ofArea(rate, 'N')}, {amount(residual, 'whole')} left</Button
 				>
 			{/each}
 		</p>

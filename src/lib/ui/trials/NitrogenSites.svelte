@@ -2,26 +2,36 @@
 <script lang="ts">
 	import type { NitrogenSite } from '$core/trials/nitrogen/nitrogen-site';
 	import { withoutAgainstResponse } from '$core/trials/nitrogen/without-against-response';
+	import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import Chart from '../charts/Chart.svelte';
 	import ListTable from '../tables/ListTable.svelte';
 	import { scatterChart } from './scatter-chart';
 
 	interface Props {
+		/** Empty where it is not known. */
+		crop: string;
 		sites: readonly NitrogenSite[];
-		left: readonly { site: string; reason: string }[];
+		units: UnitSystem;
 	}
-	const { sites, left }: Props = $props();
+	const { crop, sites, units }: Props = $props();
 
 	const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 	const letter = (at: number) => LETTERS[at] ?? String(at + 1);
+	const of = $derived(crop ? ` in ${crop.toLowerCase()}` : '');
+	const rateUnit = $derived(unitInSystem('lb/ac', units));
 	const unit = $derived(sites[0]!.yieldAtOptimum.unit);
 	const answered = $derived(withoutAgainstResponse(sites));
 	const overlaid = $derived(
 		scatterChart(
 			sites.flatMap(({ points }, kind) =>
-				points.map(([x, y], at) => ({ x, y, kind, label: at === 0 ? letter(kind) : undefined }))
+				points.map(([from, y], at) => ({
+					x: valueInSystem(from, 'lb/ac', units),
+					y,
+					kind,
+					label: at === 0 ? letter(kind) : undefined
+				}))
 			),
-			{ x: 'N less the optimum of the site, lb/ac', y: `yield over that at it, ${unit}`, zero: 'both' }
+			{ x: `N less the optimum of the site, ${rateUnit}`, y: `yield over that at it, ${unit}`, zero: 'both' }
 		)
 	);
 	const related = $derived(
@@ -36,8 +46,8 @@
 	);
 </script>
 
-<section class="section" aria-label="Nitrogen from each site’s optimum">
-	<h2>Nitrogen, each site from its own optimum</h2>
+<section class="section" aria-label={`Nitrogen from each site’s optimum${of}`}>
+	<h2>Nitrogen{of}, each site from its own optimum</h2>
 	<p class="soft">
 		Fields differ in what they want. Laid over each other at their optimum, they show what a pound too little and a
 		pound too much do.
@@ -49,7 +59,7 @@
 		columns={[
 			{ name: '', of: (row) => row.letter },
 			{ name: 'Site', of: ({ site }) => site },
-			{ name: 'Optimum, lb N/ac', answer: ({ optimum }) => optimum, bare: true },
+			{ name: `Optimum N, ${rateUnit}`, answer: ({ optimum }) => inSystem(optimum, units), bare: true },
 			{ name: `Yield at it, ${unit}`, answer: ({ yieldAtOptimum }) => yieldAtOptimum, bare: true },
 			{ name: `Without N, ${unit}`, answer: ({ without }) => without, bare: true },
 			{ name: `Response, ${unit}`, answer: ({ response }) => response, bare: true }
@@ -72,7 +82,6 @@
 		{/if}
 	</div>
 	{#if sites.length > 1}<p>{answered.text}</p>{/if}
-	{#each left as { site, reason } (site)}<p class="small soft">{site} has no optimum: {reason}.</p>{/each}
 </section>
 
 <style>

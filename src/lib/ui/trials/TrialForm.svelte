@@ -8,7 +8,7 @@
 	import type { TrialDesign } from '$core/schema-types';
 	import { DESIGN_NAMES } from '$lib/design-names';
 	import type { UnitSystem } from '$core/units/rate-units';
-	import { LEVEL_UNITS, lengthUnit, perFoot, type TypedTrial } from './typed-trial';
+	import { lengthUnit, perFoot, unitChoices, type TypedTrial } from './typed-trial';
 
 	interface Props {
 		typed: TypedTrial;
@@ -57,7 +57,10 @@
 			<div class="fields factor">
 				<TextInput size="sm" labelText={`Factor ${at + 1}`} bind:value={factor.name} />
 				<Select size="sm" labelText="Unit of its levels" bind:selected={factor.unit}>
-					{#each LEVEL_UNITS as one (one)}<SelectItem value={one} text={one || 'none: kinds, not rates'} />{/each}
+					{#each unitChoices(factor.unit, units) as one (one)}<SelectItem
+							value={one}
+							text={one || 'none: kinds, not rates'}
+						/>{/each}
 				</Select>
 				<TextInput size="sm" labelText="Levels, parted by commas" bind:value={factor.levels} />
 				{#if typed.factors.length > 1}

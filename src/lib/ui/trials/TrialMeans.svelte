@@ -3,6 +3,7 @@
 	import { Disclosure } from 'carbon-components-svelte';
 	import type { AnovaRow, TrialMean, TrialPlan } from '$core/schema-types';
 	import { treatmentOf } from '$core/trials/analysis/plots';
+	import { treatmentText } from '$core/trials/design/treatment-codes';
 	import { wholeMeans } from '$core/trials/reading/whole-means';
 	import type { TrialReading } from '$core/trials/reading/read-trial';
 	import { formatNumber, formatQuantity } from '$core/units/display';
@@ -28,7 +29,8 @@
 	);
 	const moneyOf = (mean: TrialMean) => reading.money.find(({ treatment }) => treatment === treatmentOf(mean));
 	const behind = (mean: TrialMean) => reading.means[reading.answer.means.indexOf(mean)];
-	const name = (mean: TrialMean) => `${treatmentOf(mean)}${treatmentOf(mean) === plan.usual ? ' (usual)' : ''}`;
+	const name = (mean: TrialMean) =>
+		`${treatmentText(plan, mean.levels)}${treatmentOf(mean) === plan.usual ? ' (usual)' : ''}`;
 	const text = (value: number) => formatNumber(Math.round(value * 10) / 10, unit);
 	const range = (mean: TrialMean) => {
 		const gain = moneyOf(mean)?.gain;

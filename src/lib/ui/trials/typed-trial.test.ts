@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { TrialPlan } from '$core/schema-types';
 import { RATES } from '$core/trials/trial.test-help';
 import { readRow, typedRows } from './typed-records';
-import { readTyped, typedFromPlan, typedFromPreset } from './typed-trial';
+import { readTyped, typedFromPlan, typedFromPreset, unitChoices } from './typed-trial';
 
 const PLAN: TrialPlan = {
 	...RATES,
@@ -34,6 +34,25 @@ describe('a plan as it is typed', () => {
 		expect(readTyped({ ...typed, blocks: 'four', width: '' }, 'us')).toBe(
 			'Blocks must be a number; got “four”. Width of a plot must be a number; got “”.'
 		);
+	});
+	it('rates of a question come in the reader’s unit; a plan in another keeps its own', () => {
+		const rates = {
+			id: 'n',
+			name: 'N rates',
+			question: 'How much?',
+			design: 'blocks' as const,
+			blocks: 4,
+			factors: [{ name: 'N rate', unit: 'lb N/ac', levels: ['0', '60', '180'] }],
+			usual: '180',
+			cvPercent: 7,
+			fullLength: false
+		};
+		expect(typedFromPreset(rates, 0, 1, 'metric')).toMatchObject({
+			factors: [{ name: 'N rate', unit: 'kg N/ha', levels: '0, 65, 200' }],
+			usual: '200'
+		});
+		expect(unitChoices('lb N/ac', 'metric')).toEqual(expect.arrayContaining(['', 'kg N/ha', 't/ha', 'lb N/ac']));
+		expect(unitChoices('', 'us')).toContain('short ton/ac');
 	});
 	it('starts from a question with the field’s own direction', () => {
 		const preset = {

@@ -1,5 +1,7 @@
 import type { TrialDesign, TrialPlan, TrialPreset } from '$core/schema-types';
 import { TrialPlanBounds } from '$core/schema-types/bounds';
+import { factorIn, levelUnits } from '$core/trials/design/level-units';
+import { treatmentNames } from '$core/trials/design/treatments';
 import { FT_PER_M } from '$core/units/factors';
 import type { UnitSystem } from '$core/units/rate-units';
 import type { NumberFacts } from '../forms/number-within';
@@ -26,8 +28,10 @@ export interface TypedTrial {
 	worthKnowing: string;
 }
 
-/** Units that a level may have; a factor of kinds has none. */
-export const LEVEL_UNITS = ['', 'lb N/ac', 'lb P2O5/ac', 'lb K2O/ac', 'lb S/ac', 'lb/ac', 'gal/ac', 'short ton/ac'];
+/** Units that the levels of a factor may have, its own among them; a factor of kinds has none. */
+export function unitChoices(own: string, units: UnitSystem): string[] {
+	return [...new Set(['', ...levelUnits(units), own])];
+}
 
 /** Usual machines on broad acres, feet; common practice. */
 const USUAL = { passFt: 60, headerFt: 30, widthFt: 60, lengthFt: 500, headlandFt: 60 };
@@ -53,7 +57,10 @@ export function typedFromPreset(
 	seed: number,
 	units: UnitSystem
 ): TypedTrial {
-	const { name, question, design, blocks, factors, usual, wholePlot, cvPercent, fullLength } = preset;
+	const { name, question, design, blocks, wholePlot, cvPercent, fullLength } = preset;
+	const factors = preset.factors.map((factor) => factorIn(factor, units));
+	// The treatment that is usual stays where it stood among the treatments.
+	const usual = treatmentNames({ factors })[treatmentNames(preset).indexOf(preset.usual)]!;
 	const lengthFt = fullLength ? {} : { lengthFt: USUAL.lengthFt };
 	const plan = { name, question, design, blocks, factors, usual, cvPercent, headingDegrees, seed, ...USUAL };
 	return typedFromPlan({ ...plan, ...(wholePlot === undefined ? {} : { wholePlot }), ...lengthFt }, units, fullLength);

@@ -21,6 +21,7 @@
 	import TrialForm from '$lib/ui/trials/TrialForm.svelte';
 	import TrialMeans from '$lib/ui/trials/TrialMeans.svelte';
 	import { readTyped, typedFromPlan, type TypedTrial } from '$lib/ui/trials/typed-trial';
+	import { quantityIn } from '$core/units/amount-text';
 	import { lengthText } from '$core/units/length-text';
 	import type { PageData } from './$types';
 
@@ -156,8 +157,7 @@
 				{:else if picked}<strong>Plot {picked.plot}</strong>, block {picked.block}: {treatmentText(
 						plan,
 						picked.levels
-					)}, {picked.areaAcres}
-					ac{pickedRecord?.values?.yield === undefined
+					)}, {quantityIn(data.units, picked.areaAcres, 'ac')}{pickedRecord?.values?.yield === undefined
 						? ''
 						: `, ${pickedRecord.values.yield} ${data.yieldUnit}`}{pickedRecord?.points
 						? ` from ${pickedRecord.points} points`
@@ -217,7 +217,7 @@
 				<p><strong>On the {ground}:</strong> {answer.verdict}</p>
 			{/each}
 			{#if data.nitrogenLeft}
-				<NitrogenLeft left={data.nitrogenLeft} show={(plot) => (chosen = String(plot))} />
+				<NitrogenLeft left={data.nitrogenLeft} units={data.units} show={(plot) => (chosen = String(plot))} />
 			{/if}
 			<h3>What it does not show</h3>
 			<ul>

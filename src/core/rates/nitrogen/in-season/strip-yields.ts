@@ -1,5 +1,6 @@
 import { knownParameters } from '../../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../../figure/figure';
+import { measured } from '../../../figure/measured';
 import type { CompiledRule } from '../../../packs/pack';
 import type { Site } from '../../../reading/site';
 import { referenceStrip } from './reference-strip';
@@ -28,13 +29,12 @@ export function readYieldRich(site: Site): Answer {
 	if (zone.yieldRich !== undefined) {
 		return figure({ label, value: zone.yieldRich, unit: crop.yieldUnit, basis: 'measured' });
 	}
-	const index = (name: string, value: number) => figure({ label: name, value, unit: '', basis: 'measured' });
 	const response = figure({
 		label: 'response index',
 		value: Math.max(1, zone.richIndex! / zone.index!),
 		unit: '',
 		formula: 'canopy index of the rich strip / of the zone, 1 at least',
-		inputs: [index('index of the rich strip', zone.richIndex!), index('index of the zone', zone.index!)],
+		inputs: [measured('index of the rich strip', zone.richIndex!), measured('index of the zone', zone.index!)],
 		basis: 'memory',
 		citation: 'Raun and co-workers 2002, Agronomy Journal 94'
 	});

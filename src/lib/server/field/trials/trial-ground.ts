@@ -2,6 +2,7 @@ import type { Shape } from '../../../../core/ground/shapes/shape';
 import type { RateNutrient, TrialPlan } from '../../../../core/schema-types';
 import { RATE_NUTRIENTS } from '../../../../core/rates/advise';
 import type { TrialGround } from '../../../../core/trials/design/design-cautions';
+import { usUnitOf } from '../../../../core/trials/design/level-units';
 import { rateFactor } from '../../../../core/trials/design/treatments';
 import { ActionError } from '../../book/action-error';
 import type { Desk } from '../../desk';
@@ -10,9 +11,9 @@ import { trialsOnField, type BookTrial } from '../../stores/trials';
 import type { FieldYear } from '../field-year';
 import { boundaryOf } from '../zones/boundary-of';
 
-/** The nutrient whose rates a trial tries: by the unit of its factor, as "lb N/ac". */
+/** The nutrient whose rates a trial tries: by the unit of its factor, as "lb N/ac" or "kg N/ha". */
 export function triedNutrient(plan: Pick<TrialPlan, 'factors'>): RateNutrient | undefined {
-	const unit = rateFactor(plan)?.unit;
+	const unit = usUnitOf(rateFactor(plan)?.unit ?? '');
 	return RATE_NUTRIENTS.find((nutrient) => unit === `lb ${nutrient}/ac`);
 }
 

@@ -1,6 +1,7 @@
 import { InputError } from '../../../../core/check/problem';
 import { NUTRIENTS, productFor } from '../../../../core/season/plan/pass/pass-nutrients';
 import type { Nutrient, PassUnit, Prescription, Product } from '../../../../core/schema-types';
+import { usUnitOf } from '../../../../core/trials/design/level-units';
 import { rateFactor, rateOf } from '../../../../core/trials/design/treatments';
 import { ActionError } from '../../book/action-error';
 import type { Desk } from '../../desk';
@@ -31,7 +32,7 @@ export function trialPrescription(desk: Desk, trial: BookTrial, productId: strin
 		const message = `"${productId}" supplies no ${nutrient ?? factor.name}; take another product`;
 		throw new InputError([{ path: '/product', message }]);
 	}
-	const { unit, rate } = settingFor(product, nutrient, factor.unit);
+	const { unit, rate } = settingFor(product, nutrient, usUnitOf(factor.unit ?? ''));
 	return {
 		format: 1,
 		name: plan.name,
@@ -57,7 +58,7 @@ export function trialPrescription(desk: Desk, trial: BookTrial, productId: strin
 function settingFor(
 	product: Product,
 	nutrient: Nutrient | undefined,
-	unit: string | undefined
+	unit: string
 ): { unit: PassUnit; rate: (level: number) => number } {
 	if (nutrient === undefined) {
 		const own = (['gal/ac', 'short ton/ac'] as const).find((one) => one === unit);

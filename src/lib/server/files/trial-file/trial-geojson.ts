@@ -3,7 +3,7 @@ import type { Shape } from '../../../../core/ground/shapes/shape';
 import type { TrialRecord } from '../../../../core/schema-types';
 import { treatmentOf } from '../../../../core/trials/analysis/plots';
 import { treatmentCodes } from '../../../../core/trials/design/treatment-codes';
-import { rateFactor, rateOf } from '../../../../core/trials/design/treatments';
+import { rateFactor } from '../../../../core/trials/design/treatments';
 
 /** Columns of a trial's plots; a .dbf takes names of at most ten letters. */
 interface PlotColumns {
@@ -21,12 +21,11 @@ interface PlotColumns {
 /** The plots of a trial as GeoJSON (RFC 7946). */
 export function trialGeoJson({ plan, plots, records }: TrialRecord): FeatureCollection<Shape, PlotColumns> {
 	const codes = treatmentCodes(plan);
-	const unit = rateFactor(plan)?.unit;
+	const factor = rateFactor(plan);
 	return {
 		type: 'FeatureCollection',
 		features: plots.map((plot) => {
 			const treatment = treatmentOf(plot);
-			const rate = rateOf(plan, plot);
 			const measured = records.find((one) => one.plot === plot.plot)?.values?.yield;
 			return {
 				type: 'Feature',
@@ -35,7 +34,7 @@ export function trialGeoJson({ plan, plots, records }: TrialRecord): FeatureColl
 					BLOCK: plot.block,
 					CODE: codes.get(treatment)!,
 					TREATMENT: treatment,
-					...(rate === undefined ? {} : { RATE: rate, UNIT: unit! }),
+					...(factor ? { RATE: Number(plot.levels[factor.name]), UNIT: factor.unit! } : {}),
 					ACRES: plot.areaAcres,
 					...(measured === undefined ? {} : { YIELD: measured })
 				},

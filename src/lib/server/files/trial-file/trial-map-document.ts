@@ -62,7 +62,7 @@ export function trialMapDocument(
 	boundary: Shape,
 	{ day, preparedBy, cautions, units }: MapHead
 ): TDocumentDefinitions {
-	const { plan, plots } = trial;
+	const { plan } = trial;
 	const codes = treatmentCodes(plan);
 	return {
 		...trialPaper(`Plot map, ${plan.name}`, trial, day),
@@ -104,7 +104,7 @@ export function trialMapDocument(
 					headerRows: 1,
 					dontBreakRows: true,
 					widths: [36, 34, '*', 66, 60, 130],
-					body: sheetRows(plots, codes)
+					body: sheetRows(trial, codes)
 				},
 				layout: ledgerLayout(4),
 				margin: below(6)
@@ -136,7 +136,7 @@ function flagLines({ plan, plots }: BookTrial, units: UnitSystem): Content[] {
 	];
 }
 
-function sheetRows(plots: BookTrial['plots'], codes: ReadonlyMap<string, string>): TableCell[][] {
+function sheetRows({ plan, plots }: BookTrial, codes: ReadonlyMap<string, string>): TableCell[][] {
 	const heads = ['Plot', 'Block', 'Treatment', 'Yield', 'Moisture, %', 'Notes, or why it is left out'];
 	return [
 		heads.map((text) => ({ text, style: 'label' })),
@@ -145,7 +145,7 @@ function sheetRows(plots: BookTrial['plots'], codes: ReadonlyMap<string, string>
 			return [
 				{ text: String(plot.plot), bold: true },
 				String(plot.block),
-				`${codes.get(treatment)!}  ${treatment}`,
+				`${codes.get(treatment)!}  ${treatmentText(plan, plot.levels)}`,
 				'',
 				'',
 				''

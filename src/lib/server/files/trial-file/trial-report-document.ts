@@ -1,7 +1,7 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { Shape } from '../../../../core/ground/shapes/shape';
 import { treatmentOf } from '../../../../core/trials/analysis/plots';
-import { treatmentCodes } from '../../../../core/trials/design/treatment-codes';
+import { treatmentCodes, treatmentText } from '../../../../core/trials/design/treatment-codes';
 import { treatmentNames } from '../../../../core/trials/design/treatments';
 import { wholeMeans } from '../../../../core/trials/reading/whole-means';
 import type { TrialReading } from '../../../../core/trials/reading/read-trial';
@@ -98,7 +98,7 @@ function meanRows({ plan }: BookTrial, { answer, money }: TrialReading, yieldUni
 			const dollars = (value: number | undefined) => (value === undefined ? '' : formatNumber(value, '$/ac'));
 			return [
 				codes.get(treatment) ?? '',
-				`${treatment}${treatment === plan.usual ? ' (usual)' : ''}`,
+				`${treatmentText(plan, one.levels)}${treatment === plan.usual ? ' (usual)' : ''}`,
 				right(one.mean.toFixed(1), true),
 				one.group ?? '',
 				...(money.length > 0

@@ -4,6 +4,7 @@ import { treatmentsOf } from '../../../../core/trials/design/treatments';
 import { wholeMeans } from '../../../../core/trials/reading/whole-means';
 import { readTrial } from '../../../../core/trials/reading/read-trial';
 import { seasonRain, type SeasonRain } from '../../../../core/trials/sites/season-rain';
+import { siteNames } from '../../../../core/trials/sites/site-names';
 import type { Desk } from '../../desk';
 import { nitrogenTrials } from '../../field/trials/nitrogen-trials';
 import { termsOfTrial } from '../../field/trials/trial-terms';
@@ -14,16 +15,19 @@ import { listTrials, type BookTrial } from '../../stores/trials';
 /** The trials of the book, with what each says, and the means by which several can be read together. */
 export function trialsPage(desk: Desk) {
 	const all = listTrials(desk.book);
+	const names = siteNames(all);
 	return {
 		title: 'Trials',
+		units: desk.settings.units,
 		nitrogen: nitrogenTrials(desk, all),
-		trials: all.map((trial) => {
+		trials: all.map((trial, at) => {
 			const { id, field, grower, year, plan, plots, records } = trial;
 			const terms = termsOfTrial(desk, trial);
 			const reading = readTrial(trial, 'yield', terms);
 			const measured = records.filter(({ values }) => values?.yield !== undefined).length;
 			return {
 				id,
+				site: names[at]!,
 				field,
 				grower,
 				year,

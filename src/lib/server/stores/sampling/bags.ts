@@ -68,6 +68,9 @@ export function stageOf({
 	return bag.pulledOn === undefined ? 'planned' : 'pulled';
 }
 
+/** More bags than this are pulled in no season. */
+const MOST_BAGS = 20_000;
+
 const count = (bags: number) => (bags === 1 ? '1 bag' : `${bags} bags`);
 
 /**
@@ -85,6 +88,11 @@ export function planBags(
 	const wanted = fields.flatMap((field) =>
 		bagsOfField(db, field, { depths, byZone, acresEach, cores, plannedOn: today })
 	);
+	if (wanted.length > MOST_BAGS) {
+		throw new ActionError(
+			`That would be ${wanted.length} bags; at most ${MOST_BAGS} are planned at once: take fewer fields, or more acres to a point.`
+		);
+	}
 	refuseSecond(known, wanted);
 	const label = `Planned to sample ${fields.length === 1 ? 'a field' : `${fields.length} fields`}`;
 	return act(db, { label }, (writer) => {
