@@ -84,9 +84,9 @@ describe('yield without nitrogen against the response', () => {
 	it('takes three sites, and tells whether there is a relation', () => {
 		const some = [site('A', 100, 80, 190), site('B', 140, 70, 150), site('C', 120, 85, 170), site('D', 150, 90, 180)];
 		expect(withoutAgainstResponse(some.slice(0, 2)).text).toMatch(/^2 sites have .* takes three\.$/);
-		expect(withoutAgainstResponse(some).text).toMatch(
-			/does not tell the response to it \(r 0\.\d+, p 0\.\d+, 4 sites\)/
-		);
+		const told = withoutAgainstResponse(some);
+		expect(told.text).toMatch(/does not tell the response to it \(p 0\.\d+, 4 sites\)/);
+		expect(told.r!.value).toBe(told.relation!.r);
 		const falling = [90, 110, 130, 150].map((without) => site(String(without), without, 180 - without, 180));
 		const found = withoutAgainstResponse(falling);
 		expect(found.relation!.slope).toBeCloseTo(-1, 1);
@@ -116,7 +116,8 @@ describe('nitrogen left on the plots', () => {
 			plots: found,
 			beyond,
 			hottest,
-			text
+			text,
+			found: share
 		} = nitrogenLeft(
 			record((balance, plot) => 20 + 0.4 * Math.max(0, balance) + (plot % 3) - 1),
 			undefined,
@@ -132,12 +133,13 @@ describe('nitrogen left on the plots', () => {
 		expect(text).toMatch(
 			/^Plots that got no more .* have (19|20)(\.\d)? lb N\/ac of nitrate left on the mean, the others \d/
 		);
-		expect(text).toMatch(/(3|4)\d % was found as nitrate \(p below 0\.001\)/);
+		expect(share!.value).toBeCloseTo(100 * beyond!.slope, 9);
+		expect(share!.inputs.map(({ value }) => value)).toEqual([beyond!.count, beyond!.p]);
 	});
 	it('without a relation says nothing of a share; plots left out and rates of other things are not read', () => {
 		const even = record((_, plot) => 20 + (plot % 5));
 		const metric = nitrogenLeft(even, undefined, removed, 'metric')!;
-		expect(metric.text).not.toContain('found as nitrate');
+		expect(metric.found).toBeUndefined();
 		expect(metric.text).toContain('kg N/ha');
 		expect(metric.hottest).toEqual([]);
 		const [first, ...rest] = even.records;

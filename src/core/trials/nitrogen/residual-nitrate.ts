@@ -1,12 +1,11 @@
-import type { Answer } from '../../figure/figure';
+import type { Answer, Figure } from '../../figure/figure';
 import type { TrialRecord } from '../../schema-types';
 import { amountText } from '../../units/amount-text';
 import type { UnitSystem } from '../../units/rate-units';
 import { USUAL_LEVEL } from '../analysis/usual-values';
-import { chanceText } from '../analysis/verdict';
 import { rateOf } from '../design/treatments';
 import { atStandardMoisture } from '../plots/standard-moisture';
-import { relationOf, type Relation } from './relation';
+import { relationFigure, relationOf, type Relation } from './relation';
 
 /** A plot's nitrogen: what the trial put on less what the grain took off, and the nitrate found after harvest; lb N/ac. */
 export interface PlotNitrogen {
@@ -26,6 +25,8 @@ export interface NitrogenLeft {
 	/** Plots with most nitrate, the most first. */
 	hottest: PlotNitrogen[];
 	text: string;
+	/** Of what goes on beyond the grain: found as nitrate, percent; undefined where that is not beyond chance. */
+	found: Figure | undefined;
 }
 
 /** So many are named as hot spots. */
@@ -61,25 +62,32 @@ export function nitrogenLeft(
 		.filter(({ residual }) => residual >= HOT_TIMES * mean)
 		.sort((a, b) => b.residual - a.residual)
 		.slice(0, MOST_NAMED);
-	return { plots: found, beyond, hottest, text: textOf(found, beyond, units) };
+	const sure = beyond && beyond.slope > 0 && beyond.p < 1 - USUAL_LEVEL;
+	return {
+		plots: found,
+		beyond,
+		hottest,
+		text: textOf(found, units),
+		found: sure
+			? relationFigure(beyond, {
+					of: 'slope',
+					label: 'found as nitrate of what goes on beyond what the grain takes off',
+					x: 'balance',
+					y: 'nitrate left',
+					unit: '%'
+				})
+			: undefined
+	};
 }
 
-function textOf(plots: readonly PlotNitrogen[], beyond: Relation | undefined, units: UnitSystem): string {
+function textOf(plots: readonly PlotNitrogen[], units: UnitSystem): string {
 	const over = plots.filter(({ balance }) => balance > 0);
 	const meanOf = (some: readonly PlotNitrogen[]) =>
 		amountText(units).ofArea(some.reduce((sum, { residual }) => sum + residual, 0) / some.length, 'N');
 	const within = plots.filter(({ balance }) => balance <= 0);
-	const told = [
-		...(within.length > 0
-			? [
-					`Plots that got no more than the grain took off have ${meanOf(within)} of nitrate left on the mean${over.length > 0 ? `, the others ${meanOf(over)}` : ''}.`
-				]
-			: [`All plots got more than the grain took off; they have ${meanOf(over)} of nitrate left on the mean.`]),
-		...(beyond && beyond.slope > 0 && beyond.p < 1 - USUAL_LEVEL
-			? [
-					`Of what goes on beyond what the grain takes off, ${Math.round(100 * beyond.slope)} % was found as nitrate (${chanceText(beyond.p)}).`
-				]
-			: [])
-	];
-	return told.join(' ');
+	if (within.length === 0) {
+		return `All plots got more than the grain took off; they have ${meanOf(over)} of nitrate left on the mean.`;
+	}
+	const others = over.length > 0 ? `, the others ${meanOf(over)}` : '';
+	return `Plots that got no more than the grain took off have ${meanOf(within)} of nitrate left on the mean${others}.`;
 }

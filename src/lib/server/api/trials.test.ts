@@ -73,7 +73,11 @@ describe('six rates in four blocks on a field of the demo', () => {
 		}
 		expect(shown.verdict).toMatch(/^N rate makes a difference \(p below 0\.001\)/);
 		const fit = fitPage(desk(), new URLSearchParams({ trial }));
-		expect(fit.from).toMatchObject({ crop: 'corn-grain', observations: { length: 24 } });
+		expect(fit.from).toMatchObject({
+			crop: 'corn-grain',
+			source: expect.stringMatching(/ 2027, /) as string,
+			observations: { length: 24 }
+		});
 		const { id } = world.book.prepare('SELECT max(id) AS id FROM event').get() as { id: number };
 		await ok('POST /api/undo', { event: id });
 		expect(now().records).toEqual([]);

@@ -4,6 +4,8 @@
 	import type { NitrogenLeft } from '$core/trials/nitrogen/residual-nitrate';
 	import { amountText } from '$core/units/amount-text';
 	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { chanceText } from '$core/trials/analysis/verdict';
+	import Quantity from '../figure/Quantity.svelte';
 	import Chart from '../charts/Chart.svelte';
 	import { scatterChart } from './scatter-chart';
 
@@ -48,7 +50,16 @@
 
 <section aria-label="Nitrogen left">
 	<h3>Nitrogen left in the ground</h3>
-	<p>{text} What else brought nitrogen to all plots is not counted.</p>
+	<p>
+		{text}
+		{#if left.found && beyond}
+			Of what goes on beyond what the grain takes off, <Quantity
+				answer={left.found}
+				text={`${Math.round(left.found.value)} %`}
+			/> was found as nitrate ({chanceText(beyond.p)}).
+		{/if}
+		What else brought nitrogen to all plots is not counted.
+	</p>
 	<Chart {option} label={`Nitrate left in ${plots.length} plots against their balance. ${text}`} height="260px" />
 	{#if hottest.length > 0}
 		<p class="row">

@@ -4,6 +4,7 @@
 	import { withoutAgainstResponse } from '$core/trials/nitrogen/without-against-response';
 	import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import Chart from '../charts/Chart.svelte';
+	import Quantity from '../figure/Quantity.svelte';
 	import ListTable from '../tables/ListTable.svelte';
 	import { scatterChart } from './scatter-chart';
 
@@ -49,8 +50,8 @@
 <section class="section" aria-label={`Nitrogen from each site’s optimum${of}`}>
 	<h2>Nitrogen{of}, each site from its own optimum</h2>
 	<p class="soft">
-		Fields differ in what they want. Laid over each other at their optimum, they show what a pound too little and a
-		pound too much do.
+		Fields differ in what they want. Laid over each other at their optimum, they show what too little does, and what too
+		much.
 	</p>
 	<ListTable
 		label="Optimum of each site"
@@ -81,7 +82,12 @@
 			</figure>
 		{/if}
 	</div>
-	{#if sites.length > 1}<p>{answered.text}</p>{/if}
+	{#if sites.length > 1}
+		<p>
+			{answered.text}{#if answered.r}
+				The r is <Quantity answer={answered.r} text={answered.r.value.toFixed(2)} />.{/if}
+		</p>
+	{/if}
 </section>
 
 <style>

@@ -49,7 +49,10 @@ describe('a plan as it is typed', () => {
 		};
 		expect(typedFromPreset(rates, 0, 1, 'metric')).toMatchObject({
 			factors: [{ name: 'N rate', unit: 'kg N/ha', levels: '0, 65, 200' }],
-			usual: '200'
+			usual: '200',
+			width: '18',
+			header: '9',
+			length: '150'
 		});
 		expect(unitChoices('lb N/ac', 'metric')).toEqual(expect.arrayContaining(['', 'kg N/ha', 't/ha', 'lb N/ac']));
 		expect(unitChoices('', 'us')).toContain('short ton/ac');

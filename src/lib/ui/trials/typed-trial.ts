@@ -33,8 +33,17 @@ export function unitChoices(own: string, units: UnitSystem): string[] {
 	return [...new Set(['', ...levelUnits(units), own])];
 }
 
-/** Usual machines on broad acres, feet; common practice. */
-const USUAL = { passFt: 60, headerFt: 30, widthFt: 60, lengthFt: 500, headlandFt: 60 };
+/** Usual machines on broad acres, feet, even in the reader's unit; common practice. */
+const USUAL = {
+	us: { passFt: 60, headerFt: 30, widthFt: 60, lengthFt: 500, headlandFt: 60 },
+	metric: {
+		passFt: 18 * FT_PER_M,
+		headerFt: 9 * FT_PER_M,
+		widthFt: 18 * FT_PER_M,
+		lengthFt: 150 * FT_PER_M,
+		headlandFt: 18 * FT_PER_M
+	}
+} as const satisfies Record<UnitSystem, object>;
 
 /** Of each unit of length in a foot. */
 export function perFoot(units: UnitSystem): number {
@@ -61,8 +70,8 @@ export function typedFromPreset(
 	const factors = preset.factors.map((factor) => factorIn(factor, units));
 	// The treatment that is usual stays where it stood among the treatments.
 	const usual = treatmentNames({ factors })[treatmentNames(preset).indexOf(preset.usual)]!;
-	const lengthFt = fullLength ? {} : { lengthFt: USUAL.lengthFt };
-	const plan = { name, question, design, blocks, factors, usual, cvPercent, headingDegrees, seed, ...USUAL };
+	const lengthFt = fullLength ? {} : { lengthFt: USUAL[units].lengthFt };
+	const plan = { name, question, design, blocks, factors, usual, cvPercent, headingDegrees, seed, ...USUAL[units] };
 	return typedFromPlan({ ...plan, ...(wholePlot === undefined ? {} : { wholePlot }), ...lengthFt }, units, fullLength);
 }
 

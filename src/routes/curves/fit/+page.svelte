@@ -139,7 +139,13 @@
 		{@const { answer } = trial}
 		<FitTable {answer} observations={fitted.observations} {crop} />
 		{#if answer.best}
-			<CurveForm {answer} observations={fitted.observations} ratio={fitted.ratio} {crop} />
+			<CurveForm
+				{answer}
+				observations={fitted.observations}
+				ratio={fitted.ratio}
+				{crop}
+				source={data.from?.source ?? ''}
+			/>
 		{/if}
 	{/if}
 

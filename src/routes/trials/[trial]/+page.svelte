@@ -122,6 +122,12 @@
 					<Button size="small" kind="ghost" onclick={() => (pricing = true)}>Enter price and costs for returns</Button>
 				{/if}
 			</div>
+			{#if data.became.length > 0}
+				<p class="small">
+					Became
+					{#each data.became as { text, href }, at (href + text)}{at > 0 ? ', ' : ''}<a {href}>{text}</a>{/each}.
+				</p>
+			{/if}
 		{:else}
 			<p class="verdict">Laid out; {yields.reason}.</p>
 			<p class="soft">{yields.remedy}</p>

@@ -12,6 +12,7 @@ import { listFieldSamples } from '../../stores/fields';
 import { findFieldYear } from '../../stores/field-years';
 import { listTrials, type BookTrial } from '../../stores/trials';
 import { plantingDateOf } from '../field-request';
+import { sourceName } from './became-of-trial';
 import { triedNutrient } from './trial-ground';
 import { termsOfTrial } from './trial-terms';
 
@@ -52,7 +53,7 @@ export function sitesOfTrials(desk: Desk): { sets: SitesOfTrials[]; left: string
 		if (nutrient === undefined || !isOneOf(keysOf(CALIBRATED_ANALYTE), nutrient)) return [];
 		const found = sitesOf(desk, trial, nutrient);
 		if (typeof found !== 'string') return found;
-		left.push(`${nameOf(trial)}: ${found}`);
+		left.push(`${sourceName(trial)}: ${found}`);
 		return [];
 	});
 	const byTest = new Map<string, Site[]>();
@@ -75,7 +76,7 @@ function sitesOf(desk: Desk, trial: BookTrial, nutrient: Nutrient): Site[] | str
 	if (!sample) return `no sample of the field from before ${longDate(planted)}`;
 	const tests = testsOf(sample.report, nutrient);
 	if (tests.length === 0) return `its sample gives no ${CALIBRATED_ANALYTE[nutrient]}`;
-	return tests.map((test) => ({ ...means, ...test, crop: goal.crop, nutrient, name: nameOf(trial) }));
+	return tests.map((test) => ({ ...means, ...test, crop: goal.crop, nutrient, name: sourceName(trial) }));
 }
 
 function testsOf(report: Sample, nutrient: Nutrient): { method: LabMethod; soilTest: number }[] {
@@ -103,5 +104,3 @@ function setOf({ library }: Desk, sites: readonly Site[]): SitesOfTrials {
 		table: [HEADING, ...lines].join('\n')
 	};
 }
-
-const nameOf = ({ plan, field, year }: BookTrial): string => `${field} ${year}, ${plan.name}`;

@@ -1,5 +1,6 @@
 import type { Observation } from '../../../../core/schema-types';
 import type { Desk } from '../../desk';
+import { sourceName } from '../../field/trials/became-of-trial';
 import { ratesOfTrial } from '../../field/trials/rates-of-trial';
 import { termsOfTrial } from '../../field/trials/trial-terms';
 import { findFieldYear } from '../../stores/field-years';
@@ -22,9 +23,10 @@ export function fitPage(desk: Desk, asked: URLSearchParams) {
 	};
 }
 
-function plotsOf(desk: Desk, trial: BookTrial): { crop: string; observations: Observation[] } {
+function plotsOf(desk: Desk, trial: BookTrial): { crop: string; observations: Observation[]; source: string } {
 	return {
 		crop: findFieldYear(desk.book, trial.fieldId, trial.year)?.crop ?? 'corn-grain',
+		source: sourceName(trial),
 		observations: ratesOfTrial(trial, termsOfTrial(desk, trial).standardMoisturePercent)
 	};
 }

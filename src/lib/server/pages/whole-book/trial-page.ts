@@ -8,6 +8,7 @@ import { MEASURES } from '../../../../core/trials/plots/measures';
 import { readTrial } from '../../../../core/trials/reading/read-trial';
 import type { LayerQuantity } from '../../../../core/schema-types';
 import type { Desk } from '../../desk';
+import { becameOfTrial } from '../../field/trials/became-of-trial';
 import { groundOfTrial, triedNutrient } from '../../field/trials/trial-ground';
 import { productsForTrial } from '../../field/trials/trial-prescription';
 import { termsOfTrial } from '../../field/trials/trial-terms';
@@ -32,6 +33,7 @@ export function trialPage(desk: Desk, trial: BookTrial) {
 			.map(({ id, name }) => ({ id, name }));
 	return {
 		title: plan.name,
+		became: becameOfTrial(book, trial),
 		trial,
 		boundary: boundaryOf(fieldYear.field),
 		units: fieldYear.field.units,

@@ -14,11 +14,13 @@
 		/** Price of nitrogen over price of the crop at which the interval was made. */
 		ratio: number;
 		crop: { id: ResponseCurve['crop'] };
+		/** Where the plots come from, where it is known. */
+		source: string;
 	}
-	const { answer, observations, ratio, crop }: Props = $props();
+	const { answer, observations, ratio, crop, source }: Props = $props();
 
 	let model = $state<string>(untrack(() => answer.best ?? ''));
-	let fields = $state(emptyGround());
+	let fields = $state(untrack(() => ({ ...emptyGround(), source })));
 	let simulated = $state(false);
 	let problem = $state('');
 
