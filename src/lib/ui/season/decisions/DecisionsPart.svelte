@@ -165,4 +165,8 @@
 		gap: 0.8rem;
 		margin-top: 0.6rem;
 	}
+	/* What is looked at is read whole. */
+	form .fields {
+		grid-template-columns: repeat(auto-fill, minmax(15.5rem, 1fr));
+	}
 </style>
