@@ -11,13 +11,14 @@ export interface App {
 	post: (path: string, body: unknown, method?: string) => Promise<Response>;
 }
 
-/** Every test has a server and a demo book of its own, and fails on any request that leaves the machine. */
+/** Every test has a server and a demo book of its own, and fails on any request that leaves the machine and on any error of a page. */
 export const test = base.extend<{ app: App; demo: boolean }>({
 	demo: [true, { option: true }],
 	app: async ({ demo, page }, use) => {
 		const book = bookFolder();
 		const server = await startServer(book.file, demo ? { COSECHA_DEMO: 'demo/district.json' } : {});
 		const outside = watchRequests(page, server.origin);
+		const errors = watchErrors(page);
 		const fieldId = async (name: string) => {
 			const response = await fetch(`${server.origin}/api/fields?find=${encodeURIComponent(name)}`);
 			const [field] = (await response.json()) as { id: string }[];
@@ -42,6 +43,7 @@ export const test = base.extend<{ app: App; demo: boolean }>({
 		await server.stop();
 		book.remove();
 		expect(outside, 'requests that leave the machine').toEqual([]);
+		expect(errors, 'errors of pages').toEqual([]);
 	}
 });
 
@@ -50,6 +52,13 @@ export { expect };
 /** Waits until the page answers to its buttons: until then a press would be lost. */
 export async function hydrated(page: Page): Promise<void> {
 	await page.locator('body[data-ready]').waitFor({ state: 'attached' });
+}
+
+/** A chart that cannot be drawn, say, leaves an empty space that no text betrays. */
+function watchErrors(page: Page): string[] {
+	const errors: string[] = [];
+	page.context().on('weberror', (event) => errors.push(event.error().stack ?? event.error().message));
+	return errors;
 }
 
 function watchRequests(page: Page, origin: string): string[] {

@@ -29,8 +29,8 @@ async function tryGuide(text: string, id: number): Promise<void> {
 	const own = rules[0]!.pack;
 	const others = open.guides.filter((guide) => guide.id !== own.id);
 	const knownBefore = open.guides.find((guide) => guide.id === own.id || `my-${guide.id}` === own.id);
-	const before = knownBefore && (await run(id, { packs: compilePacks([knownBefore], ruleKinds), crops: open.crops }));
-	const after = await run(id, { packs: { packs: [...others, own], rules }, crops: open.crops });
+	const before = knownBefore && (await run(id, { ...open, packs: compilePacks([knownBefore], ruleKinds) }));
+	const after = await run(id, { ...open, packs: { packs: [...others, own], rules } });
 	if (!after || id !== newest) return;
 	const { fields } = open;
 	const moved = movedRates(rules, before, after, fields.length).map(({ row, ...rate }) => {

@@ -129,6 +129,7 @@ describe('the worker of guides', () => {
 		year: 2027,
 		today: '2026-11-20',
 		crops: library.crops,
+		coverCrops: library.coverCrops,
 		guides: [library.packs.packs.find(({ id }) => id === 'tri-state-1995')!],
 		fields: [{ id: 'f', name: 'Kingfisher Bend', grower: 'Tarrow', request: cornRequest() }]
 	});

@@ -11,6 +11,7 @@ import application from '../../../schemas/application.schema.json';
 import answers from '../../../schemas/answers.schema.json';
 import block from '../../../schemas/block.schema.json';
 import book from '../../../schemas/book.schema.json';
+import coverCrops from '../../../schemas/cover-crops.schema.json';
 import crops from '../../../schemas/crops.schema.json';
 import figure from '../../../schemas/figure.schema.json';
 import pack from '../../../schemas/pack.schema.json';
@@ -57,6 +58,7 @@ export const SCHEMAS: readonly { $id: string }[] = [
 	block,
 	figure,
 	sample,
+	coverCrops,
 	crops,
 	products,
 	schedules,

@@ -13,6 +13,7 @@ import { InputError } from '../check/problem';
 import type {
 	AdviseAnswer,
 	AdviseRequest,
+	CoverCropFacts,
 	Crop,
 	LeafRanges,
 	Outlook,
@@ -27,6 +28,7 @@ import { inputReaders } from './input-readers';
 import { limingOf } from './lime/liming';
 import { outlookOf, rotationOf } from './outlook/six-year-outlook';
 import { bothYears } from './phosphorus-potassium/both-years';
+import { coverNitrogen } from './nitrogen/cover-nitrogen';
 import { nitrogenAccount } from './nitrogen/nitrogen-account';
 import { nitrogenParts } from './nitrogen/nitrogen-parts';
 import { checkCurve } from './nitrogen/check-curve';
@@ -39,6 +41,8 @@ import { isByTheYear, isTwoYear, secondRates, secondSite } from './second-crop/s
 export interface Knowledge {
 	packs: PackSet;
 	crops: readonly Crop[];
+	/** By which the nitrogen of a cover crop is judged. */
+	coverCrops: CoverCropFacts;
 	/** What leaf tests are read against; left out where rates alone are asked. */
 	leafRanges?: readonly LeafRanges[];
 	/** What irrigation water is read against; left out likewise. */
@@ -71,7 +75,7 @@ export const RATE_NUTRIENTS: readonly RateNutrient[] = [
  */
 export function advise(request: AdviseRequest, knowledge: Knowledge, today: string): AdviseAnswer {
 	request.responseCurves?.forEach((curve, at) => checkCurve(curve, `/responseCurves/${at}`));
-	const site = siteOf(request, knowledge.crops, today);
+	const site = siteOf(request, knowledge, today);
 	const reading = new SiteReading(site, inputReaders);
 	const wanted = wantedRules(request, knowledge.packs);
 	const prices = request.prices ?? {};
@@ -141,7 +145,12 @@ export function cropOf(id: string, crops: readonly Crop[], path: string): Crop {
 }
 
 /** The request as the rules see it. */
-export function siteOf(request: AdviseRequest, crops: readonly Crop[], today: string): Site {
+export function siteOf(
+	request: AdviseRequest,
+	{ crops, coverCrops }: Pick<Knowledge, 'crops' | 'coverCrops'>,
+	today: string
+): Site {
+	const cover = request.nitrogen?.legumeCover;
 	const crop = cropOf(request.crop.id, crops, '/crop/id');
 	checkGoal(crop, request.crop.yieldGoal, '/crop/yieldGoal');
 	checkArea(request.field);
@@ -157,6 +166,7 @@ export function siteOf(request: AdviseRequest, crops: readonly Crop[], today: st
 		nitrogenRate: request.nitrogenRate,
 		prices: { grain: request.prices?.grain, nitrogen: request.prices?.nitrogen },
 		nitrogen: request.nitrogen ?? {},
+		coverNitrogen: cover && coverNitrogen(cover, coverCrops),
 		irrigation: request.irrigation,
 		programme: request.programme,
 		inSeason: request.inSeason ?? {},

@@ -15,7 +15,7 @@ const guide = () => structuredClone(library.packs.packs.find(({ id }) => id === 
 
 function run(pack: PackDocument): { rules: ReturnType<typeof compilePacks>['rules']; rates: ManyRates } {
 	const packs = compilePacks([pack], ruleKinds);
-	const steps = ratesOfMany(fields, fields.length, { packs, crops: library.crops }, '2026-11-20');
+	const steps = ratesOfMany(fields, fields.length, { ...library, packs }, '2026-11-20');
 	for (;;) {
 		const step = steps.next();
 		if (step.done) return { rules: packs.rules, rates: step.value };

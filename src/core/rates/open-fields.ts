@@ -1,4 +1,4 @@
-import type { AdviseRequest, Crop, PackDocument } from '../schema-types';
+import type { AdviseRequest, CoverCropFacts, Crop, PackDocument } from '../schema-types';
 
 /** A field with a goal and a sample in the planning year, and the request its rates come from. */
 export interface OpenField {
@@ -13,6 +13,7 @@ export interface OpenFields {
 	year: number;
 	today: string;
 	crops: readonly Crop[];
+	coverCrops: CoverCropFacts;
 	guides: PackDocument[];
 	fields: OpenField[];
 }

@@ -34,16 +34,17 @@ export interface Progress {
 export function* ratesOfMany(
 	requests: Iterable<AdviseRequest>,
 	total: number,
-	{ packs, crops }: Knowledge,
+	knowledge: Knowledge,
 	today: string,
 	step = 200
 ): Generator<Progress, ManyRates> {
+	const { packs } = knowledge;
 	const rules = packs.rules.filter(isRateRule);
 	const rates = new Float64Array(total * rules.length);
 	const findings: Record<string, number> = {};
 	let done = 0;
 	for (const request of requests) {
-		const site = siteOf(request, crops, today);
+		const site = siteOf(request, knowledge, today);
 		countFindings(site, packs, findings);
 		const reading = new SiteReading(site, inputReaders);
 		for (let column = 0; column < rules.length; column++) {

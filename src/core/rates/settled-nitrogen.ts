@@ -14,13 +14,13 @@ import { rateOf } from './rate';
 export function settledNitrogen(
 	choice: Choice,
 	request: AdviseRequest,
-	{ packs, crops }: Knowledge,
+	knowledge: Knowledge,
 	today: string
 ): number | undefined {
 	if (choice.ownRate !== undefined) return choice.ownRate;
-	const compiled = rulesFor(request, packs).find(({ method }) => method === choice.method);
+	const compiled = rulesFor(request, knowledge.packs).find(({ method }) => method === choice.method);
 	if (!compiled) return undefined;
-	const reading = new SiteReading(siteOf(request, crops, today), inputReaders);
+	const reading = new SiteReading(siteOf(request, knowledge, today), inputReaders);
 	const rate = rateOf(compiled, 'N', reading, request.prices ?? {}, request.units);
 	return chosenRate(choice, [{ ...rate, ...nitrogenParts(compiled, reading, request.units) }])?.rate.value;
 }

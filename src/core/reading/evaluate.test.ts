@@ -17,7 +17,7 @@ import { readResult } from './soil/read-result';
 const TODAY = '2026-11-20';
 const rules = library.packs.rules.filter(isRateRule);
 const ruleOf = (method: string) => rules.find((rule) => rule.method === method)!;
-const readingOf = (request: AdviseRequest) => new SiteReading(siteOf(request, library.crops, TODAY), inputReaders);
+const readingOf = (request: AdviseRequest) => new SiteReading(siteOf(request, library, TODAY), inputReaders);
 
 /** As it lies in memory that nobody may write to. */
 function frozen<T>(value: T): T {
@@ -162,7 +162,7 @@ describe('the parts of a site', () => {
 	});
 
 	it('an input that no reader knows is said to be unknown', () => {
-		const reading = new SiteReading(siteOf(cornRequest(), library.crops, TODAY), siteInputs);
+		const reading = new SiteReading(siteOf(cornRequest(), library, TODAY), siteInputs);
 		expect(applyRule(ruleOf('tri-state-1995/nitrogen'), reading)).toMatchObject({
 			applies: false,
 			reason: 'credits is not known here'

@@ -139,7 +139,7 @@ describe('nitrate', () => {
 
 describe('the response curve', () => {
 	it('rises from nothing to full, with the soil on it', () => {
-		const curve = readResponseCurve(siteOf(cornRequest(), library.crops, '2026-11-20'), library.packs, 'P');
+		const curve = readResponseCurve(siteOf(cornRequest(), library, '2026-11-20'), library.packs, 'P');
 		expect(curve.soilTest?.value).toBe(10);
 		expect(curve.criticalLevel?.value).toBe(15);
 		expect(curve.points[0]).toEqual([0, 0]);
@@ -149,7 +149,7 @@ describe('the response curve', () => {
 	});
 	it('does not apply to a crop without a critical level', () => {
 		const request = { ...cornRequest(), crop: { id: 'flax' as const, yieldGoal: 25 } };
-		const curve = readResponseCurve(siteOf(request, library.crops, '2026-11-20'), library.packs, 'P');
+		const curve = readResponseCurve(siteOf(request, library, '2026-11-20'), library.packs, 'P');
 		expect(curve).toMatchObject({ here: { applies: false }, points: [] });
 	});
 });

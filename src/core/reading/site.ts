@@ -1,3 +1,4 @@
+import type { Answer } from '../figure/figure';
 import type {
 	AdviseRequest,
 	Block,
@@ -27,6 +28,8 @@ export interface Site {
 	prices: { grain: number | undefined; nitrogen: number | undefined };
 	/** What the adviser wants of nitrogen, and what else brings some. */
 	nitrogen: NitrogenTerms;
+	/** What a cover crop of legumes leaves for the crop; undefined where there was none. */
+	coverNitrogen: Answer | undefined;
 	/** Undefined where no water is put on, or none is known of. */
 	irrigation: FieldIrrigation | undefined;
 	/** Nitrogen passes planned or applied; undefined where no programme is known. */

@@ -56,7 +56,7 @@ const own: PackDocument = {
 
 const packs = compilePacks([...library.packs.packs, own], ruleKinds);
 const lime = (change: Parameters<typeof cornRequestWith>[0], more: object = {}) =>
-	advise({ ...cornRequestWith(change), ...more }, { packs, crops: library.crops }, '2026-11-20').rates.find(
+	advise({ ...cornRequestWith(change), ...more }, { ...library, packs }, '2026-11-20').rates.find(
 		({ method }) => method === 'own-lime/lime'
 	)!;
 
@@ -89,7 +89,7 @@ describe('a lime table of the adviser’s own', () => {
 		const { kind, parametersFor } = packs.rules.find(({ method }) => method === 'own-lime/lime')!;
 		const parameters = parametersFor(undefined);
 		expect(kind.needs(parameters)).toEqual(['soilPh', 'bufferPh', 'limeDepthIn', 'effectiveFraction']);
-		const answer = advise(cornRequest(), { packs, crops: library.crops }, '2026-11-20').rates.find(
+		const answer = advise(cornRequest(), { ...library, packs }, '2026-11-20').rates.find(
 			({ method }) => method === 'own-lime/lime'
 		)!;
 		expect(answer.worksheet.applies && answer.worksheet.value).toBeCloseTo(answer.rate!, 9);

@@ -144,11 +144,11 @@ describe('the material', () => {
 	it('is dolomitic where magnesium is short, calcitic where it is plenty', () => {
 		const kind = (Mg: number) => {
 			const request = cornRequestWith({ Mg: { value: Mg, unit: 'ppm' } });
-			return limeKind(siteOf(request, library.crops, '2026-11-20')).take;
+			return limeKind(siteOf(request, library, '2026-11-20')).take;
 		};
 		// CEC 16: one percent is 19.44 ppm of Mg.
 		expect([kind(190), kind(200), kind(380), kind(400)]).toEqual(['dolomitic', 'either', 'either', 'calcitic']);
-		expect(limeKind(siteOf(cornRequest(), library.crops, '2026-11-20')).why).toContain('not known');
+		expect(limeKind(siteOf(cornRequest(), library, '2026-11-20')).why).toContain('not known');
 	});
 });
 

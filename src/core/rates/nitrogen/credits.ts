@@ -28,6 +28,7 @@ export const creditParameters = {
 			exclusiveMinimum: 0,
 			description: 'sulfate-S from the surface to this depth counts in full'
 		},
+		legumeCover: { type: 'boolean', description: 'what a cover crop of legumes leaves, by its stand' },
 		manure: { type: 'boolean', description: 'what manure of this and earlier years makes available' },
 		irrigationNitrate: { type: 'boolean', description: 'nitrate in the water of irrigation' },
 		irrigationSulfate: { type: 'boolean', description: 'sulfur of the sulfate in the water of irrigation' },
@@ -75,6 +76,9 @@ export function readCredits(site: Site, compiled: CompiledRule): Answer {
 		if (!line.applies) return line;
 		lines.push(line);
 	}
+	const cover = allowed.legumeCover ? site.coverNitrogen : undefined;
+	if (cover?.applies) lines.push(cover);
+	else if (cover) cautions.push(`The legume cover crop is not credited: ${cover.reason}.`);
 	lines.push(...broughtAlong(site, allowed));
 	return figure({
 		label: 'credits',

@@ -52,6 +52,7 @@ const parameters = {
 			...creditParameters,
 			properties: {
 				previousCrop: creditParameters.properties.previousCrop,
+				legumeCover: creditParameters.properties.legumeCover,
 				manure: creditParameters.properties.manure,
 				irrigationNitrate: creditParameters.properties.irrigationNitrate,
 				starter: creditParameters.properties.starter

@@ -8,7 +8,7 @@ import { cationExchangeCapacity } from '../soil/cec';
 import { readReport } from './read-report';
 
 function findings(request: AdviseRequest): Finding[] {
-	const site = siteOf(request, library.crops, '2026-11-20');
+	const site = siteOf(request, library, '2026-11-20');
 	return readReport({ site, cec: cationExchangeCapacity(site.soil), packs: library.packs });
 }
 const codes = (request: AdviseRequest) => findings(request).map(({ code }) => code);

@@ -1,6 +1,6 @@
 import type { SeasonModel } from '../../schema-types';
 import { layerOf, type Cohort } from './dressing';
-import { denitrifiedPercent, nitrificationAgainst16 } from './rates-by-temperature';
+import { byQ10, denitrifiedPercent, nitrificationAgainst16 } from './rates-by-temperature';
 import { isSaturated, LAYERS, type SoilWater } from './soil-water';
 
 /** Drainage carries the nitrate of its layer at its concentration. Returns what left the lowest layer, kg N/ha. */
@@ -80,6 +80,19 @@ export function coverDay(
 		cover.held -= back;
 		ammonium[0]! += back;
 	}
+}
+
+/** What killed legumes give on a day of what they have left to give, kg N/ha: by warmth, none at or below freezing. */
+export function legumeDay(
+	legumes: { killedOn: number; gives: number },
+	day: number,
+	soilC: number,
+	{ legumeCover: { halfInDaysAt20, q10 } }: SeasonModel
+): number {
+	if (day < legumes.killedOn) return 0;
+	const given = legumes.gives * (1 - 0.5 ** byQ10(1 / halfInDaysAt20, q10, soilC));
+	legumes.gives -= given;
+	return given;
 }
 
 /** What a day takes of the nitrate in saturated layers, kg N/ha. */

@@ -135,9 +135,11 @@ export function seasonDates(
 	knowledge: SeasonKnowledge
 ): { start: string; planting: string; harvest: string } {
 	const { planting, harvest } = cropGrowth(request, knowledge);
-	const first = carrying(request, knowledge, planting)
-		.map(({ pass }) => pass.date)
-		.reduce((a, b) => (b < a ? b : a), planting);
+	const killedOn = request.soil.legumeCover?.killedOn;
+	const first = [
+		...carrying(request, knowledge, planting).map(({ pass }) => pass.date),
+		...(killedOn !== undefined && isInSeason(killedOn, planting) ? [killedOn] : [])
+	].reduce((a, b) => (b < a ? b : a), planting);
 	return {
 		start: request.weather?.[0]?.date ?? shiftDate(first, -RUN_IN_DAYS),
 		planting,
@@ -182,10 +184,11 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 		residue: facts.residue ?? false,
 		nitrate: spread(pounds('nitrateLbAc', 'nitrate-N at the start'), NITRATE_BY_LAYER),
 		ammonium: spread(pounds('ammoniumLbAc', 'ammonium-N at the start'), AMMONIUM_BY_LAYER),
-		coverKilledOn:
-			facts.coverKilledOn === undefined
-				? undefined
-				: differenceInCalendarDays(parseISO(facts.coverKilledOn), parseISO(start))
+		coverKilledOn: facts.coverKilledOn === undefined ? undefined : daysBetween(start, facts.coverKilledOn),
+		legumeCover: facts.legumeCover && {
+			killedOn: daysBetween(start, facts.legumeCover.killedOn),
+			gives: facts.legumeCover.nitrogenLbAc * KG_HA_PER_LB_AC
+		}
 	};
 	const dayOf = (date: string) =>
 		Math.min(weather.length - 1, Math.max(0, (Date.parse(date) - Date.parse(start)) / DAY_MS));

@@ -1,7 +1,7 @@
 import type { HeldWater, SeasonModel } from '../../schema-types';
 import { layerOf, startCohort, type Cohort, type Dressing } from './dressing';
 import { referenceEvaporation } from './evaporation';
-import { addNitrate, carryNitrateDown, coverDay, denitrify, nitrifyCohort, takeUp } from './nitrogen-moves';
+import { addNitrate, carryNitrateDown, coverDay, denitrify, legumeDay, nitrifyCohort, takeUp } from './nitrogen-moves';
 import { byQ10, nitrificationAgainst16 } from './rates-by-temperature';
 import { emptyRun, TOTALS, type SeasonRun } from './season-run';
 import { isSaturated, LAYER_CM, LAYERS, moistureShare, soilWaterAtCapacity, waterDay } from './soil-water';
@@ -28,6 +28,8 @@ export interface SeasonSoil extends SurfaceSoil {
 	ammonium: readonly [number, number, number];
 	/** A cereal cover crop is killed on this day of the run; undefined where there is none. */
 	coverKilledOn: number | undefined;
+	/** A cover crop of legumes, killed on this day of the run, kg N/ha that it gives; undefined where there is none. */
+	legumeCover: { killedOn: number; gives: number } | undefined;
 }
 
 /** What grows: nitrogen taken up by a day of the run without want, kg N/ha. */
@@ -72,6 +74,7 @@ export function simulateSeason(
 	const apart = new Float64Array(LAYERS);
 	const reachedOn = Math.max(0, ...dressings.map((dressing) => dressing.reachedOn ?? 0));
 	const cover = { held: 0 };
+	const legumes = { killedOn: Infinity, gives: 0, ...soil.legumeCover };
 	const totals = {
 		wanted: 0,
 		takenUp: 0,
@@ -125,6 +128,9 @@ export function simulateSeason(
 			moistureShare(water, 0);
 		ammonium[0]! += given;
 		totals.mineralised += given;
+		const released = legumeDay(legumes, day, soilC, model);
+		ammonium[0]! += released;
+		totals.mineralised += released;
 		if (soil.coverKilledOn !== undefined) coverDay(cover, day - soil.coverKilledOn, nitrate, ammonium, model);
 
 		totals.denitrified += denitrify(nitrate, water, soilC, model);

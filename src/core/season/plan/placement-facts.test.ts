@@ -72,7 +72,8 @@ describe('what a placement means', () => {
 				residue: false,
 				nitrate: [10, 5, 5] as const,
 				ammonium: [5, 2, 2] as const,
-				coverKilledOn: undefined
+				coverKilledOn: undefined,
+				legumeCover: undefined
 			};
 			const dressing = dressingOfPass(pass(placement, change), urea, 1)!;
 			return simulateSeason(dry, days, soil, undefined, [dressing], library.seasonModel).volatilised.at(-1)!;

@@ -188,7 +188,7 @@ describe('cells obey what fields obey', () => {
 /** The site of a request; undefined where the core refuses it. */
 function siteOrUndefined(request: AdviseRequest): Site | undefined {
 	try {
-		return siteOf(request, library.crops, TODAY);
+		return siteOf(request, library, TODAY);
 	} catch (error) {
 		if (error instanceof InputError) return undefined;
 		throw error;

@@ -33,7 +33,7 @@ export function linesOf(
 	names: readonly InputName[],
 	cells: CellValues,
 	region: Region,
-	{ crops }: Knowledge,
+	knowledge: Knowledge,
 	today: string
 ): InputLine[][] | 'bent' {
 	const differing = entriesOf(cells).map(([key, values]) => {
@@ -44,7 +44,7 @@ export function linesOf(
 	});
 	const { middle } = region;
 	const inputsAt = (change: Partial<Record<Differs, number>>) => {
-		const site = siteOf(atValues(request, { ...middle, ...change }), crops, today);
+		const site = siteOf(atValues(request, { ...middle, ...change }), knowledge, today);
 		const parts = partsOf(compiled, new SiteReading(site, inputReaders));
 		if (!Array.isArray(parts)) return [];
 		return parts.map(({ reading }) => names.map((name) => numberOf(reading.input(name, compiled))));
@@ -101,11 +101,11 @@ export function isRefused(
 	request: AdviseRequest,
 	compiled: CompiledRule,
 	{ middle }: Region,
-	{ crops }: Knowledge,
+	knowledge: Knowledge,
 	today: string
 ): boolean {
 	try {
-		const site = siteOf(atValues(request, middle), crops, today);
+		const site = siteOf(atValues(request, middle), knowledge, today);
 		return !Array.isArray(partsOf(compiled, new SiteReading(site, inputReaders)));
 	} catch (error) {
 		if (error instanceof InputError) return true;

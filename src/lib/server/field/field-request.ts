@@ -181,7 +181,7 @@ function requestOf(records: Records, library: Library, today: string): AdviseReq
 		nextCrop:
 			goal.next_crop && goal.next_yield_goal ? { id: goal.next_crop, yieldGoal: goal.next_yield_goal } : undefined,
 		secondCrop: second && { id: second.id, yieldGoal: second.yieldGoal },
-		nitrogen: termsWithWhatIsLeft(records, products),
+		nitrogen: termsWithWhatIsLeft(records, library),
 		irrigation,
 		inSeason: Object.keys(tests).length > 0 ? tests : undefined,
 		asOf: today
@@ -190,20 +190,20 @@ function requestOf(records: Records, library: Library, today: string): AdviseReq
 
 /**
  * The terms of nitrogen, with what is left of years before by this book: what manure still gives, and the day on which the catch crop of
- * the year before ends. What the adviser typed in stands.
+ * the year before ends, a cereal or legumes. What the adviser typed in stands.
  * @returns undefined where there is neither
  */
 function termsWithWhatIsLeft(
 	{ goal: { nitrogen }, earlier, catchBefore }: Records,
-	products: readonly Product[]
+	{ products, seasonModel }: Library
 ): NitrogenTerms | undefined {
 	const typed = nitrogen === null ? undefined : fromJson<NitrogenTerms>(nitrogen);
 	const earlierManureN = nitrogenOfEarlierManure(earlier, products);
-	const left = {
-		...(earlierManureN === 0 ? {} : { earlierManureN }),
-		...(catchBefore ? { coverKilledOn: catchBefore.endedOn } : {})
-	};
-	return typed || Object.keys(left).length > 0 ? { ...left, ...typed } : undefined;
+	const killedOn = catchBefore?.endedOn;
+	const legume = seasonModel.catchCrops.find(({ id }) => id === catchBefore?.crop)?.legume ?? false;
+	const cover = legume ? { legumeCover: { killedOn, ...typed?.legumeCover } } : { coverKilledOn: killedOn };
+	const left = { ...(earlierManureN === 0 ? {} : { earlierManureN }), ...(catchBefore ? cover : {}) };
+	return typed || Object.keys(left).length > 0 ? { ...left, ...typed, ...(legume ? cover : {}) } : undefined;
 }
 
 /** Nitrogen that manure of earlier years still gives, lb/ac. */

@@ -100,7 +100,7 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	const choices = [...records.choices].sort((a, b) => order.indexOf(a.nutrient) - order.indexOf(b.nutrient));
 	const request = fieldRequest(library, records, today);
 	const answer = advise(request, library, today);
-	const site = siteOf(request, library.crops, today);
+	const site = siteOf(request, library, today);
 	const settled = choices.map((choice) => chosenRate(choice, answer.rates));
 	const chosen = settled.filter((one) => one !== undefined);
 	const context = planContext(library, records, site, answer, chosen, today);

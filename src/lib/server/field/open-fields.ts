@@ -14,6 +14,7 @@ export function openFields({ book: db, library, today }: Desk): OpenFields {
 		const request = requestFor(db, library, id, year, today, curves);
 		return request ? [{ id, name, grower, request }] : [];
 	});
+	const { crops, coverCrops } = library;
 	const guides = library.packs.packs.filter(({ id }) => inUse.has(id));
-	return { year, today, crops: library.crops, guides, fields };
+	return { year, today, crops, coverCrops, guides, fields };
 }

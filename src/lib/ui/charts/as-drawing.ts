@@ -1,8 +1,6 @@
-import { ScatterChart } from 'echarts/charts';
 import { use } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 
-// Points stand only in charts that do not move.
-use([ScatterChart, SVGRenderer]);
+use([SVGRenderer]);
 
 export { init } from './echarts';

@@ -1,7 +1,7 @@
-import { BarChart, LineChart } from 'echarts/charts';
+import { BarChart, LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent } from 'echarts/components';
 import { use } from 'echarts/core';
 
-use([BarChart, LineChart, GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent]);
+use([BarChart, LineChart, ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent]);
 
 export { init } from 'echarts/core';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { keptAmount, keptNumber, typedAmount } from './typed-amount';
+import { keptAmount, keptNumber, keptNumbers, typedAmount, typedAmounts } from './typed-amount';
 
 describe('an amount in a form, in the reader’s units', () => {
 	it('is typed in hectares and kept in acres', () => {
@@ -30,5 +30,17 @@ describe('an amount in a form, in the reader’s units', () => {
 		expect(keptNumber('10', 61.5, area, 'ac', 'metric')).toBeCloseTo(24.7105, 4);
 		expect(keptNumber('', 61.5, area, 'ac', 'metric')).toBeUndefined();
 		expect(keptNumber(typedAmount(61.512345, 'ac', 'metric'), 61.512345, area, 'ac', 'metric')).toBe(61.512345);
+	});
+
+	it('several under names of a schema: what is empty is left out, the first that is none is told', () => {
+		const facts = {
+			area: { label: 'Area', above: 0, most: 100, unit: 'ac' },
+			share: { label: 'Share', least: 0, most: 100, unit: '%' }
+		};
+		const shown = typedAmounts({ area: 61.5 }, facts, 'metric');
+		expect(shown).toEqual({ area: '24.888', share: '' });
+		expect(keptNumbers(shown, { area: 61.5 }, facts, 'metric')).toEqual({ area: 61.5 });
+		expect(keptNumbers({ area: '', share: '40' }, { area: 61.5 }, facts, 'metric')).toEqual({ share: 40 });
+		expect(keptNumbers({ area: '1', share: 'x' }, {}, facts, 'us')).toContain('Share “x” must be');
 	});
 });

@@ -1,3 +1,4 @@
+import { keysOf } from '$core/check/typed-object';
 import { tidy } from '$core/units/display';
 import { valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 import { factsIn, typedNumber, type NumberFacts } from './number-within';
@@ -40,4 +41,36 @@ export function keptNumber(
 ): number | string | undefined {
 	const typed = typedNumber(text, factsIn(facts, unit, units));
 	return typeof typed === 'number' ? keptAmount(text, before, unit, units) : typed;
+}
+
+/** Numbers under names of a schema, each with the US unit that it is kept in. */
+type Kept<Name extends string> = Readonly<Record<Name, NumberFacts & { unit: string }>>;
+
+/** Numbers that are kept, as they stand in a form; empty where there is none. */
+export function typedAmounts<Name extends string>(
+	kept: Readonly<Partial<Record<NoInfer<Name>, number>>>,
+	facts: Kept<Name>,
+	units: UnitSystem
+): Record<Name, string> {
+	const shown = keysOf(facts).map((name) => [name, typedAmount(kept[name], facts[name].unit, units)]);
+	return Object.fromEntries(shown) as Record<Name, string>;
+}
+
+/**
+ * What was typed under names of a schema, in the US units it is kept in.
+ * @returns without what was left empty; a sentence where one is no such number
+ */
+export function keptNumbers<Name extends string>(
+	typed: Readonly<Record<NoInfer<Name>, string>>,
+	kept: Readonly<Partial<Record<NoInfer<Name>, number>>>,
+	facts: Kept<Name>,
+	units: UnitSystem
+): Partial<Record<Name, number>> | string {
+	const numbers: Partial<Record<Name, number>> = {};
+	for (const name of keysOf(facts)) {
+		const value = keptNumber(typed[name], kept[name], facts[name], facts[name].unit, units);
+		if (typeof value === 'string') return value;
+		if (value !== undefined) numbers[name] = value;
+	}
+	return numbers;
 }

@@ -74,6 +74,26 @@ it('sown before the model’s harvest, or after a crop whose uptake is not known
 		reason: 'the season model does not know how soybean takes nitrogen up'
 	});
 });
+it('legumes after the harvest are next year’s legume cover, credited once their stand is known', async () => {
+	const { advice: before } = desk().fieldYear(at(2027));
+	await set({ ...rye, crop: 'legume-cover' });
+	const cover2027 = () => {
+		const { advice } = desk().fieldYear(at(2027));
+		const { soil } = seasonRequestOf(advice!, 'normal', 'us');
+		return { typed: advice!.site.nitrogen.legumeCover, soil };
+	};
+	expect(cover2027().typed).toEqual({ killedOn: '2027-04-20' });
+	expect([cover2027().soil.coverKilledOn, cover2027().soil.legumeCover]).toEqual([undefined, undefined]);
+	const legumeCover = { dryMatterLbAc: 3000, left: 'incorporated' };
+	await world.call('PUT /api/fields/{field}/{year}/nitrogen', at(2027), { legumeCover });
+	expect(cover2027().typed).toEqual({ killedOn: '2027-04-20', ...legumeCover });
+	// 3,000 lb x 3.5 % x 50 %.
+	expect(cover2027().soil.legumeCover).toEqual({
+		killedOn: '2027-04-20',
+		nitrogenLbAc: expect.closeTo(52.5, 9) as number
+	});
+	expect(before!.site.coverNitrogen).toBeUndefined();
+});
 it('the demo has rye after corn', () => {
 	field = listFields(world.book).find(({ name }) => name === 'Upper Saltlick')!.id;
 	expect(bookPage(desk(), at(2026)).catchCrop?.after.applies).toBe(true);

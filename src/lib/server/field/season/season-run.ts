@@ -25,7 +25,8 @@ export function seasonRequestOf(season: PlannedSeason, kind: YearKind, units: Un
 			organicMatterPercent: valueIfKnown(readOrganicMatter(site.soil)),
 			soilPh: valueIfKnown(readSoilPh(site.soil, 'water')),
 			nitrateLbAc: valueIfKnown(mineralNitrogen(site.soil)),
-			coverKilledOn: site.nitrogen.coverKilledOn
+			coverKilledOn: site.nitrogen.coverKilledOn,
+			legumeCover: legumeCoverOf(site)
 		}),
 		crop: withoutEmpty({
 			id: goal.crop,
@@ -39,4 +40,11 @@ export function seasonRequestOf(season: PlannedSeason, kind: YearKind, units: Un
 		...(site.irrigation ? { irrigation: site.irrigation } : {}),
 		passes: onTheirDays(passes)
 	};
+}
+
+/** What killed legumes give in the season; undefined where there are none, or the day or their nitrogen is not known. */
+function legumeCoverOf({ nitrogen, coverNitrogen }: Advice['site']): SeasonRequest['soil']['legumeCover'] {
+	const killedOn = nitrogen.legumeCover?.killedOn;
+	const nitrogenLbAc = coverNitrogen && valueIfKnown(coverNitrogen);
+	return killedOn === undefined || nitrogenLbAc === undefined ? undefined : { killedOn, nitrogenLbAc };
 }

@@ -1,14 +1,14 @@
 <!-- When most of the nitrogen goes on, and what else brings some: the credits that guides may take. -->
 <script lang="ts">
-	import { Button, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
+	import { Button, Checkbox, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import type { NitrogenTerms } from '$core/schema-types';
-	import { NitrogenTermsBounds } from '$core/schema-types/bounds';
+	import type { LegumeCover, NitrogenTerms } from '$core/schema-types';
+	import { LegumeCoverBounds, NitrogenTermsBounds } from '$core/schema-types/bounds';
 	import { keysOf } from '$core/check/typed-object';
 	import type { UnitSystem } from '$core/units/rate-units';
 	import NumberField from '../../forms/NumberField.svelte';
 	import { factsIn } from '../../forms/number-within';
-	import { keptNumber, typedAmount } from '../../forms/typed-amount';
+	import { keptNumbers, typedAmounts } from '../../forms/typed-amount';
 	import { save, type YearAddress } from '../../forms/call';
 	import DayField from '../../forms/days/DayField.svelte';
 
@@ -19,46 +19,46 @@
 	}
 	const { terms, address, units }: Props = $props();
 
-	/** In which unit of the book each is kept. */
-	const KEPT_IN = {
-		manureN: 'lb/ac',
-		earlierManureN: 'lb/ac',
-		starterN: 'lb/ac',
-		irrigationIn: 'in',
-		irrigationNitratePpm: 'ppm'
-	} as const;
-	type Key = keyof typeof KEPT_IN;
+	/** What its own field of the panel sets. */
+	const { toleranceDollars: _, ...brought } = NitrogenTermsBounds;
 
-	let timing = $state<string>(untrack(() => terms.timing ?? ''));
-	let fields = $state<Record<Key, string>>(untrack(start));
-	let coverKilledOn = $state(untrack(() => terms.coverKilledOn ?? ''));
+	const from = untrack(() => terms);
+	let timing = $state<string>(from.timing ?? '');
+	let fields = $state(untrack(() => typedAmounts(from, brought, units)));
+	let coverKilledOn = $state(from.coverKilledOn ?? '');
+	let legumes = $state(from.legumeCover !== undefined);
+	let legumesKilledOn = $state(from.legumeCover?.killedOn ?? '');
+	let left = $state<string>(from.legumeCover?.left ?? 'surface');
+	let inFlower = $state(from.legumeCover?.inFlower ?? false);
+	let stand = $state(untrack(() => typedAmounts(from.legumeCover ?? {}, LegumeCoverBounds, units)));
 	let problem = $state('');
-
-	function start(): Record<Key, string> {
-		const shown = (key: Key) => typedAmount(terms[key], KEPT_IN[key], units);
-		return {
-			manureN: shown('manureN'),
-			earlierManureN: shown('earlierManureN'),
-			starterN: shown('starterN'),
-			irrigationIn: shown('irrigationIn'),
-			irrigationNitratePpm: shown('irrigationNitratePpm')
-		};
-	}
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const next: NitrogenTerms = {
+		const numbers = keptNumbers(fields, terms, brought, units);
+		if (typeof numbers === 'string') return void (problem = numbers);
+		const cover = legumes ? coverTyped() : undefined;
+		if (typeof cover === 'string') return void (problem = cover);
+		problem = await save('PUT /api/fields/{field}/{year}/nitrogen', address, {
 			...(terms.objective ? { objective: terms.objective } : {}),
 			...(terms.toleranceDollars === undefined ? {} : { toleranceDollars: terms.toleranceDollars }),
 			...(coverKilledOn === '' ? {} : { coverKilledOn }),
-			...(timing === '' ? {} : { timing: timing as NonNullable<NitrogenTerms['timing']> })
+			...(cover ? { legumeCover: cover } : {}),
+			...(timing === '' ? {} : { timing: timing as NonNullable<NitrogenTerms['timing']> }),
+			...numbers
+		});
+	}
+
+	/** A sentence where a number of it is none. */
+	function coverTyped(): LegumeCover | string {
+		const numbers = keptNumbers(stand, terms.legumeCover ?? {}, LegumeCoverBounds, units);
+		if (typeof numbers === 'string') return numbers;
+		return {
+			left: left as NonNullable<LegumeCover['left']>,
+			...(legumesKilledOn === '' ? {} : { killedOn: legumesKilledOn }),
+			...(inFlower ? { inFlower } : {}),
+			...numbers
 		};
-		for (const key of keysOf(KEPT_IN)) {
-			const value = keptNumber(fields[key], terms[key], NitrogenTermsBounds[key], KEPT_IN[key], units);
-			if (typeof value === 'string') return void (problem = value);
-			if (value !== undefined) next[key] = value;
-		}
-		problem = await save('PUT /api/fields/{field}/{year}/nitrogen', address, next);
 	}
 </script>
 
@@ -70,11 +70,31 @@
 			<SelectItem value="spring" text="in spring" />
 			<SelectItem value="split" text="split, most in the crop" />
 		</Select>
-		{#each keysOf(KEPT_IN) as key (key)}
-			<NumberField facts={factsIn(NitrogenTermsBounds[key], KEPT_IN[key], units)} bind:text={fields[key]} />
+		{#each keysOf(brought) as key (key)}
+			<NumberField facts={factsIn(brought[key], brought[key].unit, units)} bind:text={fields[key]} />
 		{/each}
 		<DayField label="Cereal cover crop killed on" bind:date={coverKilledOn} />
 	</div>
+	<Checkbox labelText="A cover crop of legumes stands before this crop" bind:checked={legumes} />
+	{#if legumes}
+		<fieldset>
+			<legend class="small">Legume cover crop: weigh a clipped and dried sample, or give its height</legend>
+			<div class="fields">
+				{#each keysOf(LegumeCoverBounds) as key (key)}
+					<NumberField
+						facts={factsIn(LegumeCoverBounds[key], LegumeCoverBounds[key].unit, units)}
+						bind:text={stand[key]}
+					/>
+				{/each}
+				<DayField label="Legumes killed on" bind:date={legumesKilledOn} />
+				<Select size="sm" labelText="Then it is" bind:selected={left}>
+					<SelectItem value="surface" text="left on the surface" />
+					<SelectItem value="incorporated" text="worked in" />
+				</Select>
+				<Checkbox labelText="Killed in flower or later" bind:checked={inFlower} />
+			</div>
+		</fieldset>
+	{/if}
 	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	<div class="row">
 		<Button size="small" kind="tertiary" type="submit">Save these credits</Button>
@@ -86,6 +106,15 @@
 	form {
 		display: grid;
 		gap: 0.8rem;
+	}
+	fieldset {
+		min-width: 0;
+		margin: 0;
+		padding: 0;
+		border: 0;
+	}
+	legend {
+		margin-bottom: 0.5rem;
 	}
 	.row {
 		align-items: center;
