@@ -19,8 +19,8 @@
 	}
 	const { terms, address, units }: Props = $props();
 
-	/** What its own field of the panel sets. */
-	const { toleranceDollars: _, ...brought } = NitrogenTermsBounds;
+	const { manureN, earlierManureN, starterN, irrigationIn, irrigationNitratePpm } = NitrogenTermsBounds;
+	const brought = { manureN, earlierManureN, starterN, irrigationIn, irrigationNitratePpm };
 
 	const from = untrack(() => terms);
 	let timing = $state<string>(from.timing ?? '');
