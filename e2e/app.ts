@@ -57,7 +57,11 @@ export async function hydrated(page: Page): Promise<void> {
 /** A chart that cannot be drawn, say, leaves an empty space that no text betrays. */
 function watchErrors(page: Page): string[] {
 	const errors: string[] = [];
-	page.context().on('weberror', (event) => errors.push(event.error().stack ?? event.error().message));
+	page.context().on('weberror', (event) => {
+		const { message, stack } = event.error();
+		// What a page that was left broke off has neither words nor a place.
+		if (message !== '' || stack) errors.push(stack ?? message);
+	});
 	return errors;
 }
 

@@ -75,6 +75,7 @@ test('a copy shows what comes out and which rates move before it is saved, and k
 	await page.getByRole('button', { name: 'Save the guide' }).click();
 	await expect(page.getByRole('link', { name: '1.0.0' })).toBeVisible();
 	await expect(page.getByRole('link', { name: '1.0.1' })).toBeVisible();
+	await expect(page.getByText('N by goal').first()).toBeVisible();
 });
 
 test('a bad guide is refused with the line, and nothing is changed', async ({ page }) => {

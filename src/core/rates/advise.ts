@@ -81,7 +81,7 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 	const prices = request.prices ?? {};
 	const second = cropGoalOf(request, 'secondCrop', knowledge.crops);
 	const next = cropGoalOf(request, 'nextCrop', knowledge.crops);
-	const afterFirst = second && reading.of(secondSite(site, second.crop, second.yieldGoal));
+	const afterFirst = second && reading.of(secondSite(site, second.crop, second.yieldGoal, prices.secondGrain));
 	const after = afterFirst ?? (next && reading.of({ ...site, ...next }));
 	const rates = RATE_NUTRIENTS.flatMap((nutrient) =>
 		wanted

@@ -41,7 +41,7 @@ export interface SheetSource {
 	plantingDate: string;
 	previousCrop: string | undefined;
 	/** What is planted after the harvest in the same year. */
-	second?: { crop: Crop; yieldGoal: number } | undefined;
+	second?: { crop: Crop; yieldGoal: number; nitrogen: Chosen | undefined } | undefined;
 	/** Year of the life of a perennial's block. */
 	age?: number | undefined;
 	soilSource: string;
@@ -89,7 +89,10 @@ export function buildSheet(source: SheetSource): SheetContent {
 				: {})
 		},
 		soil: { source: source.soilSource, values: source.soilValues },
-		rates: chosen.map(({ nutrient, rate, by, why }) => ({ nutrient, rate, by, why })),
+		rates: [
+			...chosen.map(rateOf),
+			...(second?.nitrogen ? [{ ...rateOf(second.nitrogen), secondCrop: second.crop.name }] : [])
+		],
 		passes: passes.map((pass) => sheetPass(pass, source)),
 		loading: loadingOf(source),
 		totals: seasonTotals(passes, { products }),
@@ -103,6 +106,8 @@ export function buildSheet(source: SheetSource): SheetContent {
 		request
 	};
 }
+
+const rateOf = ({ nutrient, rate, by, why }: Chosen) => ({ nutrient, rate, by, why });
 
 /** Dollars of a pass for each acre of the field, from those for each acre that it goes on. */
 function costOverTheField(pass: Pass, costs: SheetSource['passCosts']): Answer {

@@ -1,3 +1,4 @@
+import { rateName } from './rate-name';
 import type { SheetContent } from '../schema-types';
 import { placementText } from '../season/plan/placement-text';
 import { formatQuantity } from '../units/display';
@@ -50,15 +51,15 @@ function rateChanges(before: SheetContent, after: SheetContent): string[] {
 	const amount = ({ rate }: SheetContent['rates'][number], { units }: SheetContent) =>
 		quantityText(inSystem(rate, units));
 	const changed = after.rates.flatMap((rate) => {
-		const old = before.rates.find(({ nutrient }) => nutrient === rate.nutrient);
-		if (!old) return [`Rate: ${rate.nutrient} ${amount(rate, after)} by ${rate.by}, open before.`];
+		const old = before.rates.find((one) => rateName(one) === rateName(rate));
+		if (!old) return [`Rate: ${rateName(rate)} ${amount(rate, after)} by ${rate.by}, open before.`];
 		const same = Math.abs(old.rate.value - rate.rate.value) < 1e-9 && old.by === rate.by;
 		if (same) return [];
 		const by = old.by === rate.by ? '' : ` by ${rate.by}, no longer ${old.by}`;
-		return [`Rate: ${rate.nutrient} ${amount(rate, after)}${by}, before ${amount(old, before)}.`];
+		return [`Rate: ${rateName(rate)} ${amount(rate, after)}${by}, before ${amount(old, before)}.`];
 	});
-	const gone = before.rates.filter(({ nutrient }) => !after.rates.some((rate) => rate.nutrient === nutrient));
-	return [...changed, ...gone.map(({ nutrient }) => `Rate: ${nutrient} is open now.`)];
+	const gone = before.rates.map(rateName).filter((name) => !after.rates.some((rate) => rateName(rate) === name));
+	return [...changed, ...gone.map((name) => `Rate: ${name} is open now.`)];
 }
 
 function passChanges(before: SheetContent, after: SheetContent): string[] {

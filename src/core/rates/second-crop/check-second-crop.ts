@@ -1,18 +1,19 @@
 import { InputError } from '../../check/problem';
-import type { Crop, SecondCrop } from '../../schema-types';
-import { cropOf } from '../advise';
+import type { SecondCrop } from '../../schema-types';
+import { cropOf, type Knowledge } from '../advise';
 import { checkGoal } from '../check-goal';
 
 /**
  * Checks the second crop of a year.
  * @param first the crop before it in the same year, and the day on which that is planted, YYYY-MM-DD
- * @throws InputError for a crop that stands for years, an impossible goal or harvest, and a planting outside the year or before the first
+ * @throws InputError for a crop that stands for years, an impossible goal or harvest, a planting outside the year or before the first, and
+ * nitrogen by a method that gives it none
  */
 export function checkSecondCrop(
-	{ id, yieldGoal, plantingDate, harvestedYield }: SecondCrop,
+	{ id, yieldGoal, plantingDate, harvestedYield, nitrogen }: SecondCrop,
 	first: { year: number; crop: string },
 	firstPlanted: string,
-	crops: readonly Crop[]
+	{ crops, packs }: Pick<Knowledge, 'crops' | 'packs'>
 ): void {
 	const crop = cropOf(id, crops, '/secondCrop/id');
 	const problem = (field: string, message: string) => new InputError([{ path: `/secondCrop/${field}`, message }]);
@@ -28,5 +29,14 @@ export function checkSecondCrop(
 	];
 	if (plantingDate !== undefined && (plantingDate <= from || plantingDate > to)) {
 		throw problem('plantingDate', `must lie after ${from}, ${to} at the latest; got "${plantingDate}"`);
+	}
+	const method = nitrogen?.method;
+	if (method === undefined) return;
+	const methods = packs.rules
+		.filter((compiled) => compiled.rule.gives === 'N' && compiled.forCrop(id))
+		.map((compiled) => compiled.method);
+	if (!methods.includes(method)) {
+		const known = methods.length > 0 ? `known: ${methods.join(', ')}` : 'no guide does';
+		throw problem('nitrogen/method', `must give nitrogen for ${crop.name.toLowerCase()}; ${known}; got "${method}"`);
 	}
 }

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { AdviseRequest, SecondCrop } from '../../schema-types';
 import { cornRequest, cornRequestWith, library } from '../../testing.test-help';
-import { advise } from '../advise';
+import { advise, siteOf } from '../advise';
 import { checkSecondCrop } from './check-second-crop';
 import { previousCropOf } from './previous-crop';
+import { secondSite } from './second-rates';
 
 const wheat = (base = cornRequest(), change: Partial<AdviseRequest> = {}): AdviseRequest => ({
 	...base,
@@ -77,6 +78,13 @@ describe('the rates of a second crop', () => {
 		const next = years({ ...request, nextCrop: { id: 'corn-grain', yieldGoal: 160 } });
 		expect(next[1]).toMatchObject({ crop: 'corn-grain', removal: 160 * 0.35 + 160 * 0.16 * 0.5 });
 	});
+	it('go by the price of its own grain', () => {
+		const corn = library.crops.find(({ id }) => id === 'corn-grain')!;
+		const site = siteOf(wheat(cornRequest(), { prices: { grain: 6, nitrogen: 0.6 } }), library, '2026-11-20');
+		expect(secondSite(site, corn, 120, 4.5).prices).toEqual({ grain: 4.5, nitrogen: 0.6 });
+		// Wheat's price says nothing of corn.
+		expect(secondSite(site, corn, 120, undefined).prices.grain).toBeUndefined();
+	});
 	it('are refused for a crop that no list has, and a goal that no field brings', () => {
 		const asked = (secondCrop: object) => () =>
 			answer(wheat(cornRequest(), { secondCrop: secondCrop as typeof soybean }));
@@ -87,7 +95,7 @@ describe('the rates of a second crop', () => {
 
 describe('a second crop of the book', () => {
 	const check = (change: Partial<SecondCrop>, crop = 'winter-wheat') =>
-		checkSecondCrop({ ...soybean, ...change }, { year: 2027, crop }, '2026-10-05', library.crops);
+		checkSecondCrop({ ...soybean, ...change }, { year: 2027, crop }, '2026-10-05', library);
 	it('is planted in its year, after the first', () => {
 		expect(() => check({ plantingDate: '2027-07-05', harvestedYield: 0 })).not.toThrow();
 		expect(() => check({ plantingDate: '2026-11-05' })).toThrow('must lie after 2027-01-01');
@@ -97,7 +105,7 @@ describe('a second crop of the book', () => {
 				{ ...soybean, plantingDate: '2027-04-01' },
 				{ year: 2027, crop: 'corn-silage' },
 				'2027-04-20',
-				library.crops
+				library
 			)
 		).toThrow('must lie after 2027-04-20');
 	});

@@ -16,9 +16,10 @@ const NUTRIENTS: readonly RateNutrient[] = ['N', 'P2O5', 'K2O', 'S'];
 /**
  * The site as the second crop of a year finds it: after the first, with nothing of what was settled or found for that. The nitrate of a
  * sample from before the first crop is gone: it is left out, so that a method that needs it says so.
+ * @param grain price of its own grain, $ per yield unit
  * @throws InputError for a goal that the crop cannot have
  */
-export function secondSite(site: Site, crop: Crop, yieldGoal: number): Site {
+export function secondSite(site: Site, crop: Crop, yieldGoal: number, grain: number | undefined): Site {
 	checkGoal(crop, yieldGoal, '/secondCrop/yieldGoal');
 	const layers = site.soil.layers.map((layer) => ({
 		...layer,
@@ -33,9 +34,9 @@ export function secondSite(site: Site, crop: Crop, yieldGoal: number): Site {
 		earlier: [],
 		residueShare: 0,
 		nitrogenRate: undefined,
-		// The price of the first crop's grain is not that of the second.
-		prices: { grain: undefined, nitrogen: site.prices.nitrogen },
+		prices: { grain, nitrogen: site.prices.nitrogen },
 		nitrogen: {},
+		coverNitrogen: undefined,
 		programme: undefined,
 		inSeason: {},
 		targetPh: undefined,

@@ -22,7 +22,7 @@ import { leafSprayShareCheck } from './leaf-spray/leaf-spray-share';
 import { leafSprayStrengthCheck } from './leaf-spray/leaf-spray-strength';
 import { boronCheck } from './totals/boron';
 import type { PassCheck, SeasonCheck } from './check';
-import { byCropOfYear, secondContext } from './second-crop';
+import { byCropOfYear, secondContext } from '../schedule/second-crop';
 import { coatedRescueCheck } from './urea/coated-rescue';
 import { heavyLimeCheck } from './ground/heavy-lime';
 import { holdingLimitCheck } from './ground/holding-limit';

@@ -6,14 +6,15 @@ import { stagesOfYear } from '../stages/stages-of-year';
 import { planContext } from '../plan/plan-context.test-help';
 import { checkSeason } from './check-season';
 import { carrying } from './rule-cases.test-help';
-import { byCropOfYear } from './second-crop';
+import { byCropOfYear } from '../schedule/second-crop';
 
 const corn = (plantingDate: string): PlanContext['second'] => ({
 	crop: library.crops.find(({ id }) => id === 'corn-grain')!,
 	yieldGoal: 90,
 	plantingDate,
 	schedule: library.schedules.find(({ crop }) => crop === 'corn-grain'),
-	stages: library.stages.find(({ crop }) => crop === 'corn-grain')
+	stages: library.stages.find(({ crop }) => crop === 'corn-grain'),
+	nitrogen: undefined
 });
 const wheat = (change: Partial<PlanContext>) => planContext({ cropId: 'winter-wheat', yieldGoal: 85, ...change });
 const july = carrying('N', 'urea', 60, { id: 'july', date: '2027-07-20' });
@@ -37,6 +38,11 @@ describe('the passes of a second crop', () => {
 		expect(byCropOfYear([spring, { ...before, date: '2027-07-07' }], context).then).toEqual([]);
 		expect(rulesOf(context, [before])).toContain('no-go july');
 		expect(rulesOf(context)).not.toContain('no-go july');
+	});
+	it('are told their stage once', () => {
+		const wheatStages = stagesOfYear(wheat({}));
+		const feekes = wheatStages.find(({ name, feekes: scale }) => name === `Feekes ${scale}`)!;
+		expect(stageText(wheatStages, feekes.date)).toBe(feekes.name);
 	});
 	it('have its stages beside their days, from a week before it is planted', () => {
 		const stageAt = (context: PlanContext, date: string) => stageText(stagesOfYear(context), date);

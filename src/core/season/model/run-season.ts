@@ -20,7 +20,7 @@ import { irrigationDays } from './irrigation-days';
 import type { SeasonRun } from './season-run';
 import { simulateSeason, type SeasonCrop, type SeasonSoil } from './simulate-season';
 import { passNutrient } from '../plan/pass/pass-nutrients';
-import { afterHarvestAnswer, bareAfter, harvestBeforeSecond, thenGrown } from './after-harvest/after-harvest-run';
+import { afterHarvestAnswers, grownAfter, harvestBeforeSecond, thenGrown } from './after-harvest/after-harvest-run';
 import { cropGrowth } from './growth/crop-growth';
 import { daysToReach } from './reach';
 import { offsetOf } from '../plan/placement-facts';
@@ -105,9 +105,7 @@ export function runSeason(request: SeasonRequest, knowledge: SeasonKnowledge): R
 		days: Array.from({ length: Math.min(days, crop.harvested + 1) }, (_, day) =>
 			dayOf(run, weather[day]!.date, day, inUnit)
 		),
-		...(plan.next
-			? { [plan.next.kind]: afterHarvestAnswer(plan.next, crop, run, simulate(bareAfter(crop)), last, inUnit) }
-			: {}),
+		...afterHarvestAnswers(plan.grown, crop, last, { run, simulate }, inUnit),
 		balance: {
 			atStart: inUnit(initial),
 			applied: at(run.applied),
@@ -161,8 +159,8 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const harvest = harvestBeforeSecond(request, usual);
 	const planted = differenceInCalendarDays(parseISO(planting), parseISO(start));
 	const harvested = differenceInCalendarDays(parseISO(harvest), parseISO(start));
-	const next = thenGrown(request, harvest, knowledge);
-	const ends = next ? daysBetween(start, next.ends) : harvested;
+	const grown = thenGrown(request, harvest, knowledge);
+	const ends = daysBetween(start, grown.at(-1)?.ends ?? harvest);
 	const { weather, latitude } = seasonWeather(request, knowledge.stations, start, ends + 1);
 	const assumed: string[] = [];
 	const taken = <K extends keyof typeof ASSUMED>(key: K, name: string, said = String(ASSUMED[key])) => {
@@ -193,12 +191,13 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const dayOf = (date: string) =>
 		Math.min(weather.length - 1, Math.max(0, (Date.parse(date) - Date.parse(start)) / DAY_MS));
 	const wanted = uptake((date) => weather[dayOf(date)]!);
+	const then = grownAfter(grown, start, weather);
 	const crop: SeasonCrop = {
 		planted,
 		harvested,
 		established,
 		wantedBy: (day) => wanted(weather[day]!.date) * KG_HA_PER_LB_AC,
-		...(next ? { then: next.grows(start, weather) } : {})
+		...(then ? { then } : {})
 	};
 	const dated = carrying(request, knowledge, planting).map((one) => ({
 		...one,
@@ -210,7 +209,7 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	return {
 		start,
 		days: Math.min(weather.length, ends + 1),
-		next,
+		grown,
 		weather,
 		latitude,
 		soil,

@@ -41,7 +41,7 @@ export interface SeasonCrop {
 	/** A perennial: its roots are there, and it covers the ground from its bud break. */
 	established: boolean;
 	wantedBy: (day: number) => number;
-	/** What is sown after it to catch the nitrogen that it left. */
+	/** What is sown or planted after it, with its own roots. */
 	then?: SeasonCrop & Pick<SeasonModel, 'roots'>;
 }
 
@@ -73,6 +73,9 @@ export function simulateSeason(
 	/** Nitrate of bands between the rows that no root reaches yet. */
 	const apart = new Float64Array(LAYERS);
 	const reachedOn = Math.max(0, ...dressings.map((dressing) => dressing.reachedOn ?? 0));
+	const grown = oneAfterTheOther(crop, model);
+	/** Of what grows after the harvest, each. */
+	const caughtBy = new Map<SeasonCrop, number>();
 	const cover = { held: 0 };
 	const legumes = { killedOn: Infinity, gives: 0, ...soil.legumeCover };
 	const totals = {
@@ -97,7 +100,7 @@ export function simulateSeason(
 			totals.applied += dressing.nitrate + dressing.ammonium + dressing.urea + dressing.coated;
 		}
 
-		const standing = [crop, crop?.then].find((one) => one && day >= one.planted && day < one.harvested);
+		const standing = grown.find((one) => day >= one.planted && day < one.harvested);
 		const sincePlanting = standing ? day - standing.planted : 0;
 		const rooted = !standing ? 0 : standing.established ? LAYERS : rootedLayers(sincePlanting, model);
 		const dayOfYear = ((weather.firstDayOfYear + day - 1) % START_YEAR_DAYS) + 1;
@@ -136,9 +139,11 @@ export function simulateSeason(
 		totals.denitrified += denitrify(nitrate, water, soilC, model);
 		if (day >= reachedOn) apart.fill(0);
 		const reach = { day, apart };
-		if (standing && standing === crop?.then) {
-			const missing = standing.wantedBy(day) - totals.caught;
-			totals.caught += takeUp(missing, rooted, nitrate, ammonium, cohorts, crop.then, reach);
+		if (standing && standing !== grown[0]) {
+			const has = caughtBy.get(standing) ?? 0;
+			const taken = takeUp(standing.wantedBy(day) - has, rooted, nitrate, ammonium, cohorts, standing, reach);
+			caughtBy.set(standing, has + taken);
+			totals.caught += taken;
 		} else if (standing) {
 			const wanted = standing.wantedBy(day);
 			totals.wanted = Math.max(totals.wanted, wanted);
@@ -161,6 +166,16 @@ export function simulateSeason(
 		run.unbalanced[day] = initial + totals.applied + totals.mineralised - out - inGround - cover.held;
 	}
 	return run;
+}
+
+/** The crop and what grows after it, each with its roots. */
+function oneAfterTheOther(
+	crop: SeasonCrop | undefined,
+	{ roots }: SeasonModel
+): (SeasonCrop & Pick<SeasonModel, 'roots'>)[] {
+	const grown = [];
+	for (let one: SeasonCrop['then'] = crop && { roots, ...crop }; one; one = one.then) grown.push(one);
+	return grown;
 }
 
 function sum(values: Float64Array): number {

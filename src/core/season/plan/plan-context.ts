@@ -24,8 +24,10 @@ import type { KnownWeather } from '../weather/known-weather';
 /** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
 export type ChosenRates = Partial<Record<RateNutrient, number>>;
 
-/** The second crop of a year with its days. */
-export type SecondPlan = Pick<PlanContext, 'crop' | 'yieldGoal' | 'plantingDate' | 'schedule' | 'stages'>;
+/** The second crop of a year with its days, and the nitrogen settled on for it, lb/ac. */
+export type SecondPlan = Pick<PlanContext, 'crop' | 'yieldGoal' | 'plantingDate' | 'schedule' | 'stages'> & {
+	nitrogen: number | undefined;
+};
 
 /** All that the season's rules look at. */
 export interface PlanContext {

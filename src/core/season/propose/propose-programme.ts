@@ -8,6 +8,7 @@ import { nitrogenRoom, type NitrogenRoom } from '../plan/pass/pass-ceiling';
 import { LEAST_WORTH_A_PASS, placeNitrogen, type Slot } from './place-nitrogen';
 import { productOf, type PlanContext } from '../plan/plan-context';
 import { plannedShares } from '../schedule/planned-shares';
+import { byCropOfYear } from '../schedule/second-crop';
 import { dateOf } from '../schedule/step-date';
 import { shiftDate } from '../weather/season-weather';
 
@@ -113,7 +114,9 @@ export function carried(passes: readonly Pass[], nutrient: Nutrient, { products 
 }
 
 function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readonly Pass[]): Programme {
-	const { chosen, crop, applied, tilleringN } = context;
+	const { chosen, crop, tilleringN } = context;
+	const { first: applied } = byCropOfYear(context.applied, context);
+	const { first: beside } = byCropOfYear(others, context);
 	const steps = openSteps(context, schedule);
 	const tillering = tilleringN === undefined ? undefined : steps.find(({ role }) => role === 'tillering');
 	const dressed = tillering ? tilleringN! : 0;
@@ -123,7 +126,7 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 					`The ${amountText(context.units).ofArea(tilleringN, 'N')} of the tiller count found no pass: a later one is applied already.`
 				]
 			: [];
-	const wanted = (chosen.N ?? dressed) - carried([...applied, ...others], 'N', context);
+	const wanted = (chosen.N ?? dressed) - carried([...applied, ...beside], 'N', context);
 	if (wanted < LEAST_WORTH_A_PASS) return { passes: [], notes: unplaced };
 	if (schedule.nitrogen.length === 0) {
 		return {
@@ -132,7 +135,7 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
 		};
 	}
 	const room = nitrogenRoom(context);
-	const before = [...applied, ...others];
+	const before = [...applied, ...beside];
 	const ceilings = steps.map((step) => room(step.date, false, before));
 	const shares = sharesOf(wanted, steps, tillering, dressed, before, room, context);
 	const used = steps.filter((_, index) => shares[index]! >= LEAST_WORTH_A_PASS);
@@ -163,9 +166,9 @@ function nitrogenPasses(context: PlanContext, schedule: Schedule, others: readon
  * that was missed goes on the day of the test.
  */
 function openSteps(context: PlanContext, { nitrogen }: Schedule): (ScheduleStep & { date: string })[] {
-	const { applied, products, notBefore = '' } = context;
-	const lastApplied = applied
-		.filter((pass) => passNutrient(pass, productOf(pass, products), 'N') > 0)
+	const { products, notBefore = '' } = context;
+	const lastApplied = byCropOfYear(context.applied, context)
+		.first.filter((pass) => passNutrient(pass, productOf(pass, products), 'N') > 0)
 		.reduce((last, { date }) => (date > last ? date : last), '');
 	const due = nitrogen
 		.map((step) => ({ ...step, date: dayOf(step, context) }))

@@ -119,7 +119,8 @@ export function usualStages({
 export function stageText(dates: readonly StageDate[], date: string): string | undefined {
 	const stage = stageOn(dates, date);
 	if (!stage) return undefined;
-	return stage.feekes === undefined ? stage.name : `${stage.name}, Feekes ${stage.feekes}`;
+	const scale = `Feekes ${stage.feekes}`;
+	return stage.feekes === undefined || stage.name === scale ? stage.name : `${stage.name}, ${scale}`;
 }
 
 /** The last stage reached by a day; undefined before the first. */

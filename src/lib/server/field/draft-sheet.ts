@@ -5,6 +5,7 @@ import { productOf } from '../../../core/season/plan/plan-context';
 import type { Analyte, Crop, Decision, Prescription, SheetContent, SheetLeafTest } from '../../../core/schema-types';
 import type { Advice, FieldYear } from './field-year';
 import { currentLibrary } from '../current-library';
+import { secondCropOf } from '../stores/plan/after-the-harvest';
 import type { Settings } from '../stores/settings';
 import { today } from '../today';
 import { stagesOfYear } from '../../../core/season/stages/stages-of-year';
@@ -23,7 +24,8 @@ export function draftSheet(
 	const { packs, products, cautions, crops } = currentLibrary();
 	const { cec } = advice.answer.derived.worksheets;
 	const values = [...SHOWN_ANALYTES.map((analyte) => readResult(advice.site.soil, analyte)), cec!];
-	const used = new Set(advice.choices.map(({ method }) => method?.split('/')[0]));
+	const methods = [...advice.choices, secondCropOf(advice.goal)?.nitrogen].map((choice) => choice?.method);
+	const used = new Set(methods.map((method) => method?.split('/')[0]));
 	const source = [
 		sample!.report.date && `sampled ${longDate(sample!.report.date)}`,
 		sample!.lab,
@@ -61,7 +63,7 @@ export function draftSheet(
 	});
 }
 
-function secondOf({ request: { secondCrop } }: Advice, crops: readonly Crop[]) {
+function secondOf({ request: { secondCrop }, secondNitrogen: nitrogen }: Advice, crops: readonly Crop[]) {
 	const crop = crops.find(({ id }) => id === secondCrop?.id);
-	return secondCrop && crop && { crop, yieldGoal: secondCrop.yieldGoal };
+	return secondCrop && crop && { crop, yieldGoal: secondCrop.yieldGoal, nitrogen };
 }

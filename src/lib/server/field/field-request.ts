@@ -166,6 +166,7 @@ function requestOf(records: Records, library: Library, today: string): AdviseReq
 		}),
 		prices: withoutEmpty({
 			grain: price(`grain:${goal.crop}`),
+			secondGrain: second && price(`grain:${second.id}`),
 			nitrogen: price('nutrient:N'),
 			P2O5: price('nutrient:P2O5'),
 			K2O: price('nutrient:K2O'),

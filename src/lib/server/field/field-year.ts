@@ -63,6 +63,8 @@ export interface Advice {
 	answer: AdviseAnswer;
 	choices: Choice[];
 	chosen: Chosen[];
+	/** Of a second crop; undefined where none was settled on, or its method gives none any more. */
+	secondNitrogen: Chosen | undefined;
 	/** Choices whose method no longer gives a rate. */
 	lapsed: Choice[];
 	context: PlanContext;
@@ -102,8 +104,9 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	const answer = advise(request, library, today);
 	const site = siteOf(request, library, today);
 	const settled = choices.map((choice) => chosenRate(choice, answer.rates));
+	const secondNitrogen = chosenOfSecond(goal, answer);
 	const chosen = settled.filter((one) => one !== undefined);
-	const context = planContext(library, records, site, answer, chosen, today);
+	const context = planContext(library, records, site, answer, { chosen, secondNitrogen }, today);
 	const plans = onTheirDays(passes);
 	const costOf = (pass: Pass) => passCost(pass, productOf(pass, library.products), (item) => prices.get(item));
 	const costs = new Map(plans.map((pass) => [pass.id, costOf(wholePass(pass))]));
@@ -116,6 +119,7 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 		answer,
 		choices,
 		chosen,
+		secondNitrogen,
 		lapsed: choices.filter((_, index) => settled[index] === undefined),
 		tests,
 		context,
@@ -133,7 +137,7 @@ function planContext(
 	{ field, goal, choices, passes, tests, earlier }: Records,
 	site: Site,
 	answer: AdviseAnswer,
-	chosen: Chosen[],
+	{ chosen, secondNitrogen }: Pick<Advice, 'chosen' | 'secondNitrogen'>,
 	today: string
 ): PlanContext {
 	const { station, measured, outlook } = weatherFor(field, library);
@@ -176,13 +180,24 @@ function planContext(
 		block: site.block,
 		plantAge: ageOf(site),
 		station,
-		second: secondPlan(goal, library),
+		second: secondPlan(goal, secondNitrogen, library),
 		units: field.units
 	};
 }
 
+/** The nitrogen settled on for the second crop of a year; undefined where none was, or its method gives none any more. */
+function chosenOfSecond(goal: FieldYearRow, { secondRates = [] }: AdviseAnswer): Chosen | undefined {
+	const { method, ownRate, reason = '' } = secondCropOf(goal)?.nitrogen ?? {};
+	if (ownRate !== undefined) return chosenRate({ nutrient: 'N', ownRate, reason }, secondRates);
+	return method === undefined ? undefined : chosenRate({ nutrient: 'N', method }, secondRates);
+}
+
 /** The second crop of a year, where its day is known. */
-function secondPlan(goal: FieldYearRow, { crops, schedules, stages }: Library): PlanContext['second'] {
+function secondPlan(
+	goal: FieldYearRow,
+	nitrogen: Chosen | undefined,
+	{ crops, schedules, stages }: Library
+): PlanContext['second'] {
 	const { id, yieldGoal, plantingDate } = secondCropOf(goal) ?? {};
 	const crop = crops.find((one) => one.id === id);
 	if (!crop || yieldGoal === undefined || plantingDate === undefined) return undefined;
@@ -191,7 +206,8 @@ function secondPlan(goal: FieldYearRow, { crops, schedules, stages }: Library): 
 		yieldGoal,
 		plantingDate,
 		schedule: schedules.find((one) => one.crop === id),
-		stages: stages.find((one) => one.crop === id)
+		stages: stages.find((one) => one.crop === id),
+		nitrogen: nitrogen?.rate.value
 	};
 }
 

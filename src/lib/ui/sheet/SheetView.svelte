@@ -5,6 +5,7 @@
 	import type { SheetContent } from '$core/schema-types';
 	import { quantityIn } from '$core/units/amount-text';
 	import { goalText } from '$core/sheet/goal-text';
+	import { rateName } from '$core/sheet/rate-name';
 	import { inSystem, unitInSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '../figure/Quantity.svelte';
@@ -78,12 +79,10 @@
 	<div class="two">
 		<section>
 			<h3>Why these rates</h3>
-			{#each content.rates as { nutrient, rate: figure, by, why } (nutrient)}
+			{#each content.rates as line (rateName(line))}
 				<p>
-					<strong
-						>{nutrient === 'lime' ? 'Lime' : nutrient} <Quantity answer={inSystem(figure, content.units)} /></strong
-					>
-					by {by}: {why}.
+					<strong>{rateName(line)} <Quantity answer={inSystem(line.rate, content.units)} /></strong>
+					by {line.by}: {line.why}.
 				</p>
 			{/each}
 			{#if content.cost?.applies}<p>Products: <Quantity answer={inSystem(content.cost, content.units)} /></p>{/if}

@@ -219,7 +219,7 @@
 								size="sm"
 								labelText={label}
 								value={document[key]}
-								on:input={({ target }) => change({ ...document, [key]: (target as HTMLInputElement).value })}
+								on:input={({ detail }) => change({ ...document, [key]: String(detail ?? '') })}
 							/>
 						{/each}
 					</div>

@@ -1,16 +1,29 @@
 import { amountText } from '../../../units/amount-text';
-import type { Nutrient } from '../../../schema-types';
+import type { Nutrient, Pass } from '../../../schema-types';
 import { NUTRIENTS } from '../../plan/pass/pass-nutrients';
 import { carried } from '../../propose/propose-programme';
-import type { SeasonCheck } from '../check';
-import { byCropOfYear } from '../second-crop';
+import type { PlanContext } from '../../plan/plan-context';
+import type { PassCheck, SeasonCheck } from '../check';
+import { byCropOfYear, secondContext } from '../../schedule/second-crop';
 import { RULES } from '../season-rules';
 
 const { slackLb, slackMicroLb } = RULES['totals'];
 const MICRONUTRIENTS: ReadonlySet<Nutrient> = new Set(['B', 'Zn', 'Mn', 'Cu']);
 
-/** What the passes put on against what was chosen; the nitrogen of a second crop is not chosen here, its P and K may be. */
-export const totalsCheck: SeasonCheck = (passes, context) =>
+/**
+ * What the passes put on against what was chosen, of nitrogen crop by crop: phosphate and potash of a second crop may be chosen with those
+ * of the first.
+ */
+export const totalsCheck: SeasonCheck = (passes, context) => {
+	const second = secondContext(context);
+	const { then } = byCropOfYear(passes, context);
+	return [
+		...totalsOf(passes, context),
+		...(second ? totalsOf(then, second, ` for ${second.crop.name.toLowerCase()}`) : [])
+	];
+};
+
+const totalsOf = (passes: readonly Pass[], context: PlanContext, forCrop = ''): PassCheck[] =>
 	NUTRIENTS.flatMap((nutrient) => {
 		const wanted = context.chosen[nutrient];
 		if (wanted === undefined) return [];
@@ -23,7 +36,7 @@ export const totalsCheck: SeasonCheck = (passes, context) =>
 			{
 				rule: 'totals',
 				severity: 'mind' as const,
-				text: `${nutrient}: the passes supply ${say(given)}, ${say(Math.abs(given - wanted))} ${side} the chosen ${say(wanted)}.`,
+				text: `${nutrient}${forCrop}: the passes supply ${say(given)}, ${say(Math.abs(given - wanted))} ${side} the chosen ${say(wanted)}.`,
 				basis: 'adviser' as const,
 				remedies: []
 			}

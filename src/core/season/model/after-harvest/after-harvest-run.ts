@@ -19,23 +19,31 @@ interface ThenGrown {
 	/** The day on which it is killed, or has taken up all. */
 	ends: string;
 	/** By the days of a run. */
-	grows: (start: string, weather: readonly WeatherDay[]) => SeasonCrop['then'];
+	grows: (start: string, weather: readonly WeatherDay[]) => NonNullable<SeasonCrop['then']>;
 }
 
 /**
- * The catch crop or the second crop of a request.
+ * The second crop and the catch crop of a request, one after the other.
  * @param harvest of the first crop
- * @returns undefined where there is neither
- * @throws InputError where both are asked for, where it is not known, or where it is sown before the harvest
+ * @returns without those that it does not have
+ * @throws InputError where one is not known, or is sown before the harvest of the crop before it
  */
-export function thenGrown(request: SeasonRequest, harvest: string, knowledge: SeasonKnowledge): ThenGrown | undefined {
+export function thenGrown(request: SeasonRequest, harvest: string, knowledge: SeasonKnowledge): ThenGrown[] {
 	const { catchCrop, secondCrop } = request;
-	if (catchCrop && secondCrop) {
-		const message = 'must be left out where there is a second crop: a run ends with that';
-		throw new InputError([{ path: '/catchCrop', message }]);
-	}
-	if (secondCrop) return secondGrown(request, secondCrop, harvest, knowledge);
-	return catchCrop && catchGrown(catchCrop, harvest, knowledge);
+	const second = secondCrop ? [secondGrown(request, secondCrop, harvest, knowledge)] : [];
+	const caught = catchCrop ? [catchGrown(catchCrop, second[0]?.ends ?? harvest, knowledge)] : [];
+	return [...second, ...caught];
+}
+
+/** What grows after a crop, as a run has it: the first, with the next after it. */
+export function grownAfter(
+	[next, ...rest]: readonly ThenGrown[],
+	start: string,
+	weather: readonly WeatherDay[]
+): SeasonCrop['then'] {
+	if (!next) return undefined;
+	const then = grownAfter(rest, start, weather);
+	return { ...next.grows(start, weather), ...(then ? { then } : {}) };
 }
 
 function catchGrown(
@@ -107,26 +115,38 @@ function secondGrown(
 	};
 }
 
-/** The same season on bare ground after its harvest. */
-export const bareAfter = ({ then: _then, ...crop }: SeasonCrop): SeasonCrop => crop;
+/** The same season with bare ground after so many of what grows after its harvest. */
+function bareAfter({ then, ...crop }: SeasonCrop, kept: number): SeasonCrop {
+	return then && kept > 0 ? { ...crop, then: { ...bareAfter(then, kept - 1), roots: then.roots } } : crop;
+}
 
-/** What is taken up after the harvest, and what is lost from then to the end, with it and on bare ground. */
-export function afterHarvestAnswer(
-	{ kind, name }: Pick<ThenGrown, 'kind' | 'name'>,
-	{ then }: SeasonCrop,
-	run: SeasonRun,
-	bare: SeasonRun,
+/**
+ * Of each that grows after the harvest: what it takes up, and what is lost from the harvest before it to its end, with it and on bare ground.
+ * @param harvest day of the run @param simulate the same ground and passes under other crops
+ */
+export function afterHarvestAnswers(
+	grown: readonly ThenGrown[],
+	crop: SeasonCrop,
 	harvest: number,
+	{ run, simulate }: { run: SeasonRun; simulate: (crop: SeasonCrop) => SeasonRun },
 	inUnit: (kilograms: number) => number
-): CatchCropAnswer {
-	const lost = ({ leached, denitrified }: SeasonRun) =>
-		inUnit(leached.at(-1)! + denitrified.at(-1)! - leached[harvest]! - denitrified[harvest]!);
-	return {
-		name,
-		left: inUnit(run.inGround[harvest]!),
-		caught: inUnit(run.caught.at(-1)!),
-		lost: lost(run),
-		lostWithout: lost(bare),
-		...(kind === 'secondCrop' && then ? { wanted: inUnit(then.wantedBy(then.harvested)) } : {})
-	};
+): Partial<Record<ThenGrown['kind'], CatchCropAnswer>> {
+	const answers: Partial<Record<ThenGrown['kind'], CatchCropAnswer>> = {};
+	let [from, before] = [harvest, crop];
+	for (const [at, { kind, name }] of grown.entries()) {
+		const own = before.then!;
+		const to = Math.min(run.days - 1, own.harvested);
+		const during = (values: Float64Array) => values[to]! - values[from]!;
+		const lost = ({ leached, denitrified }: SeasonRun) => inUnit(during(leached) + during(denitrified));
+		answers[kind] = {
+			name,
+			left: inUnit(run.inGround[from]!),
+			caught: inUnit(during(run.caught)),
+			lost: lost(run),
+			lostWithout: lost(simulate(bareAfter(crop, at))),
+			...(kind === 'secondCrop' ? { wanted: inUnit(own.wantedBy(own.harvested)) } : {})
+		};
+		[from, before] = [to, own];
+	}
+	return answers;
 }

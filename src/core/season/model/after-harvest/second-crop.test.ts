@@ -48,6 +48,21 @@ describe('a run with a second crop', () => {
 		expect(fed.secondCrop!.wanted).toBeGreaterThan(0.6 * alone.balance.wanted);
 		expect(fed.secondCrop!.wanted).toBeLessThanOrEqual(1.05 * alone.balance.wanted);
 	});
+	it('is followed by a catch crop that takes up what it left, which leaves crop and second crop as they are', () => {
+		const catchCrop = { crop: 'cereal-rye', sownOn: '2027-11-23', endedOn: '2028-05-05' };
+		const fed = wheat({ passes: [{ ...urea, rate: 300 }] });
+		const [both, second] = [runSeason({ ...fed, catchCrop }, library), runSeason(fed, library)];
+		expect(both.balance).toEqual(second.balance);
+		expect(both.secondCrop).toEqual(second.secondCrop);
+		const rye = both.catchCrop!;
+		expect(rye.caught).toBeGreaterThan(3);
+		expect(rye.lost).toBeLessThan(rye.lostWithout);
+		// It finds what the second crop left, not what the first did.
+		expect(Math.abs(rye.left - second.secondCrop!.left)).toBeGreaterThan(5);
+		const little = runSeason({ ...wheat(), catchCrop }, library).catchCrop!;
+		expect(little.left).toBeLessThan(rye.left);
+		expect(little.caught).toBeLessThan(rye.caught);
+	});
 	it.each([
 		[
 			'before the first is off',
@@ -56,9 +71,9 @@ describe('a run with a second crop', () => {
 		],
 		['of unknown uptake', { secondCrop: { ...sunflower, id: 'soybean' as const } }, 'no uptake of nitrogen is known'],
 		[
-			'with a catch crop after it',
-			{ catchCrop: { crop: 'cereal-rye', sownOn: '2027-10-20', endedOn: '2028-04-10' } },
-			'must be left out where there is a second crop'
+			'with a catch crop sown into it',
+			{ catchCrop: { crop: 'cereal-rye', sownOn: '2027-09-20', endedOn: '2028-04-10' } },
+			'/catchCrop/sownOn'
 		]
 	])('%s is refused', (_, change, said) => {
 		expect(() => runSeason(wheat(change), library)).toThrow(said);

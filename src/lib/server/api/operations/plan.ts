@@ -14,7 +14,7 @@ import type {
 import { planLabel } from '../../../../core/season/plan/plan-label';
 import { productFault } from '../../../../core/season/plan/pass/product-fault';
 import { dateFault, seasonSpan } from '../../../../core/season/plan/season-span';
-import { proposeProgramme } from '../../../../core/season/propose/propose-programme';
+import { proposeYear } from '../../../../core/season/propose/propose-year';
 import type { StressSetup } from '../../../../workers/stress-messages';
 import { ActionError } from '../../book/action-error';
 import { plantingDateOf } from '../../field/field-request';
@@ -90,7 +90,7 @@ export const planOperations = [
 			if (chosen.length === 0 && context.tilleringN === undefined) {
 				throw new ActionError('Choose rates first; there is nothing to place yet.');
 			}
-			const programme = proposeProgramme(context, kept);
+			const programme = proposeYear(context, kept);
 			// Without a schedule nothing is proposed, and what was planned by hand stays.
 			if (context.schedule) changePasses(book, goal, 'Proposed a programme', planned, programme.passes);
 			return { notes: programme.notes };

@@ -170,7 +170,7 @@ export const yearOperations = [
 		run: (call, { secondCrop }) => {
 			const { book, library } = call.desk;
 			const row = goalAt(call);
-			if (secondCrop) checkSecondCrop(secondCrop, row, plantingDateOf(row, library), library.crops);
+			if (secondCrop) checkSecondCrop(secondCrop, row, plantingDateOf(row, library), library);
 			setSecondCrop(book, row, secondCrop);
 		}
 	}),

@@ -1,7 +1,7 @@
 import { InputError } from '../../../../core/check/problem';
 import { boardYear, runOnAfter } from '../../../../core/season/live/live-season';
-import { seasonDates, type SeasonKnowledge } from '../../../../core/season/model/run-season';
-import type { CatchCropAnswer, SecondCrop } from '../../../../core/schema-types';
+import { seasonDates } from '../../../../core/season/model/run-season';
+import type { CatchCropAnswer, SeasonRequest, SecondCrop } from '../../../../core/schema-types';
 import type { YearKind } from '../../../../core/season/weather/generate-weather';
 import type { UnitSystem } from '../../../../core/units/rate-units';
 import type { Library } from '../../knowledge';
@@ -22,37 +22,42 @@ export function afterHarvest(season: PlannedSeason, kind: YearKind, units: UnitS
 	const year = boardYear(ground);
 	const catchCrop = catchCropOf(season.goal);
 	const secondCrop = secondCropOf(season.goal);
-	const unknown = (crop: string) => no(`the season model does not know how ${crop} takes nitrogen up`);
-	const runOn = (
-		then: Parameters<typeof runOnAfter>[2],
-		until: () => string,
-		knowledge: SeasonKnowledge = ground.knowledge
-	): Grown => {
+	const { crops, schedules, stages } = library;
+	const knowledge = secondCrop ? { ...ground.knowledge, crops, schedules, stages } : ground.knowledge;
+	const grownIn = (then: Parameters<typeof runOnAfter>[2], until: () => string): Grown => {
 		try {
 			const run = runOnAfter({ ...ground, knowledge }, year, then, until());
 			const caught = run?.catchCrop ?? run?.secondCrop;
-			return run && caught ? { applies: true, unit: run.unit, caught } : unknown(season.site.crop.name.toLowerCase());
+			return run && caught ? { applies: true, unit: run.unit, caught } : unknown(season.site.crop.name);
 		} catch (error) {
-			// It is sown before the model's harvest of the year.
+			// It is sown before the model's harvest of the crop before it.
 			if (!(error instanceof InputError)) throw error;
 			return no(error.problems.map(({ message }) => message).join('; '));
 		}
 	};
-	const plant = ({ id, yieldGoal, plantingDate }: SecondCrop): Grown => {
-		const schedule = library.schedules.find(({ crop }) => crop === id);
-		if (!schedule?.uptake) return unknown(library.crops.find((crop) => crop.id === id)?.name.toLowerCase() ?? id);
-		if (plantingDate === undefined) return no('the day on which it is planted is not known');
-		const secondSown = { id, yieldGoal, plantingDate };
-		const { crops, schedules, stages } = library;
-		const knowledge = { ...ground.knowledge, crops, schedules, stages };
-		const until = () => seasonDates({ ...ground.request, crop: secondSown }, knowledge).harvest;
-		return runOn({ secondCrop: secondSown }, until, knowledge);
-	};
-	const second = secondCrop && plant(secondCrop);
+	const sown = secondCrop && secondSown(secondCrop, library);
+	const until = (crop: SecondSown) => seasonDates({ ...ground.request, crop }, knowledge).harvest;
+	const second = sown && ('reason' in sown ? sown : grownIn({ secondCrop: sown }, () => until(sown)));
 	const base = { harvest: year.harvest, second };
 	if (!catchCrop) return base;
-	if (second) return { ...base, ...no('it follows a second crop, with which the season model ends') };
-	return { ...base, ...runOn({ catchCrop }, () => catchCrop.endedOn) };
+	if (!sown) return { ...base, ...grownIn({ catchCrop }, () => catchCrop.endedOn) };
+	if ('reason' in sown) return { ...base, ...no(`of the second crop before it, ${sown.reason}`) };
+	return { ...base, ...grownIn({ catchCrop, secondCrop: sown }, () => catchCrop.endedOn) };
+}
+
+type SecondSown = NonNullable<SeasonRequest['secondCrop']>;
+
+/** The second crop as the season model has it, or why it cannot. */
+function secondSown(
+	{ id, yieldGoal, plantingDate }: SecondCrop,
+	{ schedules, crops }: Library
+): SecondSown | (Grown & { applies: false }) {
+	if (!schedules.find(({ crop }) => crop === id)?.uptake) {
+		return unknown(crops.find((crop) => crop.id === id)?.name ?? id);
+	}
+	if (plantingDate === undefined) return no('the day on which it is planted is not known');
+	return { id, yieldGoal, plantingDate };
 }
 
 const no = (reason: string): Grown & { applies: false } => ({ applies: false, reason });
+const unknown = (crop: string) => no(`the season model does not know how ${crop.toLowerCase()} takes nitrogen up`);

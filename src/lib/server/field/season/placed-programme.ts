@@ -6,6 +6,7 @@ import { placedSchedule } from '../../../../core/season/propose/placed-schedule'
 import { passNutrient } from '../../../../core/season/plan/pass/pass-nutrients';
 import { productOf } from '../../../../core/season/plan/plan-context';
 import { proposeProgramme, type Programme } from '../../../../core/season/propose/propose-programme';
+import { proposeYear } from '../../../../core/season/propose/propose-year';
 import type { Pass } from '../../../../core/schema-types';
 import { amountText } from '../../../../core/units/amount-text';
 import { ActionError } from '../../book/action-error';
@@ -41,5 +42,5 @@ export function placedProgramme(
 		const broadcast = amountText(context.units).ofArea(broadcastN, 'N');
 		throw new ActionError(`Other passes broadcast ${broadcast} already, as much as the starter may supply.`);
 	}
-	return { ...proposeProgramme({ ...context, schedule: reduced, chosen }, kept), choice: { nutrient: 'N', method } };
+	return { ...proposeYear({ ...context, schedule: reduced, chosen }, kept), choice: { nutrient: 'N', method } };
 }

@@ -8,7 +8,17 @@ import type { FieldYearRow } from '../../stores/field-years';
 import type { Advice } from '../field-year';
 import { ownNitrogen } from './own-nitrogen';
 
-const NONE = { planted: undefined, name: '', after: '', both: undefined, own: undefined, rates: [], lacking: [] };
+const NONE = {
+	planted: undefined,
+	name: '',
+	after: '',
+	both: undefined,
+	own: undefined,
+	rates: [],
+	lacking: [],
+	nitrogen: undefined,
+	lapsed: false
+};
 
 /** The second crop of a year with its name and unit; undefined where there is none, or it is not known any more. */
 export function namedSecond(goal: Pick<FieldYearRow, 'second_crop'>, crops: readonly Crop[]) {
@@ -35,6 +45,9 @@ export function secondCropView({ crops }: Library, advice: Advice | undefined, u
 		name,
 		after: advice.crop.name.toLowerCase(),
 		both: `${advice.crop.name} and ${name}`,
+		nitrogen: advice.secondNitrogen && { ...advice.secondNitrogen, rate: inSystem(advice.secondNitrogen.rate, units) },
+		/** A method was settled on that gives nothing any more. */
+		lapsed: planted.nitrogen !== undefined && advice.secondNitrogen === undefined,
 		own: rates.some(({ nutrient }) => nutrient === 'N') ? undefined : noNitrogen(crop),
 		rates: rates.flatMap(({ nutrient, method, title, packTitle, schoolName: school, worksheet }) =>
 			worksheet.applies

@@ -92,6 +92,72 @@ describe('a second crop', () => {
 		expect(goalPage(desk(), desk().fieldYear(at(2027))).lastCrop).toBe('winter-wheat');
 	});
 
+	it('has nitrogen of its own: settled on, planned by its days, checked and on the sheet', async () => {
+		const sunflower = { id: 'sunflower', yieldGoal: 1400, plantingDate: '2026-07-16' };
+		await set(sunflower);
+		expect(ratesPage(desk(), at(2026)).second.nitrogen).toBeUndefined();
+		const propose = () => world.call('POST /api/fields/{field}/{year}/programme', at(2026), {});
+		const choose = (nutrient: string, ownRate: number) =>
+			world.call('POST /api/fields/{field}/{year}/choices', at(2026), {
+				choices: [{ nutrient, ownRate, reason: 'Usual here' }]
+			});
+		await choose('N', 70);
+		const passes = () =>
+			desk()
+				.fieldYear(at(2026))
+				.advice!.passes.map(({ plan }) => plan);
+		const then = () => passes().filter(({ date }) => date >= '2026-07-09');
+		await propose();
+		expect(then()).toEqual([]);
+		await set({ ...sunflower, nitrogen: { ownRate: 55, reason: 'Trial next door' } });
+		expect(ratesPage(desk(), at(2026)).second.nitrogen).toMatchObject({
+			by: 'the adviser',
+			why: 'Trial next door',
+			rate: { value: 55 }
+		});
+		const totals = () =>
+			desk()
+				.fieldYear(at(2026))
+				.advice!.checks()
+				.filter(({ rule }) => rule === 'totals')
+				.map(({ text }) => text);
+		expect(totals().join()).toContain('N for sunflower: the passes supply 0 lb, 55 lb short of the chosen 55 lb.');
+		const first = passes();
+		await propose();
+		expect(passes().length).toBe(first.length + then().length);
+		expect(then().map(({ label, date }) => label.endsWith(', sunflower') && date >= '2026-07-09')).not.toContain(false);
+		expect(then().length).toBeGreaterThan(0);
+		expect(totals().join()).not.toContain('N for sunflower');
+		expect(sheetPage(desk(), at(2026)).draft?.rates.at(-1)).toMatchObject({
+			nutrient: 'N',
+			secondCrop: 'Sunflower',
+			why: 'Trial next door'
+		});
+		// Without a choice what was planned for it stays when the first is proposed anew.
+		await set(sunflower);
+		await propose();
+		expect(then().length).toBeGreaterThan(0);
+	});
+	it('has its nitrogen by a guide as the goal and the crop before it have it', async () => {
+		const corn = (yieldGoal: number) => ({
+			id: 'corn-grain',
+			yieldGoal,
+			plantingDate: '2026-07-16',
+			nitrogen: { method: 'tri-state-1995/nitrogen' }
+		});
+		const settled = () => ratesPage(desk(), at(2026)).second;
+		await set(corn(120));
+		// E-2567, from memory: -27 + 1.36 x 120, no credit after wheat.
+		expect(settled().nitrogen).toMatchObject({
+			rate: { value: expect.closeTo(136.2, 9) as number },
+			by: 'Tri-state guide 1995'
+		});
+		await set(corn(100));
+		expect(settled().nitrogen).toMatchObject({ rate: { value: 109 } });
+		await set({ ...corn(100), nitrogen: { method: 'northern-plains/nitrogen' } });
+		expect(settled()).toMatchObject({ nitrogen: undefined, lapsed: true });
+	});
+
 	it('runs on in the season model where its uptake is known, and says why not where it is not', async () => {
 		const after = () => {
 			const season = seasonPage(desk(), at(2026), null).season!;
@@ -105,19 +171,30 @@ describe('a second crop', () => {
 		await set({ id: 'sunflower', yieldGoal: 1400, plantingDate: '2026-07-16' });
 		const grown = after().second!;
 		expect(grown.applies && grown.caught.name).toBe('Sunflower');
-		await world.call('PUT /api/fields/{field}/{year}/catch-crop', at(2026), {
-			catchCrop: { crop: 'cereal-rye', sownOn: '2026-11-01', endedOn: '2027-04-20' }
-		});
-		expect(after()).toMatchObject({
-			applies: false,
-			reason: expect.stringContaining('follows a second crop') as string
-		});
+		const rye = (sownOn: string) =>
+			world.call('PUT /api/fields/{field}/{year}/catch-crop', at(2026), {
+				catchCrop: { crop: 'cereal-rye', sownOn, endedOn: '2027-05-05' }
+			});
+		await rye('2026-11-01');
+		expect(after()).toMatchObject({ applies: false, reason: expect.stringContaining('2026-11-') as string });
+		await rye('2026-11-25');
+		const caught = after();
+		expect(caught.applies && caught.caught.name).toBe('Cereal rye');
+		expect(caught.second).toEqual(grown);
+		await set(soybean);
+		expect(after()).toMatchObject({ applies: false, reason: `of the second crop before it, ${reason}` });
 	});
 });
 
 it.each([
 	['outside its year', { ...soybean, plantingDate: '2027-07-02' }, '/secondCrop/plantingDate'],
 	['that stands for years', { ...soybean, id: 'apple' }, 'must be an annual after an annual'],
+	[
+		'by a method that gives it no nitrogen',
+		{ ...soybean, nitrogen: { method: 'tri-state-1995/nitrogen' } },
+		'no guide does'
+	],
+	['by an own rate without a reason', { ...soybean, nitrogen: { ownRate: 40 } }, '/secondCrop/nitrogen'],
 	['that nobody can harvest', { ...soybean, harvestedYield: 900 }, '/secondCrop/harvestedYield']
 ])('a second crop %s is refused, and nothing is written', async (_, secondCrop, said) => {
 	const before = world.everything();

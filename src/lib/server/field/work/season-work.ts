@@ -5,7 +5,7 @@ import { houseChoices } from '../../../../core/season/house/house-choices';
 import { programmeFor, whyNotFor, type ProgrammeFacts } from '../../../../core/season/house/programme-fits';
 import { roundedPass } from '../../../../core/season/house/rounded-pass';
 import { productOf } from '../../../../core/season/plan/plan-context';
-import { proposeProgramme } from '../../../../core/season/propose/propose-programme';
+import { proposeYear } from '../../../../core/season/propose/propose-year';
 import { quantityIn } from '../../../../core/units/amount-text';
 import { shortDate } from '../../../../core/units/day-text';
 import type { UnitSystem } from '../../../../core/units/rate-units';
@@ -77,7 +77,7 @@ function seasonOf(
 	const { goal } = advice;
 	const { replaced, kept } = openPasses(advice, products);
 	const context = programme ? byHouse(advice.context, programme) : advice.context;
-	const proposed = proposeProgramme(context, kept);
+	const proposed = proposeYear(context, kept);
 	const passes = programme
 		? proposed.passes.map((pass) => roundedPass(pass, programme.rounding, productOf(pass, products)))
 		: proposed.passes;

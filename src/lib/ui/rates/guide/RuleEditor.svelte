@@ -95,7 +95,7 @@
 			size="sm"
 			labelText="Title"
 			value={rule.title}
-			on:input={(event) => change({ ...rule, title: text(event) })}
+			on:input={({ detail }) => change({ ...rule, title: String(detail ?? '') })}
 		/>
 		<Select
 			size="sm"
@@ -113,7 +113,7 @@
 			size="sm"
 			labelText="Source"
 			value={rule.citation ?? ''}
-			on:input={(event) => change({ ...rule, citation: text(event) === '' ? undefined : text(event) })}
+			on:input={({ detail }) => change({ ...rule, citation: detail ? String(detail) : undefined })}
 		/>
 	</div>
 	{#if shared.length > 0}

@@ -10,6 +10,9 @@
 	import NumberField from '$lib/ui/forms/NumberField.svelte';
 	import { factsIn } from '$lib/ui/forms/number-within';
 	import { keptNumber, typedAmount } from '$lib/ui/forms/typed-amount';
+	import SecondNitrogenFields from './SecondNitrogenFields.svelte';
+	import { OWN_RATE, secondNitrogen } from './second-nitrogen';
+	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 
 	interface Props {
@@ -25,6 +28,9 @@
 	let crop = $state<string>(from?.id ?? 'soybean');
 	let goal = $state(untrack(() => typedAmount(from?.yieldGoal, unitOf(crop), page.units)));
 	let plantingDate = $state(from?.plantingDate ?? '');
+	let method = $state(from?.nitrogen ? (from.nitrogen.method ?? OWN_RATE) : '');
+	let ownRate = $state(untrack(() => typedAmount(from?.nitrogen?.ownRate, 'lb/ac', page.units)));
+	let reason = $state(from?.nitrogen?.reason ?? '');
 	let problem = $state('');
 	/** Its calendar and table come when they are looked at. */
 	let open = $state(from !== undefined);
@@ -40,12 +46,16 @@
 		const yieldGoal = keptNumber(goal, planted?.yieldGoal, SecondCropBounds.yieldGoal, unitOf(crop), page.units);
 		if (yieldGoal === undefined) return void (problem = 'Its goal is not filled in.');
 		if (typeof yieldGoal === 'string') return void (problem = yieldGoal);
-		const harvested = planted?.id === crop ? planted.harvestedYield : undefined;
+		const same = planted?.id === crop;
+		const harvested = same ? planted.harvestedYield : undefined;
+		const nitrogen = same ? secondNitrogen({ method, ownRate, reason }, planted.nitrogen, page.units) : undefined;
+		if (typeof nitrogen === 'string') return void (problem = nitrogen);
 		void set({
 			id: crop as CropId,
 			yieldGoal,
 			...(plantingDate ? { plantingDate } : {}),
-			...(harvested === undefined ? {} : { harvestedYield: harvested })
+			...(harvested === undefined ? {} : { harvestedYield: harvested }),
+			...(nitrogen ? { nitrogen } : {})
 		});
 	}
 </script>
@@ -62,6 +72,16 @@
 					first crop does not count. P2O5 and K2O for both crops can be chosen above, under Details, and go on in one
 					pass. Passes from a week before it is planted are checked by its own days.
 				</p>
+				{#if second.nitrogen}
+					<p>
+						<strong>N for {second.name}: <Quantity answer={second.nitrogen.rate} /></strong>, by {second.nitrogen.by}: {second
+							.nitrogen.why}. A proposal plans its passes too.
+					</p>
+				{:else if second.lapsed}
+					<p class="problem" role="alert">
+						The approach chosen for its nitrogen gives no rate any more: choose another.
+					</p>
+				{/if}
 				{#if second.own}<p class="small">{second.own}</p>{/if}
 				{#if second.rates.length > 0}
 					<div class="table">
@@ -94,6 +114,16 @@
 					<NumberField facts={factsIn(SecondCropBounds.yieldGoal, unitOf(crop), page.units)} bind:text={goal} />
 					<DayField label="Planted on" placeholder={`${page.year}-07-01`} bind:date={plantingDate} />
 				</div>
+				{#if planted?.id === crop}
+					<SecondNitrogenFields
+						name={second.name}
+						rates={second.rates}
+						units={page.units}
+						bind:method
+						bind:ownRate
+						bind:reason
+					/>
+				{/if}
 				{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 				<div class="row">
 					<Button size="small" kind="tertiary" type="submit">

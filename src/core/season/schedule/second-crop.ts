@@ -17,13 +17,15 @@ export function byCropOfYear<P extends Pick<Pass, 'date'>>(
  * @returns undefined where there is no second crop, or its day of planting is not known
  */
 export function secondContext(context: PlanContext): PlanContext | undefined {
-	const { second } = context;
+	const { second, applied } = context;
 	return (
 		second && {
 			...context,
 			...second,
-			chosen: {},
-			applied: [],
+			chosen: second.nitrogen === undefined ? {} : { N: second.nitrogen },
+			// What the sample found in the ground is gone with the first crop.
+			holdingRoom: context.holdingLimit,
+			applied: byCropOfYear(applied, context).then,
 			notBefore: undefined,
 			tilleringN: undefined,
 			tillersCountedOn: undefined,
