@@ -75,7 +75,17 @@ test('credits stand on the worksheet, and the account of what is chosen under th
 	await nitrogen.getByLabel('N from manure of this year, lb/ac').fill('25');
 	await nitrogen.getByRole('button', { name: 'Save these credits' }).click();
 	await nitrogen.getByRole('button', { name: /Tri-state guide 1995.*: 135\.6/ }).click();
-	await expect(page.getByRole('dialog', { name: 'Worksheet' })).toContainText('manure of this year');
+	const worksheet = page.getByRole('dialog', { name: 'Worksheet' });
+	await expect(worksheet).toContainText('manure of this year');
+	await page.keyboard.press('Escape');
+	// A vetch of 18 in, worked in: 3,800 lb x 4 % x 50 %.
+	await nitrogen.getByText('A cover crop of legumes stands before this crop').click();
+	await nitrogen.getByLabel('Height, in').fill('18');
+	await nitrogen.getByLabel('N in its dry matter, %').fill('4');
+	await nitrogen.getByLabel('Then it is').selectOption('worked in');
+	await nitrogen.getByRole('button', { name: 'Save these credits' }).click();
+	await nitrogen.getByRole('button', { name: /Tri-state guide 1995.*: 59\.6/ }).click();
+	await expect(worksheet).toContainText('legume cover crop');
 });
 
 test('the placed factor is grey on one broadcast pass, and live on the banded programme', async ({ page, app }) => {

@@ -39,3 +39,29 @@ test('soybean after wheat: planted, its rates beside those of wheat, both in one
 	await page.keyboard.press('Control+z');
 	await expect(page.getByLabel('Soybean harvested, bu/ac')).toHaveValue('');
 });
+
+test('the nitrogen of a second crop is settled with its reason, proposed by its own days, and on the sheet', async ({
+	page,
+	app
+}) => {
+	await app.openField('Long Meadow', 'rates');
+	const part = page.getByRole('region', { name: 'Second crop' });
+	await part.getByLabel('Second crop').selectOption('corn-grain');
+	await part.getByLabel('Its goal, bu/ac').fill('110');
+	await part.getByRole('button', { name: 'Save the second crop' }).click();
+	await part.getByLabel('Nitrogen for corn').selectOption('own rate');
+	await part.getByLabel('Own rate, lb/ac').fill('90');
+	await part.getByRole('button', { name: 'Save the second crop' }).click();
+	await expect(part.getByText('Say why: the reason stands on the sheet.')).toBeVisible();
+	await part.getByLabel('Because').fill('Dry July');
+	await part.getByRole('button', { name: 'Save the second crop' }).click();
+	await expect(part.getByText(/N for corn: 90 lb\/ac, by the adviser: Dry July/)).toBeVisible();
+
+	await page.getByRole('link', { name: /^Season/ }).click();
+	await page.getByRole('button', { name: /^Propose/ }).click();
+	await expect(page.getByRole('row', { name: /Side-dress at V5 to V7, corn/ })).toContainText('N 90');
+	await page.getByRole('link', { name: /^Sheet/ }).click();
+	await expect(page.getByRole('article', { name: 'Sheet' })).toContainText(
+		'N for corn 90 lb/ac by the adviser: Dry July'
+	);
+});
