@@ -11,7 +11,7 @@
 	import { factsIn } from '$lib/ui/forms/number-within';
 	import { keptNumber, typedAmount } from '$lib/ui/forms/typed-amount';
 	import SecondNitrogenFields from './SecondNitrogenFields.svelte';
-	import { OWN_RATE, secondNitrogen } from './second-nitrogen';
+	import { methodOf, secondNitrogen } from './second-nitrogen';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 
@@ -28,7 +28,7 @@
 	let crop = $state<string>(from?.id ?? 'soybean');
 	let goal = $state(untrack(() => typedAmount(from?.yieldGoal, unitOf(crop), page.units)));
 	let plantingDate = $state(from?.plantingDate ?? '');
-	let method = $state(from?.nitrogen ? (from.nitrogen.method ?? OWN_RATE) : '');
+	let method = $state(untrack(() => methodOf(second)));
 	let ownRate = $state(untrack(() => typedAmount(from?.nitrogen?.ownRate, 'lb/ac', page.units)));
 	let reason = $state(from?.nitrogen?.reason ?? '');
 	let problem = $state('');
@@ -75,7 +75,9 @@
 				{#if second.nitrogen}
 					<p>
 						<strong>N for {second.name}: <Quantity answer={second.nitrogen.rate} /></strong>, by {second.nitrogen.by}: {second
-							.nitrogen.why}. A proposal plans its passes too.
+							.nitrogen.why}. {planted.plantingDate
+							? 'A proposal plans its passes too.'
+							: 'Its passes can be planned once the day of planting is known.'}
 					</p>
 				{:else if second.lapsed}
 					<p class="problem" role="alert">

@@ -1,10 +1,18 @@
 import type { SecondNitrogen } from '$core/schema-types';
 import { SecondNitrogenBounds } from '$core/schema-types/bounds';
 import type { UnitSystem } from '$core/units/rate-units';
+import type { RatesPage } from '$lib/server/pages/rates-page';
 import { keptNumber } from '../../forms/typed-amount';
 
 /** In the list of methods: none of them, the adviser's own. */
 export const OWN_RATE = 'own rate';
+
+/** Of the list, what was settled on; none where its method gives no rate any more. */
+export function methodOf({ planted, lapsed }: Pick<RatesPage['second'], 'planted' | 'lapsed'>): string {
+	const settled = planted?.nitrogen;
+	if (settled === undefined || lapsed) return '';
+	return settled.method ?? OWN_RATE;
+}
 
 /**
  * The nitrogen of a second crop as it was typed.
