@@ -99,7 +99,7 @@ export function advise(request: AdviseRequest, knowledge: Knowledge, today: stri
 	const cec = cationExchangeCapacity(site.soil);
 	return {
 		rates,
-		...(afterFirst ? { secondRates: secondRates(wanted, afterFirst, prices, request.units) } : {}),
+		...(afterFirst ? { secondRates: secondRates(wanted, afterFirst, request) } : {}),
 		findings: readReport({ site, cec, packs: knowledge.packs, ...referencesOf(knowledge) }),
 		derived: derivedOf(site, cec, knowledge.packs, request.units),
 		nitrogen: nitrogenAccount(site, knowledge.packs, request.units),

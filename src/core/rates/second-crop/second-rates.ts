@@ -6,12 +6,13 @@ import type { AdviseRequest, Analyte, Crop, Rate, RateNutrient } from '../../sch
 import { checkGoal } from '../check-goal';
 import { OWN_CURVES } from '../nitrogen/own-curves';
 import { rateOf } from '../rate';
+import { chosenOfSecond } from './second-nitrogen';
 import { previousCropOf } from './previous-crop';
 
 /** What a sample says only of its own day. */
 const MINERAL: ReadonlySet<Analyte> = new Set(['NO3-N', 'NH4-N']);
-/** What is asked for a second crop; lime and micronutrients are settled with the first. */
-const NUTRIENTS: readonly RateNutrient[] = ['N', 'P2O5', 'K2O', 'S'];
+/** What is asked for a second crop beside nitrogen; lime and micronutrients are settled with the first. */
+const BESIDE_NITROGEN: readonly RateNutrient[] = ['P2O5', 'K2O', 'S'];
 
 /**
  * The site as the second crop of a year finds it: after the first, with nothing of what was settled or found for that. The nitrate of a
@@ -45,18 +46,17 @@ export function secondSite(site: Site, crop: Crop, yieldGoal: number, grain: num
 }
 
 /**
- * Rates of the second crop by each guide that knows it, from the soil test of the first. A deficit of the exchange is made good once, with
- * the first crop; the adviser's own curves were fitted to the first.
+ * Rates of the second crop by each guide that knows it, from the soil test of the first; sulfur by the nitrogen settled on for it. A deficit
+ * of the exchange is made good once, with the first crop; the adviser's own curves were fitted to the first.
  * @param second the ground as it finds it
  */
 export function secondRates(
 	wanted: readonly CompiledRule[],
 	second: SiteReading,
-	prices: NonNullable<AdviseRequest['prices']>,
-	units: AdviseRequest['units']
+	{ prices = {}, units, secondCrop }: Pick<AdviseRequest, 'prices' | 'units' | 'secondCrop'>
 ): Rate[] {
 	const { crop } = second.site;
-	return NUTRIENTS.flatMap((nutrient) =>
+	const ratesOf = (nutrient: RateNutrient, reading: SiteReading) =>
 		wanted
 			.filter(
 				(compiled) =>
@@ -65,8 +65,11 @@ export function secondRates(
 					compiled.forCrop(crop.id) &&
 					(!isTwoYear(nutrient) || isByTheYear(compiled, crop))
 			)
-			.map((compiled) => rateOf(compiled, nutrient, second, prices, units))
-	);
+			.map((compiled) => rateOf(compiled, nutrient, reading, prices, units));
+	const nitrogen = ratesOf('N', second);
+	const nitrogenRate = chosenOfSecond(secondCrop?.nitrogen, nitrogen)?.rate.value;
+	const fed = nitrogenRate === undefined ? second : second.of({ ...second.site, nitrogenRate });
+	return [...nitrogen, ...BESIDE_NITROGEN.flatMap((nutrient) => ratesOf(nutrient, fed))];
 }
 
 /** Of what two crops may get in one pass. */

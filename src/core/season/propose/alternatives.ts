@@ -1,6 +1,7 @@
 import type { Pass, Product, Schedule, ScheduleStep } from '../../schema-types';
 import { passNutrient, productFor } from '../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../plan/plan-context';
+import { byCropOfYear } from '../schedule/second-crop';
 import { dateOf } from '../schedule/step-date';
 import { plainUrea } from '../plan/usual-source';
 import { EARLY_SHARE } from '../plan/usual-values';
@@ -21,13 +22,14 @@ const BEFORE_PLANTING: Omit<ScheduleStep, 'label' | 'reason' | 'product'> = {
 
 /**
  * The plan and three other ways to put the same nitrogen on: all before planting, split, and spoon-fed over every step of the schedule. Passes that carry other
- * nutrients stay as they are.
+ * nutrients, or go on for a second crop, stay as they are.
  * @returns the plan alone where its crop has no steps for nitrogen, or the plan carries none by itself
  */
 export function alternativesTo(passes: readonly Pass[], context: PlanContext): Alternative[] {
 	const plan: Alternative = { name: 'This plan', passes: [...passes] };
 	const { schedule, products } = context;
-	const kept = passes.filter((pass) => !isNitrogenAlone(productOf(pass, products)));
+	const { then } = byCropOfYear(passes, context);
+	const kept = passes.filter((pass) => then.includes(pass) || !isNitrogenAlone(productOf(pass, products)));
 	const pounds = passes
 		.filter((pass) => !kept.includes(pass))
 		.reduce((sum, pass) => sum + passNutrient(pass, productOf(pass, products), 'N'), 0);

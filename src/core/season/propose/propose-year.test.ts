@@ -5,7 +5,9 @@ import { carrying } from '../checks/rule-cases.test-help';
 import type { PlanContext } from '../plan/plan-context';
 import { planContext } from '../plan/plan-context.test-help';
 import { daysBetween } from '../weather/season-weather';
-import { proposeProgramme } from './propose-programme';
+import { byCropOfYear } from '../schedule/second-crop';
+import { alternativesTo } from './alternatives';
+import { carried, proposeProgramme } from './propose-programme';
 import { proposeYear } from './propose-year';
 
 const second = (cropId: string, plantingDate: string, nitrogen: number | undefined): PlanContext['second'] => ({
@@ -58,5 +60,14 @@ describe('a proposal for two crops of a year', () => {
 		expect(beans.notes.at(-1)).toBe(
 			'For the second crop: Soybean is planned without nitrogen passes; add one by hand if it needs one.'
 		);
+	});
+	it('leaves the second’s passes where they are in every other way to put on the nitrogen of the first', () => {
+		const then = passes.filter(({ id }) => id.startsWith('second-'));
+		const others = alternativesTo(passes, context);
+		expect(others.length).toBeGreaterThan(2);
+		for (const other of others) {
+			expect(other.passes).toEqual(expect.arrayContaining(then));
+			expect(carried(byCropOfYear(other.passes, context).first, 'N', context)).toBeCloseTo(80, 6);
+		}
 	});
 });

@@ -181,7 +181,7 @@ function requestOf(records: Records, library: Library, today: string): AdviseReq
 		limingMaterial: lime?.lime,
 		nextCrop:
 			goal.next_crop && goal.next_yield_goal ? { id: goal.next_crop, yieldGoal: goal.next_yield_goal } : undefined,
-		secondCrop: second && { id: second.id, yieldGoal: second.yieldGoal },
+		secondCrop: second && withoutEmpty({ id: second.id, yieldGoal: second.yieldGoal, nitrogen: second.nitrogen }),
 		nitrogen: termsWithWhatIsLeft(records, library),
 		irrigation,
 		inSeason: Object.keys(tests).length > 0 ? tests : undefined,

@@ -6,6 +6,7 @@ import { valueIfKnown, type Answer } from '../../../core/figure/figure';
 import { plantAge } from '../../../core/ground/block/block-age';
 import { advise, RATE_NUTRIENTS, siteOf } from '../../../core/rates/advise';
 import { chosenRate, type Choice, type Chosen } from '../../../core/rates/choose';
+import { chosenOfSecond } from '../../../core/rates/second-crop/second-nitrogen';
 import { readHoldingRoom } from '../../../core/reading/holding-room';
 import { placedFactor } from '../../../core/rates/nitrogen/placed-factor';
 import { readSoilPh } from '../../../core/reading/soil/ph-scale';
@@ -104,7 +105,7 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	const answer = advise(request, library, today);
 	const site = siteOf(request, library, today);
 	const settled = choices.map((choice) => chosenRate(choice, answer.rates));
-	const secondNitrogen = chosenOfSecond(goal, answer);
+	const secondNitrogen = chosenOfSecond(secondCropOf(goal)?.nitrogen, answer.secondRates ?? []);
 	const chosen = settled.filter((one) => one !== undefined);
 	const context = planContext(library, records, site, answer, { chosen, secondNitrogen }, today);
 	const plans = onTheirDays(passes);
@@ -183,13 +184,6 @@ function planContext(
 		second: secondPlan(goal, secondNitrogen, library),
 		units: field.units
 	};
-}
-
-/** The nitrogen settled on for the second crop of a year; undefined where none was, or its method gives none any more. */
-function chosenOfSecond(goal: FieldYearRow, { secondRates = [] }: AdviseAnswer): Chosen | undefined {
-	const { method, ownRate, reason = '' } = secondCropOf(goal)?.nitrogen ?? {};
-	if (ownRate !== undefined) return chosenRate({ nutrient: 'N', ownRate, reason }, secondRates);
-	return method === undefined ? undefined : chosenRate({ nutrient: 'N', method }, secondRates);
 }
 
 /** The second crop of a year, where its day is known. */

@@ -14,6 +14,7 @@ import { listKeptPlans } from '../stores/plan/decisions';
 import { afterHarvest } from '../field/season/after-harvest';
 import { catchCropOf } from '../stores/plan/after-the-harvest';
 import { namedSecond } from '../field/season/second-crop-view';
+import { supplied } from '../field/season/supplied';
 import { boardGround } from '../field/season/board-ground';
 import { measuredBy, passView } from './pass-view';
 import type { Desk, FieldAddress } from '../desk';
@@ -38,7 +39,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 	}));
 	const base = { fieldId: field.id, year, units, catalogue, hasGoal: goal !== undefined };
 	if (!advice) return { ...base, season: undefined };
-	const { context, passes, costs, chosen, totals, crop, debt, site } = advice;
+	const { context, passes, costs, crop, debt, site } = advice;
 	const { holdingLimit, holdingRoom, station } = context;
 	/** How strong a leaf spray is, with what goes on in its trip. */
 	const sprayOf = (plan: Pass) =>
@@ -73,8 +74,7 @@ export function seasonPage(desk: Desk, address: FieldAddress, weather: string | 
 				passes: kept.length,
 				decisions: decisions.length
 			})),
-			chosen: chosen.map(({ nutrient, rate }) => ({ nutrient, rate: inSystem(rate, units) })),
-			totals: totals.map((total) => inSystem(total, units)),
+			...supplied(advice, units),
 			byWater: site.irrigation ? inEachSystem(broughtInYear(site.irrigation), units) : {},
 			passes: passes.map((record) => ({
 				...passView(record, products, units, site),

@@ -55,8 +55,8 @@ export function nitrogenChart(chart: NitrogenChart): EChartsCoreOption {
 	return {
 		animation: false,
 		grid: [
-			{ left: 58, right: 62, top: 46, height: 190 },
-			{ left: 58, right: 62, top: 266, height: 84 }
+			{ left: 58, right: 62, top: 46, height: 190, outerBoundsMode: 'none' },
+			{ left: 58, right: 62, top: 266, height: 84, outerBoundsMode: 'none' }
 		],
 		xAxis: [xAxis(0, ''), xAxis(1, `N applied, ${unit}`)],
 		yAxis: [

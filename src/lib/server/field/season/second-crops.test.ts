@@ -128,6 +128,9 @@ describe('a second crop', () => {
 		expect(then().map(({ label, date }) => label.endsWith(', sunflower') && date >= '2026-07-09')).not.toContain(false);
 		expect(then().length).toBeGreaterThan(0);
 		expect(totals().join()).not.toContain('N for sunflower');
+		const { secondN, totals: carried } = seasonPage(desk(), at(2026), null).season!;
+		expect(secondN).toMatchObject({ name: 'N for sunflower', wanted: { rate: { value: 55 } }, carried: { value: 55 } });
+		expect(carried.find(({ label }) => label === 'N')).toMatchObject({ value: expect.closeTo(70, 6) as number });
 		expect(sheetPage(desk(), at(2026)).draft?.rates.at(-1)).toMatchObject({
 			nutrient: 'N',
 			secondCrop: 'Sunflower',
@@ -152,6 +155,11 @@ describe('a second crop', () => {
 			rate: { value: expect.closeTo(136.2, 9) as number },
 			by: 'Tri-state guide 1995'
 		});
+		// Sulfur by its share of the nitrogen goes by that of the corn: 10 to 1.
+		const sulfur = settled().rates.filter(({ nutrient, title }) => nutrient === 'S' && title.includes('10:1'));
+		expect(sulfur.map(({ answer }) => answer)).toEqual([
+			expect.objectContaining({ value: expect.closeTo(13.62, 9) as number })
+		]);
 		await set(corn(100));
 		expect(settled().nitrogen).toMatchObject({ rate: { value: 109 } });
 		await set({ ...corn(100), nitrogen: { method: 'northern-plains/nitrogen' } });

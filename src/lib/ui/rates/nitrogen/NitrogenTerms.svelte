@@ -64,8 +64,8 @@
 
 <form onsubmit={keep}>
 	<div class="fields">
-		<Select size="sm" labelText="Most of it goes on" bind:selected={timing}>
-			<SelectItem value="" text="not said: as spring" />
+		<Select size="sm" labelText="Most of it goes on, in spring if not said" bind:selected={timing}>
+			<SelectItem value="" text="not said" />
 			<SelectItem value="autumn" text="in autumn" />
 			<SelectItem value="spring" text="in spring" />
 			<SelectItem value="split" text="split, most in the crop" />
@@ -88,7 +88,7 @@
 				{/each}
 				<DayField label="Legumes killed on" bind:date={legumesKilledOn} />
 				<Select size="sm" labelText="Then it is" bind:selected={left}>
-					<SelectItem value="surface" text="left on the surface" />
+					<SelectItem value="surface" text="left on top" />
 					<SelectItem value="incorporated" text="worked in" />
 				</Select>
 				<Checkbox labelText="Killed in flower or later" bind:checked={inFlower} />

@@ -10,6 +10,8 @@
 		season: {
 			chosen: readonly { nutrient: string; rate: Answer }[];
 			totals: readonly (Answer | Figure)[];
+			/** The nitrogen of a second crop. */
+			secondN: { name: string; wanted: { rate: Answer } | undefined; carried: Answer | Figure | undefined } | undefined;
 			/** What the water of its irrigation brings, by nutrient; empty where there is none. */
 			byWater: Readonly<Record<string, Answer>>;
 			debt: Answer;
@@ -18,29 +20,31 @@
 		};
 	}
 	const { season }: Props = $props();
-	const { chosen, totals, byWater, debt, forms } = $derived(season);
+	const { chosen, totals, secondN, byWater, debt, forms } = $derived(season);
 	type Sum = (typeof sums)[number];
-	const sums = $derived(
-		(['N', 'P2O5', 'K2O', 'S'] as const)
+	const sums = $derived([
+		...(['N', 'P2O5', 'K2O', 'S'] as const)
 			.map((nutrient) => ({
 				nutrient,
+				name: nutrient as string,
 				wanted: chosen.find((one) => one.nutrient === nutrient),
 				carried: totals.find(({ label }) => label === nutrient)
 			}))
-			.filter(({ nutrient, wanted, carried }) => wanted || carried || byWater[nutrient]?.applies)
-	);
+			.filter(({ nutrient, wanted, carried }) => wanted || carried || byWater[nutrient]?.applies),
+		...(secondN ? [{ nutrient: 'N' as const, ...secondN }] : [])
+	]);
 	const irrigated = $derived(Object.values(byWater).some(({ applies }) => applies));
 	const percent = (share: number) => Math.round(share * 100);
 </script>
 
-{#snippet nutrientCell({ nutrient }: Sum)}
-	<span class="mark" style:background={nutrientColor(nutrient)}></span>{nutrient}
+{#snippet nutrientCell({ nutrient, name }: Sum)}
+	<span class="mark" style:background={nutrientColor(nutrient)}></span>{name}
 {/snippet}
 {#snippet chosenCell({ wanted }: Sum)}
 	{#if wanted}<Quantity answer={wanted.rate} />{:else}<span class="soft">open</span>{/if}
 {/snippet}
-{#snippet waterCell({ nutrient }: Sum)}
-	{@const brought = byWater[nutrient]}
+{#snippet waterCell({ name }: Sum)}
+	{@const brought = byWater[name]}
 	{#if brought?.applies}<Quantity answer={brought} />{:else}<span class="soft">none</span>{/if}
 {/snippet}
 {#snippet carriedCell({ carried }: Sum)}
@@ -52,10 +56,10 @@
 	<ListTable
 		label="Supplied against chosen"
 		rows={sums}
-		key={({ nutrient }) => nutrient}
+		key={({ name }) => name}
 		sortable={false}
 		columns={[
-			{ name: 'Nutrient', of: ({ nutrient }) => nutrient, cell: nutrientCell },
+			{ name: 'Nutrient', of: ({ name }) => name, cell: nutrientCell },
 			{ name: 'Chosen', cell: chosenCell, number: true },
 			{ name: 'By the passes', cell: carriedCell, number: true },
 			...(irrigated ? [{ name: 'By the water', cell: waterCell, number: true }] : [])
