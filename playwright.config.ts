@@ -4,6 +4,7 @@ import { CHROMIUM_ARGUMENTS, findChromium } from './e2e/find-chromium';
 export default defineConfig({
 	testDir: 'e2e',
 	testMatch: '*.spec.ts',
+	globalSetup: './e2e/pristine-books.ts',
 	// Two cores: while one test waits for its page, another can work. Each has a server and a book of its own.
 	workers: 2,
 	// Tests of one file share nothing either; the long ones would else stand in a row.

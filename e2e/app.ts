@@ -1,4 +1,7 @@
+import { copyFileSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
+import path from 'node:path';
 import { test as base, expect, type Page } from '@playwright/test';
+import { pristineBook } from './pristine-books';
 import { bookFolder, startServer, type RunningServer } from './server';
 
 export interface App {
@@ -11,12 +14,34 @@ export interface App {
 	post: (path: string, body: unknown, method?: string) => Promise<Response>;
 }
 
-/** Every test has a server and a demo book of its own, and fails on any request that leaves the machine and on any error of a page. */
-export const test = base.extend<{ app: App; demo: boolean }>({
+interface Worker {
+	server: RunningServer;
+	bookFile: string;
+}
+
+/**
+ * Every test has a demo book of its own, restored in place of the last test's, and fails on any request that leaves the machine and on
+ * any error of a page. The tests of one worker share a server: starting one takes longer than most tests.
+ */
+export const test = base.extend<{ app: App; demo: boolean }, { worker: Worker }>({
 	demo: [true, { option: true }],
-	app: async ({ demo, page }, use) => {
-		const book = bookFolder();
-		const server = await startServer(book.file, demo ? { COSECHA_DEMO: 'demo/district.json' } : {});
+	worker: [
+		// Playwright reads from this pattern that the fixture needs no other.
+		// eslint-disable-next-line no-empty-pattern
+		async ({}, use) => {
+			const book = bookFolder();
+			const server = await startServer(book.file);
+			await use({ server, bookFile: book.file });
+			await server.stop();
+			book.remove();
+		},
+		{ scope: 'worker' }
+	],
+	app: async ({ demo, page, worker }, use) => {
+		await freshBook(worker, demo);
+		const { bookFile } = worker;
+		const loggedBefore = worker.server.log().length;
+		const server = { ...worker.server, log: () => worker.server.log().slice(loggedBefore) };
 		const outside = watchRequests(page, server.origin);
 		const errors = watchErrors(page);
 		const fieldId = async (name: string) => {
@@ -27,7 +52,7 @@ export const test = base.extend<{ app: App; demo: boolean }>({
 		};
 		await use({
 			server,
-			bookFile: book.file,
+			bookFile,
 			fieldId,
 			openField: async (name, word, year = 2027) => {
 				await page.goto(`${server.origin}/field/${await fieldId(name)}/${year}/${word}`);
@@ -40,14 +65,30 @@ export const test = base.extend<{ app: App; demo: boolean }>({
 					body: JSON.stringify(body)
 				})
 		});
-		await server.stop();
-		book.remove();
 		expect(outside, 'requests that leave the machine').toEqual([]);
 		expect(errors, 'errors of pages').toEqual([]);
 	}
 });
 
 export { expect };
+
+/** Restores a pristine book through the program's own API, and deletes what the last test left beside it. */
+async function freshBook({ server, bookFile }: Worker, demo: boolean): Promise<void> {
+	const copies = `${bookFile}.backups`;
+	const copy = 'book-2026-11-23T00-00-00.db';
+	rmSync(copies, { recursive: true, force: true });
+	mkdirSync(copies);
+	copyFileSync(pristineBook(demo), path.join(copies, copy));
+	const answer = await fetch(`${server.origin}/api/backups/${copy}/restore`, {
+		method: 'POST',
+		headers: { 'content-type': 'application/json' },
+		body: '{}'
+	});
+	if (!answer.ok) throw new Error(`the pristine book was not restored: ${await answer.text()}`);
+	rmSync(copies, { recursive: true });
+	const folder = path.dirname(bookFile);
+	for (const file of readdirSync(folder)) if (file.includes('.replaced-')) rmSync(path.join(folder, file));
+}
 
 /** Waits until the page answers to its buttons: until then a press would be lost. */
 export async function hydrated(page: Page): Promise<void> {

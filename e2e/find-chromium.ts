@@ -1,7 +1,8 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 
-const NAMES = ['chromium', 'chromium-browser', 'google-chrome'];
+// The shell first: it draws no frame of a browser around the page, which costs a third of the time.
+const NAMES = ['chromium-headless-shell', 'chromium', 'chromium-browser', 'google-chrome'];
 
 /** Without these Chromium looks for hosts that are not there. */
 export const CHROMIUM_ARGUMENTS = [
