@@ -56,6 +56,8 @@ export function placeBlocks(field: Shape, frame: DriveFrame, wanted: Wanted): Bl
 		const all = columnsFrom(from + (start / STARTS) * wanted.widthM, to, { lines, isInside }, wanted);
 		const found = wanted.stacked ? fullColumns(all, wanted.blocks) : all;
 		if (gain(found, wanted.blocks) > gain(best, wanted.blocks) + 1e-6) best = found;
+		// Blocks of a set length gain nothing beyond their number: on a very large field the other starts would take half a minute.
+		if (wanted.lengthM !== undefined && best.length >= wanted.blocks) break;
 	}
 	const used = wanted.lengthM === undefined ? longest(best, wanted.blocks) : closest(best, wanted);
 	return used.sort((a, b) => a.across - b.across || a.along - b.along);
