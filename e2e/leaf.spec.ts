@@ -42,6 +42,19 @@ test('leaf tests: a bad spot beside a good one, another stage that is not read, 
 	await expect(own).toContainText('Mn is 15 ppm');
 });
 
+test('two bad spots picked on one day leave Rates and Sheet as they are', async ({ page, app }) => {
+	const id = await app.fieldId('Almond Reach, old');
+	for (const N of [2.1, 2]) {
+		const leaves = { crop: 'almond', part: 'spur leaves', stage: 'July', spot: 'bad spot', results: { N, K: 1 } };
+		expect((await app.post(`/api/fields/${id}/leaf-tests`, { takenOn: '2027-07-12', ...leaves })).status).toBe(200);
+	}
+	await app.openField('Almond Reach, old', 'rates');
+	await expect(page.getByRole('heading', { name: 'Rates compared' })).toBeVisible();
+	await expect(page.getByText(/Almond.*bad spot/)).toHaveCount(2);
+	await app.openField('Almond Reach, old', 'sheet');
+	await expect(page.getByText(/Almond.*bad spot/).first()).toBeVisible();
+});
+
 test('a leaf test of an orchard in the log moves its rates, until one is typed for the year', async ({ page, app }) => {
 	const id = await app.fieldId('Almond Reach, old');
 	expect((await app.post(`/api/fields/${id}/2027/block`, { blockYear: {} }, 'PUT')).status).toBe(200);

@@ -95,7 +95,7 @@
 			<p class="soft">No pass is dated in the two weeks from {shortDate(data.today)}.</p>
 		{:else}
 			<ul>
-				{#each data.due as { label, from, passes } (label)}
+				{#each data.due as { label, from, passes }, at (at)}
 					<li>
 						<strong>{label}</strong>: {passes.length}
 						{passes.length === 1 ? 'field' : 'fields'},

@@ -51,7 +51,7 @@
 					{#each Object.entries(COLORINGS) as [id, text] (id)}<SelectItem value={id} {text} />{/each}
 				</Select>
 				<ul class="legend" aria-label="Legend">
-					{#each colored.legend as { text, color, count: many } (text)}
+					{#each colored.legend as { text, color, count: many }, at (at)}
 						<li><i style:background={color}></i>{text} <span class="soft small">{many}</span></li>
 					{/each}
 				</ul>

@@ -127,7 +127,7 @@
 			]}
 		/>
 		<p class="total">
-			{#each data.additives as { name, acres, cost } (name)}
+			{#each data.additives as { name, acres, cost }, at (at)}
 				<span
 					>{name} on {quantityIn(data.units, acres, 'ac')}, at the rate of its label{cost === undefined
 						? ''
@@ -169,7 +169,7 @@
 			{#if data.preparedBy === ''}<p class="late">Say first who prepares the sheets, on any field’s sheet.</p>{/if}
 			{#if problem || sheets.problem}<p class="problem" role="alert">{problem || sheets.problem}</p>{/if}
 			{#if sheets.notice}<p role="status">{sheets.notice}</p>{/if}
-			{#each sheets.left as { field, why } (field)}<p class="late"><Mark /> {field}: {why}</p>{/each}
+			{#each sheets.left as { field, why }, at (at)}<p class="late"><Mark /> {field}: {why}</p>{/each}
 			{#if mix}<CommonMix {mix} nameOf={(id) => data.names[id] ?? id} units={data.units} />{/if}
 			<div class="fields-list">
 				<ListTable

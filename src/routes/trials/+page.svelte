@@ -42,7 +42,7 @@
 	/>
 	{#if common.length > 1}<SeveralSites sites={data.trials} {common} />{/if}
 	{#each data.nitrogen.crops as { crop, sites } (crop)}<NitrogenSites {crop} {sites} units={data.units} />{/each}
-	{#each data.nitrogen.left as { site, reason } (site)}
+	{#each data.nitrogen.left as { site, reason }, at (at)}
 		<p class="small soft">{site} has no optimum of nitrogen: {reason}.</p>
 	{/each}
 </div>

@@ -173,7 +173,7 @@
 				{#if data.preparedBy === ''}<p class="late">Say first who prepares the sheets, on any field’s sheet.</p>{/if}
 				{#if sheets.problem}<p class="problem" role="alert">{sheets.problem}</p>{/if}
 				{#if sheets.notice}<p role="status">{sheets.notice}</p>{/if}
-				{#each sheets.left as { field, why } (field)}<p class="late">{field}: {why}</p>{/each}
+				{#each sheets.left as { field, why }, at (at)}<p class="late">{field}: {why}</p>{/each}
 			{/if}
 		</section>
 		<div class="row filters">

@@ -8,7 +8,7 @@
 
 {#if bases.length > 0}
 	<div class="bases small soft">
-		{#each bases as answer (answer.label)}<Quantity {answer} />{/each}
+		{#each bases as answer, at (at)}<Quantity {answer} />{/each}
 	</div>
 {/if}
 

@@ -45,12 +45,12 @@
 				{@const cautions = allCautions(answer)}
 				{#if answer.wouldChange && answer.wouldChange.length > 0}
 					<h3>What would change it</h3>
-					{#each answer.wouldChange as change (change)}<p class="change">{change}</p>{/each}
+					{#each answer.wouldChange as change, at (at)}<p class="change">{change}</p>{/each}
 				{/if}
 				{#if cautions.length > 0}
 					<h3>Cautions</h3>
 					<ul>
-						{#each cautions as caution (caution)}<li>{caution}</li>{/each}
+						{#each cautions as caution, at (at)}<li>{caution}</li>{/each}
 					</ul>
 				{/if}
 			{:else}

@@ -30,7 +30,7 @@
 		}}
 	>
 		{#each options as { value: id, text } (id)}<SelectItem value={id} {text} />{/each}
-		{#each groups as group (group.label)}
+		{#each groups as group, at (at)}
 			<SelectItemGroup label={group.label}>
 				{#each group.options as { value: id, text } (id)}<SelectItem value={id} {text} />{/each}
 			</SelectItemGroup>

@@ -121,7 +121,7 @@
 		joins the first.
 	</p>
 	<div class="lines">
-		{#each lines as line (line.analyte)}
+		{#each lines as line, at (at)}
 			{@const methods = methodsOf(line.analyte)}
 			<div class="line">
 				<TextInput

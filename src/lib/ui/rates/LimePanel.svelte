@@ -138,7 +138,7 @@
 {#if lime.plan}
 	<p>
 		{#if lime.plan.applications.length > 1}
-			{#each lime.plan.applications as { season, rate } (season)}<span class="part"
+			{#each lime.plan.applications as { season, rate }, at (at)}<span class="part"
 					>{page.year + season}: <strong><Quantity answer={rate} /></strong></span
 				>{/each}
 		{/if}

@@ -45,7 +45,7 @@
 				<Quantity answer={opinion.total} /> with what was applied{/if}
 		</div>
 	{/if}
-	{#each opinion.zones as zone (zone.name)}
+	{#each opinion.zones as zone, at (at)}
 		<div class="small soft">{zone.name} <Quantity answer={zone.rate} bare /></div>
 	{/each}
 	{#if opinion.of && !opinion.none}<div class="small soft">{opinion.of}</div>{/if}

@@ -77,7 +77,7 @@
 	</p>{/if}
 {#if lacking.length > 0}
 	<ul class="lacking small">
-		{#each lacking as { why, schools } (why)}
+		{#each lacking as { why, schools }, at (at)}
 			<li><strong>{schools}</strong> <span class="soft">does not apply: {why}</span></li>
 		{/each}
 		{#if walk}<li><a href={walk}>Record a test in the crop</a></li>{/if}

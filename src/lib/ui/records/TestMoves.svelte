@@ -57,7 +57,7 @@
 {#snippet saidCell({ said }: TestMove)}{#if said}{said}{/if}{/snippet}
 
 <div class="charts">
-	{#each charts as { label, nutrient, said, option } (label)}
+	{#each charts as { label, nutrient, said, option }, at (at)}
 		<figure>
 			<figcaption class="small">
 				<span class="bar">{nutrient} balance of the year, {unit}</span>, and

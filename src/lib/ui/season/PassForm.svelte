@@ -191,7 +191,7 @@
 			{/if}
 		</div>
 		<TextInput size="sm" labelText="Why" bind:value={form.reason} />
-		{#each product.cautions as caution (caution)}<p class="caution"><Mark /> {caution}</p>{/each}
+		{#each product.cautions as caution, at (at)}<p class="caution"><Mark /> {caution}</p>{/each}
 		<p class="soft small">Pounds of product, not of nutrient.</p>
 	</div>
 </Modal>

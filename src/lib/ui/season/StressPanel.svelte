@@ -106,7 +106,7 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#each outcomes as outcome (outcome.name)}
+				{#each outcomes as outcome, at (at)}
 					<tr>
 						<td>{outcome.name}</td>
 						<td class="num">{outcome.passes}</td>
@@ -122,7 +122,7 @@
 				{/each}
 			</tbody>
 		</table>
-		{#each outcome?.adaptive ?? [] as chance (chance.plan + chance.against)}
+		{#each outcome?.adaptive ?? [] as chance, at (at)}
 			{@const { mean, wet } = adaptiveFigures(chance, outcome!.programmes, yieldUnit)}
 			<p class="chance">
 				{adaptiveText(chance, yieldUnit)} What stands behind it: <Quantity answer={mean} /> on the mean, <Quantity

@@ -58,7 +58,7 @@
 					>
 					<td class="num">
 						<Quantity answer={inSystem(rate, content.units)} setting />
-						{#each line.bases ?? [] as base (base.label)}<br /><span class="soft"
+						{#each line.bases ?? [] as base, at (at)}<br /><span class="soft"
 								><Quantity answer={inSystem(base, content.units)} /></span
 							>{/each}
 						{#if gallons.applies}<br /><span class="soft"><Quantity answer={inSystem(gallons, content.units)} /></span
@@ -79,7 +79,7 @@
 	<div class="two">
 		<section>
 			<h3>Why these rates</h3>
-			{#each content.rates as line (rateName(line))}
+			{#each content.rates as line, at (at)}
 				<p>
 					<strong>{rateName(line)} <Quantity answer={inSystem(line.rate, content.units)} /></strong>
 					by {line.by}: {line.why}.
@@ -103,22 +103,22 @@
 	{#if content.decisions}
 		<h3>To be decided in the season</h3>
 		<ul>
-			{#each content.decisions as decision (decision)}<li>{decision}</li>{/each}
+			{#each content.decisions as decision, at (at)}<li>{decision}</li>{/each}
 		</ul>
 	{/if}
 
 	{#if content.leafTests}
 		<h3>From the leaf tests</h3>
-		{#each content.leafTests as { title, findings } (title)}
+		{#each content.leafTests as { title, findings }, at (at)}
 			<p class="soft">{title}</p>
-			{#each findings as { severity, text } (text)}<p><Severity {severity} /> {text}</p>{/each}
+			{#each findings as { severity, text }, at (at)}<p><Severity {severity} /> {text}</p>{/each}
 		{/each}
 	{/if}
 
 	{#if content.since && content.since.changes.length > 0}
 		<h3>Changed since no. {content.since.number}</h3>
 		<ul>
-			{#each content.since.changes as change (change)}<li>{change}</li>{/each}
+			{#each content.since.changes as change, at (at)}<li>{change}</li>{/each}
 		</ul>
 	{/if}
 
@@ -127,7 +127,7 @@
 		<p><Severity {severity} /> {text}</p>
 	{/each}
 	<ul>
-		{#each content.cautions as caution (caution)}<li>{caution}</li>{/each}
+		{#each content.cautions as caution, at (at)}<li>{caution}</li>{/each}
 	</ul>
 	<footer>
 		Prepared by {content.preparedBy || '…'} with {content.packs

@@ -10,7 +10,7 @@
 </script>
 
 <OverflowMenu size="sm" flipped iconDescription={label} aria-label={label}>
-	{#each acts as { text, act, href } (text)}
+	{#each acts as { text, act, href }, at (at)}
 		<OverflowMenuItem {text} {href} on:click={() => act?.()} />
 	{/each}
 </OverflowMenu>

@@ -46,7 +46,7 @@
 			selected={chosen.name}
 			on:update={({ detail }) => (from = String(detail))}
 		>
-			{#each ranges as { name } (name)}<SelectItem value={name} text={name} />{/each}
+			{#each ranges as { name }, at (at)}<SelectItem value={name} text={name} />{/each}
 		</Select>
 		<Select
 			size="sm"

@@ -50,7 +50,7 @@
 <form onsubmit={keep} aria-label="Price and costs">
 	<div class="fields">
 		<TextInput size="sm" labelText={`Price, $ per ${yieldUnit.split('/')[0]}`} inputmode="decimal" bind:value={grain} />
-		{#each names as name (name)}
+		{#each names as name, at (at)}
 			<TextInput
 				size="sm"
 				labelText={`Cost of ${name}, $/ac`}

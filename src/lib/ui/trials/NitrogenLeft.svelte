@@ -64,7 +64,7 @@
 	{#if hottest.length > 0}
 		<p class="row">
 			Hot spots:
-			{#each hottest as { plot, rate, residual } (plot)}
+			{#each hottest as { plot, rate, residual }, at (at)}
 				<Button size="small" kind="ghost" onclick={() => show(plot)}
 					>plot {plot}, {amount.ofArea(rate, 'N')}, {amount(residual, 'whole')} left</Button
 				>

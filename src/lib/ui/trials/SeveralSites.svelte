@@ -55,10 +55,10 @@
 	</p>
 	<div class="fields">
 		<Select size="sm" labelText="Treatment" bind:selected={tried}>
-			{#each common as name (name)}<SelectItem value={name} text={name} />{/each}
+			{#each common as name, at (at)}<SelectItem value={name} text={name} />{/each}
 		</Select>
 		<Select size="sm" labelText="Against" bind:selected={against}>
-			{#each common as name (name)}<SelectItem value={name} text={name} />{/each}
+			{#each common as name, at (at)}<SelectItem value={name} text={name} />{/each}
 		</Select>
 	</div>
 	{#if pooled}
@@ -69,7 +69,7 @@
 			label={`${tried} against ${against} at ${effects.length} sites. ${pooled.verdict}`}
 			height={`${AXIS_PX + ROW_PX * (effects.length + 1)}px`}
 		/>
-		{#each seasons as { name, own } (name)}
+		{#each seasons as { name, own }, at (at)}
 			{@const together = poolSites({ effects: own })}
 			<p><strong>{name}</strong> ({own.map(({ site }) => site).join(', ')}): {together.verdict}</p>
 			{@render behind(own, together)}

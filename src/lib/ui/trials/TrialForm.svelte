@@ -95,7 +95,7 @@
 			{#if typed.design === 'split-plot'}
 				<Select size="sm" labelText="Factor on the whole plots" bind:selected={typed.wholePlot}>
 					<SelectItem value="" text="say which" />
-					{#each typed.factors as { name } (name)}<SelectItem value={name} text={name} />{/each}
+					{#each typed.factors as { name }, at (at)}<SelectItem value={name} text={name} />{/each}
 				</Select>
 			{/if}
 			<TextInput

@@ -85,7 +85,7 @@
 />
 <p class="small">
 	{#if reading.answer.hsd !== null}Treatments that share a letter are not told apart.{/if}
-	{#each reading.figures as one (one.label)}<span class="figure">{one.label}: <Quantity answer={one} />.</span>{/each}
+	{#each reading.figures as one, at (at)}<span class="figure">{one.label}: <Quantity answer={one} />.</span>{/each}
 </p>
 {#if single.length > 0}
 	<ListTable
@@ -101,7 +101,7 @@
 		]}
 	/>
 {/if}
-{#each reading.answer.notes as note (note)}<p class="small">{note}</p>{/each}
+{#each reading.answer.notes as note, at (at)}<p class="small">{note}</p>{/each}
 {#if reading.answer.anova.length > 0}
 	<Disclosure align="start" summary="Details: analysis of variance, residuals" bind:open={details}>
 		<ListTable

@@ -49,7 +49,7 @@
 			/>
 		</div>
 	{/if}
-	{#each result.cautions as caution (caution)}<p class="caution small"><Mark /> {caution}</p>{/each}
+	{#each result.cautions as caution, at (at)}<p class="caution small"><Mark /> {caution}</p>{/each}
 	<Button size="small" onclick={use}>Change the season to this</Button>
 {:else}
 	<p class="none" role="status"><strong>No rate by this test:</strong> {answer.reason}. {answer.remedy}</p>

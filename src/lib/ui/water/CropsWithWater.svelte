@@ -24,7 +24,7 @@
 {/snippet}
 {#snippet watchCell({ threshold, burns }: CropWithWater)}
 	{#if !threshold.applies}<div class="small"><Severity severity="note" /> {threshold.remedy}</div>{/if}
-	{#each burns as { severity, text } (text)}<div class="small"><Severity {severity} /> {text}</div>{/each}
+	{#each burns as { severity, text }, at (at)}<div class="small"><Severity {severity} /> {text}</div>{/each}
 {/snippet}
 
 <section class="section" aria-label="Crops with this water">

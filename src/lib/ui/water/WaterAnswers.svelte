@@ -33,13 +33,13 @@
 	);
 </script>
 
-{#each answer.cautions as { severity, text } (text)}<p><Severity {severity} /> {text}</p>{/each}
+{#each answer.cautions as { severity, text }, at (at)}<p><Severity {severity} /> {text}</p>{/each}
 {#if answer.acid}<p>
 		<Severity severity="mind" /> Acid burns and eats metal: its label, local code and a licensed hand go first. Acid into
 		water, never water into acid; never in one tank with calcium nitrate; not below pH 5 in the line.
 	</p>{/if}
 <dl class="fact-lines">
-	{#each shown as { name, answer: figure } (name)}
+	{#each shown as { name, answer: figure }, at (at)}
 		<div>
 			<dt>{name}</dt>
 			<dd>

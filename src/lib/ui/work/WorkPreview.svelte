@@ -29,7 +29,7 @@
 	{#if why}<span class="late"><Mark /> Not here: {why}</span>
 	{:else if changes.length === 0}<span class="soft">as it is</span>
 	{:else}{changes.join('; ')}{/if}
-	{#each notes as note (note)}<div class="small soft">{note}</div>{/each}
+	{#each notes as note, at (at)}<div class="small soft">{note}</div>{/each}
 {/snippet}
 
 <section aria-label="Preview">

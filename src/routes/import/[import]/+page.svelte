@@ -88,7 +88,7 @@
 			<h2>What the columns mean</h2>
 			{#if data.preview.mappingProblems.length > 0}
 				<ul class="missing">
-					{#each data.preview.mappingProblems as missing (missing)}<li><Mark /> {missing}</li>{/each}
+					{#each data.preview.mappingProblems as missing, at (at)}<li><Mark /> {missing}</li>{/each}
 				</ul>
 			{/if}
 			<ColumnMeanings bind:mapping={draft.mapping} examples={data.sampleCells} crops={data.crops} {changed} />

@@ -125,7 +125,7 @@
 			{#if data.became.length > 0}
 				<p class="small">
 					Became
-					{#each data.became as { text, href }, at (href + text)}{at > 0 ? ', ' : ''}<a {href}>{text}</a>{/each}.
+					{#each data.became as { text, href }, at (at)}{at > 0 ? ', ' : ''}<a {href}>{text}</a>{/each}.
 				</p>
 			{/if}
 		{:else}
@@ -181,7 +181,7 @@
 						: ` and ${length(plan.lengthFt)} long`}; order drawn with seed {plan.seed}.
 				</p>
 				<ul class="codes">
-					{#each treatments as { levels, name } (name)}
+					{#each treatments as { levels, name }, at (at)}
 						<li>
 							<span class="code" style:background={cssColor(shareOf(name), 0.75)}></span>
 							<strong>{codes.get(name)}</strong>
@@ -195,7 +195,7 @@
 			{#if data.cautions.length > 0}
 				<section aria-label="Cautions">
 					<h2>{records.length === 0 ? 'Before it is spread' : 'Of its design'}</h2>
-					{#each data.cautions as caution (caution)}
+					{#each data.cautions as caution, at (at)}
 						<p class="small"><Severity severity="mind" /> {caution}</p>
 					{/each}
 				</section>
@@ -227,7 +227,7 @@
 			{/if}
 			<h3>What it does not show</h3>
 			<ul>
-				{#each shown.reading.limits as limit (limit)}<li>{limit}</li>{/each}
+				{#each shown.reading.limits as limit, at (at)}<li>{limit}</li>{/each}
 			</ul>
 		</section>
 	{/if}

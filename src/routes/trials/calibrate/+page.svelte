@@ -131,7 +131,7 @@
 				<FileButton label="Take a CSV file" accept={['.csv', 'text/csv']} {take} />
 			</div>
 			<section aria-label="Trials of this book">
-				{#each data.fromTrials.sets as set (set.name)}
+				{#each data.fromTrials.sets as set, at (at)}
 					<Button size="small" kind="ghost" onclick={() => takeTrials(set)}>
 						{set.sites === 1 ? 'Take 1 site' : `Take ${set.sites} sites`} from your trials: {set.name}
 					</Button>
@@ -141,7 +141,7 @@
 						here too; there is none yet.
 					</p>
 				{/each}
-				{#each data.fromTrials.left as reason (reason)}<p class="small soft">No site: {reason}.</p>{/each}
+				{#each data.fromTrials.left as reason, at (at)}<p class="small soft">No site: {reason}.</p>{/each}
 			</section>
 		</form>
 		{#if shown}
@@ -173,7 +173,7 @@
 					{ name: '', of: ({ reason }) => reason }
 				]}
 			/>
-			{#each shown.answer.notes as note (note)}<p class="small">{note}</p>{/each}
+			{#each shown.answer.notes as note, at (at)}<p class="small">{note}</p>{/each}
 		</section>
 		{#if element && usable.length > 0}
 			<LeafRangeFromSites {element} fits={usable} sites={shown.sites} ranges={data.leafRanges} />

@@ -116,11 +116,11 @@
 		</form>
 	{:else if block}
 		<dl class="fact-grid">
-			{#each facts as [name, value] (name)}<div>
+			{#each facts as [name, value], at (at)}<div>
 					<dt>{name}</dt>
 					<dd>{value}</dd>
 				</div>{/each}
-			{#each figures as answer (answer.label)}<div>
+			{#each figures as answer, at (at)}<div>
 					<dt>{answer.label.charAt(0).toUpperCase() + answer.label.slice(1)}</dt>
 					<dd><Quantity {answer} /></dd>
 				</div>{/each}

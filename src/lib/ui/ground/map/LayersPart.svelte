@@ -99,7 +99,7 @@
 				surface.standardDeviation
 			)}.
 		</p>
-		{#each surface.cautions as caution (caution)}<p class="late"><Mark /> {caution}</p>{/each}
+		{#each surface.cautions as caution, at (at)}<p class="late"><Mark /> {caution}</p>{/each}
 		{#if surface.variogram}<VariogramChart variogram={surface.variogram} />{/if}
 	{/if}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}

@@ -11,7 +11,7 @@
 
 <div class="legend" aria-label={`Legend: ${title}`} role="img">
 	<strong>{title}{unit ? `, ${unit}` : ''}</strong>
-	{#each classes as { from, to, share } (share)}
+	{#each classes as { from, to, share }, at (at)}
 		<span><i style:background={cssColor(share)}></i>{from === to ? text(from) : `${text(from)} to ${text(to)}`}</span>
 	{/each}
 </div>

@@ -106,9 +106,9 @@
 />
 {#if busy}<p role="status">Reading…</p>{/if}
 {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-{#each notice as text (text)}<p role="status">{text}</p>{/each}
+{#each notice as text, at (at)}<p role="status">{text}</p>{/each}
 {#if looked}
-	{#each looked.notes as note (note)}<p class="soft small">{note}</p>{/each}
+	{#each looked.notes as note, at (at)}<p class="soft small">{note}</p>{/each}
 	{#if looked.shapes.length > 0}
 		<ListTable
 			label="Areas in the file"

@@ -145,7 +145,7 @@
 		<FileButton label="The monitor’s log (CSV or GeoJSON with “rate”)" take={(picked) => void takeApplied(picked)} />
 	</div>
 	{#if notice}<p role="status">{notice}</p>{/if}
-	{#each content.cautions as caution (caution)}<p class="caution small"><Mark /> {caution}</p>{/each}
+	{#each content.cautions as caution, at (at)}<p class="caution small"><Mark /> {caution}</p>{/each}
 </article>
 
 <style>

@@ -146,7 +146,7 @@
 			The pass puts on {formatQuantity(even, unit)} for the whole field; each zone gets as much more or less as its own rate
 			of {driver} is to the field’s.
 		</p>
-		{#each pass.cautions as caution (caution)}<p class="caution small"><Mark /> {caution}</p>{/each}
+		{#each pass.cautions as caution, at (at)}<p class="caution small"><Mark /> {caution}</p>{/each}
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 		<Button size="small" disabled={busy} onclick={make}>Make the prescription</Button>
 	{/if}

@@ -106,7 +106,7 @@
 				}))
 			]}
 		/>
-		{#each notes as note (note)}<p class="soft small">{note}</p>{/each}
+		{#each notes as note, at (at)}<p class="soft small">{note}</p>{/each}
 		<h3>One rate for all, against a rate for each</h3>
 		<ListTable
 			label="One rate against a rate for each zone"

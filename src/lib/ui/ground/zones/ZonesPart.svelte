@@ -148,7 +148,7 @@
 		<p class="soft">None: the field is rated as one. Draw zones, take them from a file, or make them from a layer.</p>
 	{:else}
 		<ul>
-			{#each zones as { name, areaAcres, shape } (name)}
+			{#each zones as { name, areaAcres, shape }, at (at)}
 				<li class:chosen={name === chosen}>
 					{#if renaming?.from === name}
 						<TextInput size="sm" labelText="Name of the zone" bind:value={renaming.to} />

@@ -61,7 +61,7 @@
 </script>
 
 <form onsubmit={keep} aria-label="Leaf test">
-	{#each ranges as one (`${one.part} ${one.when}`)}<SamplingCard ranges={one} />{/each}
+	{#each ranges as one, at (at)}<SamplingCard ranges={one} />{/each}
 	<p class="soft small">
 		Of a bad spot, pick as many leaves in a good one beside it on the same day, and take a soil sample from both. <a
 			href="/leaf-ranges">Leaf ranges</a

@@ -43,7 +43,7 @@
 				{#if !answer.readable}
 					<p><Severity severity="note" /> {answer.reason}</p>
 				{:else}
-					{#each answer.findings as { severity, text, remedy } (text)}
+					{#each answer.findings as { severity, text, remedy }, at (at)}
 						<p><Severity {severity} /> {text} <span class="soft">{remedy}</span></p>
 					{/each}
 					{#if answer.pair}<LeafPair pair={answer.pair} soil={answer.soil} />{/if}

@@ -133,7 +133,7 @@
 			<span>{best.label}</span>
 		</div>
 	{/if}
-	{#each marks.filter(({ main }) => main) as stage (stage.name)}
+	{#each marks.filter(({ main }) => main) as stage, at (at)}
 		<div
 			class="stage"
 			style:left={`${stage.x}px`}
@@ -141,7 +141,7 @@
 			style:height={`${plotHeight}px`}
 		></div>
 	{/each}
-	{#each labels as stage (stage.name)}
+	{#each labels as stage, at (at)}
 		<span class="name" class:main={stage.main} style:left={`${stage.x}px`} style:top={`${NITROGEN_FROM - 22}px`}
 			>{stage.name}</span
 		>

@@ -29,7 +29,7 @@
 			<span class="soft small">{BASIS[check.basis] ?? ''}</span>
 			{#if check.remedies.length > 0}
 				<div class="row remedies">
-					{#each check.remedies as remedy (remedy.label)}
+					{#each check.remedies as remedy, at (at)}
 						<Button size="small" kind="tertiary" onclick={() => apply(remedy, check.pass)}>{remedy.label}</Button>
 					{/each}
 				</div>

@@ -75,7 +75,7 @@
 		<dd>{productName}</dd>
 		<dt>Rate</dt>
 		<dd><Quantity answer={rate} /></dd>
-		{#each bases as answer (answer.label)}
+		{#each bases as answer, at (at)}
 			<dt>For {answer.label}</dt>
 			<dd><Quantity {answer} /></dd>
 		{/each}
@@ -112,7 +112,7 @@
 	</dl>
 	{#if pass.reason}<p class="small soft">{pass.reason}</p>{/if}
 	<CheckList {checks} {apply} />
-	{#each cautions as caution (caution)}<p class="small caution"><Mark /> {caution}</p>{/each}
+	{#each cautions as caution, at (at)}<p class="small caution"><Mark /> {caution}</p>{/each}
 	<div class="row acts">
 		{#if doneOn === null}
 			<Button size="small" kind="tertiary" onclick={edit}>Change</Button>

@@ -50,7 +50,7 @@
 		<button type="button" class="plain" onclick={() => choose(plan.id)}><strong>{plan.label}</strong></button>
 		{#if severity}<Severity {severity} />{/if}
 		{#if plan.reason}<div class="small soft">{plan.reason}</div>{/if}
-		{#each cautions as caution (caution)}<div class="small caution"><Mark /> {caution}</div>{/each}
+		{#each cautions as caution, at (at)}<div class="small caution"><Mark /> {caution}</div>{/each}
 	</div>
 {/snippet}
 {#snippet rateCell({ rate, part }: Row)}

@@ -142,7 +142,7 @@
 				</Select>
 				<DayField label="On" bind:date={typed.date} />
 			</div>
-			{#each cautions as caution (caution)}<p class="small soft">{caution}</p>{/each}
+			{#each cautions as caution, at (at)}<p class="small soft">{caution}</p>{/each}
 			<div class="row">
 				<Button size="small" type="submit">Save the decision</Button>
 				<Button size="small" kind="ghost" onclick={() => ((typed = undefined), (problem = ''))}>Cancel</Button>

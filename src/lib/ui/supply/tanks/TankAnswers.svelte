@@ -15,7 +15,7 @@
 	const doses = $derived(plan.tanks.flatMap(({ name, doses: own }) => own.map((dose) => ({ name, ...dose }))));
 </script>
 
-{#each plan.cautions as { severity, text } (text)}<p><Severity {severity} /> {text}</p>{/each}
+{#each plan.cautions as { severity, text }, at (at)}<p><Severity {severity} /> {text}</p>{/each}
 <ListTable
 	label="Stock tanks"
 	rows={plan.tanks}

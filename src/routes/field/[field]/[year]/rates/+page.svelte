@@ -126,11 +126,11 @@
 		</div>
 		{#if data.leafTests.length > 0}
 			<section aria-label="From the leaf tests" class="leaf">
-				{#each data.leafTests as { title, findings } (title)}
+				{#each data.leafTests as { title, findings }, at (at)}
 					<p class="small">
 						<a href={`/field/${data.goalPage.fieldId}/${data.goalPage.year}/reading`}>Leaf test of {title}</a>
 					</p>
-					{#each findings as { severity, text } (text)}<p class="small"><Severity {severity} /> {text}</p>{/each}
+					{#each findings as { severity, text }, at (at)}<p class="small"><Severity {severity} /> {text}</p>{/each}
 				{/each}
 			</section>
 		{/if}

@@ -135,7 +135,7 @@
 		{#if reading.others.length > 0}
 			<section class="section">
 				<h2>Sulfur and micronutrients</h2>
-				{#each reading.others as { name, test, says } (name)}
+				{#each reading.others as { name, test, says }, at (at)}
 					<p>
 						{name.charAt(0).toUpperCase()}{name.slice(1)} <strong><Quantity answer={test} /></strong>{#if says}: {says}{/if}
 					</p>
@@ -155,7 +155,7 @@
 				<h2>Over the years</h2>
 				<p class="soft small">Only like is compared with like: the same method in the same layer.</p>
 				<div class="trends">
-					{#each reading.trends as trend (trend.label)}
+					{#each reading.trends as trend, at (at)}
 						<figure>
 							<figcaption class="small">
 								{trend.label.charAt(0).toUpperCase()}{trend.label.slice(1)}{trend.unit === 'pH'

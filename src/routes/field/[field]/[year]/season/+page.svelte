@@ -189,7 +189,7 @@
 					/>
 				{/if}
 				{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-				{#each notes as note (note)}<p class="note" role="status"><Mark /> {note}</p>{/each}
+				{#each notes as note, at (at)}<p class="note" role="status"><Mark /> {note}</p>{/each}
 				{#if records.length > 0}
 					{@const others = live.checks.filter(({ pass }) => pass !== chosenPass?.id)}
 					<section class="others" aria-label="Checks of the rest of the plan">

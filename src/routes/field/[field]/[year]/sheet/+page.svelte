@@ -88,7 +88,7 @@
 						<a href={`/sheets/${id}/orders`} download>work orders</a>
 						{#if outOfDate}<strong class="late">The plan has changed since; this sheet is out of date.</strong>
 							<ul class="changes small">
-								{#each changes as change (change)}<li>{change}</li>{/each}
+								{#each changes as change, at (at)}<li>{change}</li>{/each}
 							</ul>{/if}
 					</li>
 				{/each}

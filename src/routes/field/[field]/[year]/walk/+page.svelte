@@ -73,7 +73,7 @@
 				{taken} is in the season now. <a href={`/field/${data.fieldId}/${data.year}/season`}>See the passes</a>
 			</p>
 		{/if}
-		{#each notes as note (note)}<p class="note" role="status"><Mark /> {note}</p>{/each}
+		{#each notes as note, at (at)}<p class="note" role="status"><Mark /> {note}</p>{/each}
 		{#each walk.kinds as { kind, tests, guide, result } (kind)}
 			{@const { name, how } = HEADS[kind]}
 			<section aria-label={name}>
