@@ -1,8 +1,9 @@
 import type { Figure } from '../figure/figure';
 import { entriesOf } from '../check/typed-object';
 import type { CropId, PackDocument, Rule } from '../schema-types';
+import { lessCredits } from './less-credits';
 import type { CompiledRule, CropRule } from './pack';
-import { noNumbers, type AnyRuleKind, type InputName, type RuleFigures } from './rule-kind';
+import { noNumbers, type AnyRuleKind, type InputName, type RuleFigures, type RuleNumbers } from './rule-kind';
 
 /** A rule with its kind, its coefficients laid out by crop. Whether they fit the kind is the caller's to check. */
 export function compileRule(pack: PackDocument, rule: Rule, kind: AnyRuleKind): CompiledRule {
@@ -34,15 +35,30 @@ export function withParameters(
 function cropRule(kind: AnyRuleKind, rule: Rule, parameters: unknown): CropRule | undefined {
 	if (parameters === undefined) return undefined;
 	const steps = { ...kind.steps };
-	return {
+	const own = kind.needs(parameters);
+	const worked = {
 		parameters,
-		needs: kind.needs(parameters),
-		evaluate: (numbers) => kind.compute(parameters, numbers, steps),
-		explain(figures) {
+		evaluate: (numbers: RuleNumbers) => kind.compute(parameters, numbers, steps),
+		explain(figures: RuleFigures) {
 			const rate = kind.compute(parameters, valuesOf(figures), steps);
 			return kind.explain(parameters, figures, rule, { ...steps, rate });
 		}
 	};
+	if (!takesCreditsOff(kind, rule, own)) return { ...worked, needs: own };
+	return {
+		parameters,
+		needs: [...own, 'credits'],
+		evaluate: (numbers) => Math.max(0, worked.evaluate(numbers) - numbers.credits),
+		explain: (figures) => lessCredits(worked.explain(figures), figures.credits)
+	};
+}
+
+/**
+ * Nitrogen for a season that knows no credits of its own: they come off whatever the formula gives. A test in the crop has found
+ * them already.
+ */
+function takesCreditsOff(kind: AnyRuleKind, { gives }: Rule, needs: readonly InputName[]): boolean {
+	return gives === 'N' && kind.covers === undefined && !needs.includes('credits');
 }
 
 function valuesOf(figures: RuleFigures) {

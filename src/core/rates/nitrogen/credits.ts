@@ -1,3 +1,4 @@
+import { entriesOf } from '../../check/typed-object';
 import { sharedParameters } from '../../packs/parameters-of';
 import type { FromSchema } from 'json-schema-to-ts';
 import { broughtByWater } from '../../water/delivered';
@@ -8,7 +9,10 @@ import { readOrganicMatter } from '../../reading/soil/organic-matter';
 import { soilNitrate, soilSulfate } from '../../reading/soil/soil-pounds';
 import type { Site } from '../../reading/site';
 
-/** The credits a guide allows, so that nothing is credited twice: only these are taken off. */
+/**
+ * The credits of a guide, so that nothing is credited twice. A previous crop, the soil and sulfur in water are credited where the guide
+ * says so. Nitrogen that is brought to the field comes off every nitrogen rate, unless the guide says that its numbers hold it (false).
+ */
 export const creditParameters = {
 	type: 'object',
 	additionalProperties: false,
@@ -28,11 +32,23 @@ export const creditParameters = {
 			exclusiveMinimum: 0,
 			description: 'sulfate-S from the surface to this depth counts in full'
 		},
-		legumeCover: { type: 'boolean', description: 'what a cover crop of legumes leaves, by its stand' },
-		manure: { type: 'boolean', description: 'what manure of this and earlier years makes available' },
-		irrigationNitrate: { type: 'boolean', description: 'nitrate in the water of irrigation' },
+		legumeCover: {
+			type: 'boolean',
+			description: 'what a cover crop of legumes leaves, by its stand; false where the rate holds it already'
+		},
+		manure: {
+			type: 'boolean',
+			description: 'what manure of this and earlier years makes available; false where the rate holds it already'
+		},
+		irrigationNitrate: {
+			type: 'boolean',
+			description: 'nitrate in the water of irrigation; false where the rate holds it already'
+		},
 		irrigationSulfate: { type: 'boolean', description: 'sulfur of the sulfate in the water of irrigation' },
-		starter: { type: 'boolean', description: 'a starter that is no pass of the plan' },
+		starter: {
+			type: 'boolean',
+			description: 'a starter that is no pass of the plan; false where the rate holds it already'
+		},
 		organicMatter: {
 			type: 'object',
 			additionalProperties: false,
@@ -76,10 +92,13 @@ export function readCredits(site: Site, compiled: CompiledRule): Answer {
 		if (!line.applies) return line;
 		lines.push(line);
 	}
-	const cover = allowed.legumeCover ? site.coverNitrogen : undefined;
-	if (cover?.applies) lines.push(cover);
-	else if (cover) cautions.push(`The legume cover crop is not credited: ${cover.reason}.`);
-	lines.push(...broughtAlong(site, allowed));
+	if (rule.gives === 'N') {
+		if (allowed.legumeCover !== false && site.coverNitrogen?.applies === false) {
+			cautions.push(`The legume cover crop is not credited: ${site.coverNitrogen.reason}.`);
+		}
+		lines.push(...broughtNitrogen(site, allowed));
+	}
+	if (allowed.irrigationSulfate) lines.push(...broughtByIrrigation(site, 'S'));
 	return figure({
 		label: 'credits',
 		value: lines.reduce((sum, line) => sum + line.value, 0),
@@ -123,36 +142,48 @@ function previousCropCredit(pounds: Record<string, number>, site: Site, rule: Co
 	});
 }
 
-/** What the adviser wrote down as brought by manure, water and a starter of the grower's own. */
-function broughtAlong(
-	{ nitrogen, irrigation }: Site,
-	{ manure, irrigationNitrate, irrigationSulfate, starter }: Credits
-): Figure[] {
+/**
+ * Nitrogen that reaches the crop beside the passes of the plan, lb N/ac, each source a line: a legume cover crop, manure of this and of
+ * earlier years, nitrate in irrigation water, a starter of the grower's own.
+ * @param contained sources at false are left out: the rate holds them already
+ */
+export function broughtNitrogen(site: Site, contained: Credits = {}): Figure[] {
+	const { manureN, earlierManureN, starterN } = site.nitrogen;
 	const pounds = (label: string, value: number | undefined) =>
 		value === undefined ? [] : [figure({ label, value, unit: 'lb/ac', basis: 'adviser' })];
-	const { manureN, earlierManureN, starterN, irrigationIn, irrigationNitratePpm } = nitrogen;
-	const brought = irrigation ? broughtInYear(irrigation) : {};
-	const water = (nutrient: 'N' | 'S') => {
-		const answer = brought[nutrient];
-		return answer?.applies ? [answer] : [];
+	const lines: Record<'legumeCover' | 'manure' | 'irrigationNitrate' | 'starter', Figure[]> = {
+		legumeCover: site.coverNitrogen?.applies ? [site.coverNitrogen] : [],
+		manure: [...pounds('manure of this year', manureN), ...pounds('manure of earlier years', earlierManureN)],
+		irrigationNitrate: waterNitrate(site),
+		starter: pounds('starter outside the plan', starterN)
 	};
-	const nitrate =
-		irrigationIn === undefined || irrigationNitratePpm === undefined
-			? water('N')
-			: [
-					broughtByWater(
-						'nitrate in irrigation water',
-						figure({ label: 'nitrate-N in the water', value: irrigationNitratePpm, unit: 'ppm', basis: 'adviser' }),
-						figure({ label: 'water applied', value: irrigationIn, unit: 'in', basis: 'adviser' })
-					)
-				];
+	return entriesOf(lines).flatMap(([source, own]) => (contained[source] === false ? [] : own));
+}
+
+/** Their sum, lb N/ac; undefined where there is none. */
+export function allBroughtNitrogen(site: Site): Figure | undefined {
+	const inputs = broughtNitrogen(site);
+	if (inputs.length === 0) return undefined;
+	const value = inputs.reduce((sum, line) => sum + line.value, 0);
+	const formula = 'sum of the lines';
+	return figure({ label: 'nitrogen beside the passes', value, unit: 'lb/ac', formula, inputs, basis: 'adviser' });
+}
+
+function waterNitrate(site: Site): Figure[] {
+	const { irrigationIn, irrigationNitratePpm } = site.nitrogen;
+	if (irrigationIn === undefined || irrigationNitratePpm === undefined) return broughtByIrrigation(site, 'N');
 	return [
-		...(manure ? pounds('manure of this year', manureN) : []),
-		...(manure ? pounds('manure of earlier years', earlierManureN) : []),
-		...(irrigationNitrate ? nitrate : []),
-		...(irrigationSulfate ? water('S') : []),
-		...(starter ? pounds('starter outside the plan', starterN) : [])
+		broughtByWater(
+			'nitrate in irrigation water',
+			figure({ label: 'nitrate-N in the water', value: irrigationNitratePpm, unit: 'ppm', basis: 'adviser' }),
+			figure({ label: 'water applied', value: irrigationIn, unit: 'in', basis: 'adviser' })
+		)
 	];
+}
+
+function broughtByIrrigation({ irrigation }: Site, nutrient: 'N' | 'S'): Figure[] {
+	const answer = irrigation && broughtInYear(irrigation)[nutrient];
+	return answer?.applies ? [answer] : [];
 }
 
 function organicMatterCredit(

@@ -1,4 +1,4 @@
-import { figure, notApplicable, type Answer } from '../../figure/figure';
+import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { PackSet } from '../../packs/pack';
 import { readHoldingRoom } from '../../reading/holding-room';
 import type { Site } from '../../reading/site';
@@ -6,6 +6,7 @@ import type { NitrogenAccount } from '../../schema-types';
 import { inSystem, type UnitSystem } from '../../units/rate-units';
 import { debtOfNitrogen, debtOfProgramme } from '../lime/lime-debt';
 import { nitrogenBalance } from './balance';
+import { allBroughtNitrogen } from './credits';
 
 /** What the nitrogen settled on leaves behind, what acid it makes, and the passes that the ground forces. */
 export function nitrogenAccount(site: Site, packs: PackSet, units: UnitSystem): NitrogenAccount {
@@ -22,10 +23,24 @@ export function nitrogenAccount(site: Site, packs: PackSet, units: UnitSystem): 
 	const nitrogen = figure({ label: 'nitrogen settled on', value: nitrogenRate, unit: 'lb/ac', basis: 'adviser' });
 	const goal = figure({ label: 'yield goal', value: yieldGoal, unit: crop.yieldUnit, basis: 'adviser' });
 	return {
-		balance: inSystem(nitrogenBalance(crop, nitrogen, goal), units),
+		balance: inSystem(nitrogenBalance(crop, withBrought(nitrogen, site), goal), units),
 		limeDebt: inSystem(debtOfProgramme(programme) ?? debtOfNitrogen(nitrogen), units),
 		leastPasses: leastPasses(nitrogen.value, site, packs)
 	};
+}
+
+/** The nitrogen settled on with what reaches the crop another way: all of it is taken off or left. */
+function withBrought(nitrogen: Figure, site: Site): Figure {
+	const brought = allBroughtNitrogen(site);
+	if (!brought) return nitrogen;
+	return figure({
+		label: 'nitrogen settled on, and what comes beside it',
+		value: nitrogen.value + brought.value,
+		unit: 'lb/ac',
+		formula: 'settled on + beside the passes',
+		inputs: [nitrogen, brought],
+		basis: 'adviser'
+	});
 }
 
 /** Passes so that none puts on more than the soil can take up at one time. */

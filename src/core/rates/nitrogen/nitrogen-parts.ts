@@ -1,6 +1,7 @@
 import { economicResponse } from './response/economic-response';
 import { parametersOf } from '../../packs/parameters-of';
-import { figure, type Figure } from '../../figure/figure';
+import { figure, type Answer, type Figure } from '../../figure/figure';
+import { lessCredits } from '../../packs/less-credits';
 import type { CompiledRule } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
 import type { Site } from '../../reading/site';
@@ -35,12 +36,10 @@ function curveParts(compiled: CompiledRule, reading: SiteReading, units: UnitSys
 	if (p === undefined) return {};
 	const [grain, nitrogen] = [reading.input('grainPrice', compiled), reading.input('nitrogenPrice', compiled)];
 	const { mostYield, mostProfit, leastLeft } = objectivesOf(p, grain, nitrogen, compiled.rule);
+	const credits = reading.input('credits', compiled);
+	const net = (objective: Answer) => inSystem(credits.applies ? lessCredits(objective, credits) : objective, units);
 	return {
-		objectives: {
-			mostYield: inSystem(mostYield, units),
-			mostProfit: inSystem(mostProfit, units),
-			leastLeft: inSystem(leastLeft, units)
-		},
+		objectives: { mostYield: net(mostYield), mostProfit: net(mostProfit), leastLeft: net(leastLeft) },
 		response: { curve: p.curve, lowestRate: p.lowestRate, highestRate: p.highestRate }
 	};
 }

@@ -82,16 +82,19 @@ export function coverDay(
 	}
 }
 
-/** What killed legumes give on a day of what they have left to give, kg N/ha: by warmth, none at or below freezing. */
-export function legumeDay(
-	legumes: { killedOn: number; gives: number },
+/**
+ * What killed legumes, or manure by their pace, give on a day of what they have left to give, kg N/ha: by warmth, none at or below
+ * freezing.
+ */
+export function givenOffOn(
+	source: { from: number; gives: number },
 	day: number,
 	soilC: number,
 	{ legumeCover: { halfInDaysAt20, q10 } }: SeasonModel
 ): number {
-	if (day < legumes.killedOn) return 0;
-	const given = legumes.gives * (1 - 0.5 ** byQ10(1 / halfInDaysAt20, q10, soilC));
-	legumes.gives -= given;
+	if (day < source.from) return 0;
+	const given = source.gives * (1 - 0.5 ** byQ10(1 / halfInDaysAt20, q10, soilC));
+	source.gives -= given;
 	return given;
 }
 

@@ -183,10 +183,10 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 		nitrate: spread(pounds('nitrateLbAc', 'nitrate-N at the start'), NITRATE_BY_LAYER),
 		ammonium: spread(pounds('ammoniumLbAc', 'ammonium-N at the start'), AMMONIUM_BY_LAYER),
 		coverKilledOn: facts.coverKilledOn === undefined ? undefined : daysBetween(start, facts.coverKilledOn),
-		legumeCover: facts.legumeCover && {
-			killedOn: daysBetween(start, facts.legumeCover.killedOn),
-			gives: facts.legumeCover.nitrogenLbAc * KG_HA_PER_LB_AC
-		}
+		givenOff: [
+			...(facts.legumeCover ? [{ from: facts.legumeCover.killedOn, pounds: facts.legumeCover.nitrogenLbAc }] : []),
+			...(facts.creditedNLbAc === undefined ? [] : [{ from: planting, pounds: facts.creditedNLbAc }])
+		].map(({ from, pounds }) => ({ from: daysBetween(start, from), gives: pounds * KG_HA_PER_LB_AC }))
 	};
 	const dayOf = (date: string) =>
 		Math.min(weather.length - 1, Math.max(0, (Date.parse(date) - Date.parse(start)) / DAY_MS));

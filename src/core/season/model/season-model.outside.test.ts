@@ -23,7 +23,7 @@ const soil = (change: Partial<SeasonSoil> = {}): SeasonSoil => ({
 	soilPh: 6.5,
 	residue: false,
 	coverKilledOn: undefined,
-	legumeCover: undefined,
+	givenOff: [],
 	...change
 });
 /** The warm spring of the table: 10 to 22 C each day, so that the soil stays at 16, with a light rain now and then. */

@@ -42,7 +42,7 @@ function ground(texture: TextureClass, change: Partial<SeasonSoil> = {}): Season
 		soilPh: 6.4,
 		residue: true,
 		coverKilledOn: undefined,
-		legumeCover: undefined,
+		givenOff: [],
 		...change
 	};
 }
@@ -84,18 +84,13 @@ describe('the mass balance', () => {
 				fc.constantFrom(...Object.values(seasonModel.drainage.mmPerDay)),
 				fc.array(anyDressing, { maxLength: 6 }),
 				fc.option(fc.integer({ min: 0, max: 150 }), { nil: undefined }),
-				fc.option(
-					fc.record({
-						killedOn: fc.integer({ min: -30, max: 150 }),
-						gives: fc.double({ min: 0, max: 200, noNaN: true })
-					}),
-					{
-						nil: undefined
-					}
+				fc.array(
+					fc.record({ from: fc.integer({ min: -30, max: 150 }), gives: fc.double({ min: 0, max: 200, noNaN: true }) }),
+					{ maxLength: 2 }
 				),
 				fc.boolean(),
-				(seed, kind, texture, drainsPerDay, dressings, coverKilledOn, legumeCover, withRye) => {
-					const soil = ground(texture, { drainsPerDay, coverKilledOn, legumeCover });
+				(seed, kind, texture, drainsPerDay, dressings, coverKilledOn, givenOff, withRye) => {
+					const soil = ground(texture, { drainsPerDay, coverKilledOn, givenOff });
 					const rye = { ...corn, planted: 290, harvested: 364, wantedBy: (day: number) => day - 290 };
 					const grown = withRye ? { ...corn, harvested: 280, then: { ...rye, roots: seasonModel.roots } } : corn;
 					const run = simulateSeason(series(seed, kind as 'wet'), 365, soil, grown, dressings, seasonModel);
@@ -248,13 +243,13 @@ describe('which way things go on the made-up station', () => {
 	});
 
 	it('killed legumes give nitrogen by warmth: half in 18 days at 20 C, all in the end, none in frost or before', () => {
-		const mineralised = (celsius: number, legumeCover: SeasonSoil['legumeCover']) => {
+		const mineralised = (celsius: number, givenOff: SeasonSoil['givenOff']) => {
 			const same = (value: number) => Array.from({ length: 365 }, () => value);
 			const weather = { ...series(3), minC: same(celsius), maxC: same(celsius) };
-			return simulateSeason(weather, 365, ground('silt loam', { legumeCover }), undefined, [], seasonModel).mineralised;
+			return simulateSeason(weather, 365, ground('silt loam', { givenOff }), undefined, [], seasonModel).mineralised;
 		};
 		const given = (celsius: number, day: number) =>
-			mineralised(celsius, { killedOn: 100, gives: 80 })[day]! - mineralised(celsius, undefined)[day]!;
+			mineralised(celsius, [{ from: 100, gives: 80 }])[day]! - mineralised(celsius, [])[day]!;
 		expect(given(20, 99)).toBe(0);
 		expect(given(20, 117)).toBeCloseTo(40, 6);
 		// Ten degrees less: half as fast.

@@ -1,7 +1,7 @@
 import type { HeldWater, SeasonModel } from '../../schema-types';
 import { layerOf, startCohort, type Cohort, type Dressing } from './dressing';
 import { referenceEvaporation } from './evaporation';
-import { addNitrate, carryNitrateDown, coverDay, denitrify, legumeDay, nitrifyCohort, takeUp } from './nitrogen-moves';
+import { addNitrate, carryNitrateDown, coverDay, denitrify, givenOffOn, nitrifyCohort, takeUp } from './nitrogen-moves';
 import { byQ10, nitrificationAgainst16 } from './rates-by-temperature';
 import { emptyRun, TOTALS, type SeasonRun } from './season-run';
 import { isSaturated, LAYER_CM, LAYERS, moistureShare, soilWaterAtCapacity, waterDay } from './soil-water';
@@ -29,7 +29,8 @@ export interface SeasonSoil extends SurfaceSoil {
 	/** A cereal cover crop is killed on this day of the run; undefined where there is none. */
 	coverKilledOn: number | undefined;
 	/** A cover crop of legumes, killed on this day of the run, kg N/ha that it gives; undefined where there is none. */
-	legumeCover: { killedOn: number; gives: number } | undefined;
+	/** What gives nitrogen off from a day on: killed legumes, and what is credited without a pass; kg N/ha. */
+	givenOff: readonly { from: number; gives: number }[];
 }
 
 /** What grows: nitrogen taken up by a day of the run without want, kg N/ha. */
@@ -77,7 +78,7 @@ export function simulateSeason(
 	/** Of what grows after the harvest, each. */
 	const caughtBy = new Map<SeasonCrop, number>();
 	const cover = { held: 0 };
-	const legumes = { killedOn: Infinity, gives: 0, ...soil.legumeCover };
+	const givenOff = soil.givenOff.map((one) => ({ ...one }));
 	const totals = {
 		wanted: 0,
 		takenUp: 0,
@@ -131,7 +132,7 @@ export function simulateSeason(
 			moistureShare(water, 0);
 		ammonium[0]! += given;
 		totals.mineralised += given;
-		const released = legumeDay(legumes, day, soilC, model);
+		const released = givenOff.reduce((all, one) => all + givenOffOn(one, day, soilC, model), 0);
 		ammonium[0]! += released;
 		totals.mineralised += released;
 		if (soil.coverKilledOn !== undefined) coverDay(cover, day - soil.coverKilledOn, nitrate, ammonium, model);

@@ -73,7 +73,7 @@ describe('what a placement means', () => {
 				nitrate: [10, 5, 5] as const,
 				ammonium: [5, 2, 2] as const,
 				coverKilledOn: undefined,
-				legumeCover: undefined
+				givenOff: []
 			};
 			const dressing = dressingOfPass(pass(placement, change), urea, 1)!;
 			return simulateSeason(dry, days, soil, undefined, [dressing], library.seasonModel).volatilised.at(-1)!;

@@ -1,6 +1,7 @@
 import { figure, notApplicable, type Answer } from '../../../core/figure/figure';
 import { effectiveFraction } from '../../../core/rates/lime/liming-material';
 import { pricePerEffectiveTon } from '../../../core/rates/lime/liming';
+import { allBroughtNitrogen } from '../../../core/rates/nitrogen/credits';
 import { nitrogenBalance } from '../../../core/rates/nitrogen/balance';
 import { OWN_CURVES } from '../../../core/rates/nitrogen/own-curves';
 import { passNutrientFigure } from '../../../core/season/plan/pass/pass-nutrients';
@@ -45,6 +46,8 @@ export function nitrogenPage(desk: Desk, fieldYear: FieldYear, advice: Advice, u
 		prices: { grain: request.prices?.grain, nitrogen: request.prices?.nitrogen },
 		before: pricesBefore(desk, crop.id),
 		terms: request.nitrogen ?? {},
+		/** Comes off every rate of a curve, which counts all nitrogen. */
+		credits: allBroughtNitrogen(advice.site),
 		chosenMethod: nitrogenChoice?.method,
 		chosen: chosen.find(({ nutrient }) => nutrient === 'N')?.rate.value,
 		balance: inSystem(account!.balance, units),

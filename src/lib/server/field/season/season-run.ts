@@ -1,5 +1,6 @@
 import { withoutEmpty } from '../../../../core/check/typed-object';
 import { valueIfKnown } from '../../../../core/figure/figure';
+import { broughtNitrogen } from '../../../../core/rates/nitrogen/credits';
 import { mineralNitrogen } from '../../../../core/reading/soil/mineral-nitrogen';
 import { readOrganicMatter } from '../../../../core/reading/soil/organic-matter';
 import { readSoilPh } from '../../../../core/reading/soil/ph-scale';
@@ -26,7 +27,8 @@ export function seasonRequestOf(season: PlannedSeason, kind: YearKind, units: Un
 			soilPh: valueIfKnown(readSoilPh(site.soil, 'water')),
 			nitrateLbAc: valueIfKnown(mineralNitrogen(site.soil)),
 			coverKilledOn: site.nitrogen.coverKilledOn,
-			legumeCover: legumeCoverOf(site)
+			legumeCover: legumeCoverOf(site),
+			creditedNLbAc: creditedWithoutDay(site)
 		}),
 		crop: withoutEmpty({
 			id: goal.crop,
@@ -47,4 +49,11 @@ function legumeCoverOf({ nitrogen, coverNitrogen }: Advice['site']): SeasonReque
 	const killedOn = nitrogen.legumeCover?.killedOn;
 	const nitrogenLbAc = coverNitrogen && valueIfKnown(coverNitrogen);
 	return killedOn === undefined || nitrogenLbAc === undefined ? undefined : { killedOn, nitrogenLbAc };
+}
+
+/** Credited nitrogen that the run brings by no pass, no irrigation and no killed cover, lb/ac; undefined where there is none. */
+function creditedWithoutDay(site: Advice['site']): number | undefined {
+	const withDay = { legumeCover: legumeCoverOf(site) === undefined, irrigationNitrate: site.irrigation === undefined };
+	const pounds = broughtNitrogen(site, withDay).reduce((sum, { value }) => sum + value, 0);
+	return pounds === 0 ? undefined : pounds;
 }

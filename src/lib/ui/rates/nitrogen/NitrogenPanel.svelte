@@ -4,6 +4,7 @@
 	import { Button, Checkbox, Select, SelectItem } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { figure } from '$core/figure/figure';
+	import { lessCredits } from '$core/packs/less-credits';
 	import { outcomeOf, pricedCurve } from '$core/rates/nitrogen/priced-curve';
 	import { USUAL_TOLERANCE } from '$core/rates/nitrogen/response/objectives';
 	import { testedCurve } from '$core/rates/nitrogen/response/returns';
@@ -67,14 +68,16 @@
 				now,
 				other,
 				observations: source?.observations ?? [],
-				chosen: nitrogen.chosen,
+				chosen: chosenInAll,
 				units
 			})
 	);
+	/** The curve counts what comes beside the passes too. */
+	const chosenInAll = $derived(nitrogen.chosen && nitrogen.chosen + (nitrogen.credits?.value ?? 0));
 	/** Both years at one rate: what was chosen, else the best of now. */
 	const sameRate = $derived.by(() => {
 		if (!curve || !now || !other) return undefined;
-		const rate = nitrogen.chosen ?? now.priced.outcomes.mostProfit?.rate.value;
+		const rate = chosenInAll ?? now.priced.outcomes.mostProfit?.rate.value;
 		if (rate === undefined || rate < curve.lowest || rate > curve.highest) return undefined;
 		return { rate, now: returnsAt(rate, prices), other: returnsAt(rate, others) };
 	});
@@ -126,6 +129,10 @@
 		problem = await save('PATCH /api/prices', {}, { prices: items, seen });
 	}
 
+	const best = $derived.by(() => {
+		const optimum = now?.priced.outcomes.mostProfit?.rate;
+		return optimum && nitrogen.credits ? lessCredits(optimum, nitrogen.credits) : optimum;
+	});
 	const moved = $derived(prices.grain !== nitrogen.prices.grain || prices.nitrogen !== nitrogen.prices.nitrogen);
 	const band = $derived(now ? bestSpanText(now.priced, units) : '');
 </script>
@@ -220,6 +227,7 @@
 	<ObjectivesTable
 		{priced}
 		objectives={OBJECTIVES}
+		credits={nitrogen.credits}
 		crop={nitrogen.crop}
 		{units}
 		chosen={nitrogen.chosenMethod === source.method ? (nitrogen.terms.objective ?? 'most-profit') : undefined}
@@ -238,7 +246,7 @@
 {/if}
 {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 
-<NitrogenAccount {nitrogen} {units} best={now?.priced.outcomes.mostProfit?.rate} />
+<NitrogenAccount {nitrogen} {units} {best} />
 <h3>Timing and credits</h3>
 <NitrogenTerms terms={nitrogen.terms} {address} {units} />
 

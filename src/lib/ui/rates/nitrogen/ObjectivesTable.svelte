@@ -1,6 +1,8 @@
 <!-- Three things nitrogen may be wanted for at these prices, with the rate, the yield and what each leaves behind. -->
 <script lang="ts">
 	import { TextInput } from 'carbon-components-svelte';
+	import type { Figure } from '$core/figure/figure';
+	import { lessCredits } from '$core/packs/less-credits';
 	import type { PricedCurve } from '$core/rates/nitrogen/priced-curve';
 	import type { Crop, Objective } from '$core/schema-types';
 	import { inSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
@@ -9,6 +11,8 @@
 	interface Props {
 		priced: PricedCurve;
 		objectives: readonly { id: Objective; key: 'mostYield' | 'mostProfit' | 'leastLeft'; name: string }[];
+		/** What comes beside the passes and is off the rate to apply; undefined where nothing does. */
+		credits: Figure | undefined;
 		crop: Crop;
 		units: UnitSystem;
 		/** What the curve that is shown was chosen for; undefined where another one was chosen. */
@@ -17,14 +21,15 @@
 		toleranceText: string;
 		choose: (objective: Objective) => void;
 	}
-	let { priced, objectives, crop, units, chosen, toleranceText = $bindable(), choose }: Props = $props();
+	let { priced, objectives, credits, crop, units, chosen, toleranceText = $bindable(), choose }: Props = $props();
 </script>
 
 <table class="ledger objectives">
 	<thead>
 		<tr>
 			<th>Wanted</th>
-			<th class="num">N, {unitInSystem('lb/ac', units)}</th>
+			<th class="num">{credits ? 'N in all' : 'N'}, {unitInSystem('lb/ac', units)}</th>
+			{#if credits}<th class="num">To apply</th>{/if}
 			<th class="num">Yield, {crop.yieldUnit}</th>
 			<th class="num">Return to N, {unitInSystem('$/ac', units)}</th>
 			<th class="num">Residual N, {unitInSystem('lb/ac', units)}</th>
@@ -52,6 +57,17 @@
 				{#if outcome}
 					{@const rate = priced.objectives[key]}
 					<td class="num"><strong><Quantity answer={inSystem(rate, units)} bare label={name} /></strong></td>
+					{#if credits}
+						<td class="num">
+							<strong
+								><Quantity
+									answer={inSystem(lessCredits(rate, credits), units)}
+									bare
+									label={`${name}, to apply`}
+								/></strong
+							>
+						</td>
+					{/if}
 					<td class="num"><Quantity answer={outcome.yield} bare /></td>
 					<td class="num"><Quantity answer={inSystem(outcome.returns, units)} bare /></td>
 					<td class="num">
@@ -59,7 +75,7 @@
 					</td>
 				{:else}
 					{@const none = priced.objectives[key]}
-					<td colspan="4" class="soft">{none.applies ? '' : `${none.reason}. ${none.remedy}`}</td>
+					<td colspan={credits ? 5 : 4} class="soft">{none.applies ? '' : `${none.reason}. ${none.remedy}`}</td>
 				{/if}
 				<td>
 					{#if chosen === id}<span class="chosen-mark">✓ chosen</span>{:else if outcome}
