@@ -8,6 +8,7 @@ import { readReport } from '../reading/findings/read-report';
 import { readHoldingRoom } from '../reading/holding-room';
 import type { Site } from '../reading/site';
 import { SiteReading } from '../reading/site-reading';
+import { servingSoil } from '../reading/soil/serving-soil';
 import { soilLayers } from '../reading/soil/soil-layers';
 import { InputError } from '../check/problem';
 import type {
@@ -154,11 +155,12 @@ export function siteOf(
 	const crop = cropOf(request.crop.id, crops, '/crop/id');
 	checkGoal(crop, request.crop.yieldGoal, '/crop/yieldGoal');
 	checkArea(request.field);
+	const asOf = request.asOf ?? today;
 	return {
 		crop,
 		yieldGoal: request.crop.yieldGoal,
 		previousCrop: request.crop.previousCrop,
-		soil: soilLayers(request.sample, '/sample'),
+		soil: servingSoil(soilLayers(request.sample, '/sample'), request.sample.date, request.crop.year, asOf),
 		earlier: (request.earlierSamples ?? [])
 			.map((sample, index) => ({ date: sample.date, soil: soilLayers(sample, `/earlierSamples/${index}`) }))
 			.sort((a, b) => (b.date ?? '').localeCompare(a.date ?? '')),
@@ -172,7 +174,7 @@ export function siteOf(
 		inSeason: request.inSeason ?? {},
 		zone: undefined,
 		sampleDate: request.sample.date,
-		asOf: request.asOf ?? today,
+		asOf,
 		field: request.field,
 		targetPh: request.targetPh,
 		targetPhScale: request.targetPhScale,
@@ -181,7 +183,7 @@ export function siteOf(
 		limingMaterial: request.limingMaterial,
 		block: request.crop.block,
 		blockYear: request.crop.blockYear ?? {},
-		cropYear: request.crop.year ?? Number((request.asOf ?? today).slice(0, 4)),
+		cropYear: request.crop.year ?? Number(asOf.slice(0, 4)),
 		areaAc: areaAcres(request.field)
 	};
 }

@@ -23,7 +23,7 @@ export function sampleLasts({ textureClass, perennial }: SampledGround): { years
  * @param on YYYY-MM-DD
  */
 export function isOldSample(sampledOn: string, ground: SampledGround, on: string): boolean {
-	return monthOf(on) - monthOf(sampledOn) > sampleLasts(ground).years * 12;
+	return monthsBetween(sampledOn, on) > sampleLasts(ground).years * 12;
 }
 
 /**
@@ -39,6 +39,11 @@ export function sampleDue(sampledOn: string | undefined, ground: SampledGround, 
 /** The day by which the samples of a year's crops should be young enough: spring, when the first plans go out. */
 export function samplingDay(year: number): string {
 	return `${year}-04-01`;
+}
+
+/** Whole months from one day to another, by the calendar's months. */
+export function monthsBetween(from: string, to: string): number {
+	return monthOf(to) - monthOf(from);
 }
 
 /** Months since the year 0. */

@@ -4,6 +4,7 @@ import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import type { Site } from '../../reading/site';
 import { DEPTH_SLACK_IN, poundsByLayer } from '../../reading/soil/soil-pounds';
+import { spentAnswer } from '../../reading/soil/read-result';
 import { LB_AC_PER_PPM_INCH } from '../../units/factors';
 
 /** As deep as roots of a field crop are sampled. */
@@ -18,6 +19,8 @@ export function readRootZoneNitrate({ soil, crop }: Site, compiled: CompiledRule
 	const { parts, reachedIn } = poundsByLayer(soil, 'NO3-N', DEEPEST_IN);
 	const label = 'nitrate-N of the root zone';
 	const remedy = `Take a nitrate sample, 0 to ${leastNitrateDepthIn} in or deeper.`;
+	const spent = soil.spent.get('NO3-N');
+	if (spent !== undefined) return spentAnswer('NO3-N', spent);
 	if (parts.length === 0) return notApplicable(label, 'the report gives no nitrate-N', remedy, 'a nitrate sample');
 	if (reachedIn < leastNitrateDepthIn - DEPTH_SLACK_IN) {
 		const reason = `nitrate-N was measured only to ${+reachedIn.toFixed(1)} in, and this needs it to ${leastNitrateDepthIn} in`;

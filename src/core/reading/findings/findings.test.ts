@@ -29,9 +29,9 @@ describe('each finding fires, and its near miss does not', () => {
 		expect(codes(limed)).not.toContain('no-buffer-ph');
 	});
 
-	it('sample older than three years, two on sand, one in an orchard', () => {
-		expect(codes(sampled('2023-10-12'))).toContain('old-sample');
-		expect(codes(sampled('2023-11-30'))).not.toContain('old-sample');
+	it('sample older than four years, two on sand, one in an orchard', () => {
+		expect(codes(sampled('2022-10-12'))).toContain('old-sample');
+		expect(codes(sampled('2022-11-30'))).not.toContain('old-sample');
 		const sand = { field: { textureClass: 'loamy sand' as const } };
 		expect(codes(sampled('2024-10-12', sand))).toContain('old-sample');
 		expect(codes(sampled('2024-12-12', sand))).not.toContain('old-sample');

@@ -1,4 +1,5 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { longDate } from '../../units/day-text';
 import type { ReportCheck } from './finding';
 
 /** Days for which a nitrate test describes the soil in season: common practice. */
@@ -25,11 +26,15 @@ export const oldNitrate: ReportCheck = ({ site: { soil, sampleDate, asOf } }) =>
 	if (!hasNitrate || sampleDate === undefined) return [];
 	const days = differenceInCalendarDays(parseISO(asOf), parseISO(sampleDate));
 	if (days <= DAYS || (isDormant(asOf) && isSameWinter(sampleDate, asOf))) return [];
+	// A test of the dormant season that is read in the growing one.
+	const winter = isDormant(sampleDate) && !isDormant(asOf);
 	return [
 		{
 			code: 'old-nitrate',
-			severity: 'note',
-			text: `The nitrate was sampled ${days} days ago; it may have moved since.`,
+			severity: winter ? 'mind' : 'note',
+			text: winter
+				? `The nitrate was sampled on ${longDate(sampleDate)}. A wet winter and spring move it below the roots.`
+				: `The nitrate was sampled ${days} days ago; it may have moved since.`,
 			remedy: 'Before relying on it in season, take nitrate again.'
 		}
 	];

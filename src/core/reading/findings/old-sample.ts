@@ -1,8 +1,10 @@
-import { isOldSample, sampleLasts } from '../../ground/sampling/sample-age';
+import { monthsBetween, sampleLasts } from '../../ground/sampling/sample-age';
+import { servesYears } from '../../ground/sampling/test-life';
+import { shortAnalyteName } from '../../ground/analyte-names';
 import { longDate } from '../../units/day-text';
 import type { ReportCheck } from './finding';
 
-export const oldSample: ReportCheck = ({ site: { sampleDate, asOf, field, crop } }) => {
+export const oldSample: ReportCheck = ({ site: { sampleDate, asOf, field, crop, soil } }) => {
 	if (sampleDate === undefined) {
 		return [
 			{
@@ -13,15 +15,16 @@ export const oldSample: ReportCheck = ({ site: { sampleDate, asOf, field, crop }
 			}
 		];
 	}
-	const ground = { textureClass: field.textureClass, perennial: crop.perennial };
-	if (!isOldSample(sampleDate, ground, asOf)) return [];
-	const { years, why } = sampleLasts(ground);
-	return [
-		{
-			code: 'old-sample',
-			severity: 'mind',
-			text: `The sample of ${longDate(sampleDate)} is over ${years} ${years === 1 ? 'year' : 'years'} old${why}.`,
-			remedy: 'Sample again, to the same depth.'
-		}
-	];
+	// Sand and orchards change as a whole; elsewhere each analyte has a life of its own.
+	const { years: whole, why } = sampleLasts({ textureClass: field.textureClass, perennial: crop.perennial });
+	const months = monthsBetween(sampleDate, asOf);
+	const analytes = [...new Set(soil.layers.flatMap(({ results }) => results.map(({ analyte }) => analyte)))];
+	const lifeOf = (analyte: (typeof analytes)[number]) => (why === '' ? servesYears(analyte) : whole);
+	const old = analytes.filter((analyte) => lifeOf(analyte) > 0 && months > lifeOf(analyte) * 12);
+	if (old.length === 0) return [];
+	const years = Math.max(...old.map(lifeOf));
+	const all = old.length === analytes.length;
+	const what = all ? 'The sample' : `${old.map(shortAnalyteName).join(', ')} in the sample`;
+	const text = `${what} of ${longDate(sampleDate)} ${all || old.length === 1 ? 'is' : 'are'} over ${years} ${years === 1 ? 'year' : 'years'} old${why}.`;
+	return [{ code: 'old-sample', severity: 'mind', text, remedy: 'Sample again, to the same depth.' }];
 };

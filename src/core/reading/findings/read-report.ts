@@ -28,6 +28,7 @@ import {
 	unusualGoal,
 	unusualTests
 } from './plausible';
+import { spentTest } from './spent-test';
 import { tiedUpMetals } from './tied-up-metals';
 import { unitSlip } from './unit-slip';
 
@@ -44,6 +45,7 @@ const CHECKS: readonly ReportCheck[] = [
 	missingBufferPh,
 	oldSample,
 	oldNitrate,
+	spentTest,
 	unitSlip,
 	cationsOverCec,
 	labShares,

@@ -1,5 +1,6 @@
 import { notApplicable, type Answer } from '../../figure/figure';
 import { DEPTH_SLACK_IN, poundsByLayer, sumOfLayers } from './soil-pounds';
+import { spentAnswer } from './read-result';
 import type { SampledSoil } from './sampled-soil';
 
 const TAKE_NITRATE = 'Take a nitrate sample, 0 to 24 in.';
@@ -14,6 +15,8 @@ export function mineralNitrogen(soil: SampledSoil): Answer {
 	const nitrate = poundsByLayer(soil, 'NO3-N', ROOT_ZONE_IN);
 	const ammonium = poundsByLayer(soil, 'NH4-N', ROOT_ZONE_IN);
 	const label = `mineral N, 0-${+nitrate.reachedIn.toFixed(1)} in`;
+	const spent = soil.spent.get('NO3-N');
+	if (spent !== undefined) return spentAnswer('NO3-N', spent);
 	if (nitrate.parts.length === 0) {
 		return notApplicable('mineral N', 'the report gives no nitrate-N', TAKE_NITRATE, 'a nitrate sample');
 	}

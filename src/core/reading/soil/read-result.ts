@@ -19,8 +19,18 @@ export function readResult(soil: SampledSoil, analyte: Analyte, methods?: readon
 	const given = soil.reported(analyte);
 	const key = methods ? (methods.length === 1 ? methods[0]! : methods.join(' ')) : '';
 	let answer = given.answers.get(key);
-	if (!answer) given.answers.set(key, (answer = readAnew(given.results, analyte, methods)));
+	if (!answer) {
+		const spent = soil.spent.get(analyte);
+		answer = spent === undefined ? readAnew(given.results, analyte, methods) : spentAnswer(analyte, spent);
+		given.answers.set(key, answer);
+	}
 	return answer;
+}
+
+/** What is said of a test that served an earlier crop. */
+export function spentAnswer(analyte: Analyte, why: string): Answer & { applies: false } {
+	const name = analyteName(analyte);
+	return notApplicable(name, why, 'Take a new test.', `a new ${name} test`);
 }
 
 function notReported(analyte: Analyte, methods: readonly LabMethod[] | undefined): Answer {

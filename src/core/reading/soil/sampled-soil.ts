@@ -30,14 +30,18 @@ export class SampledSoil {
 	#reported: Map<Analyte, Reported> | undefined;
 	#only: Map<SoilLayer, SampledSoil> | undefined;
 
-	constructor(readonly layers: readonly SoilLayer[]) {}
+	/** @param spent results that were left out, with the reason: they served an earlier crop */
+	constructor(
+		readonly layers: readonly SoilLayer[],
+		readonly spent: ReadonlyMap<Analyte, string> = new Map()
+	) {}
 
 	/** One layer as a soil of its own; always the same, so that what was read of it is known. */
 	only(layer: SoilLayer): SampledSoil {
 		if (this.layers.length === 1 && this.layers[0] === layer) return this;
 		this.#only ??= new Map();
 		let one = this.#only.get(layer);
-		if (!one) this.#only.set(layer, (one = new SampledSoil([layer])));
+		if (!one) this.#only.set(layer, (one = new SampledSoil([layer], this.spent)));
 		return one;
 	}
 

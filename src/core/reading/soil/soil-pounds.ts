@@ -2,7 +2,7 @@ import { figure, notApplicable, type Answer, type Figure } from '../../figure/fi
 import type { Analyte } from '../../schema-types';
 import { densityText, poundsPerPpmInch } from '../../units/result-units';
 import { analyteName } from '../../ground/analyte-names';
-import { measuredDensity, readResult } from './read-result';
+import { measuredDensity, readResult, spentAnswer } from './read-result';
 import type { SampledSoil } from './sampled-soil';
 
 /** Layers written in cm do not meet an inch depth exactly. */
@@ -27,6 +27,8 @@ function soilPounds(soil: SampledSoil, analyte: Analyte, depthIn: number, remedy
 	const { parts, reachedIn } = poundsByLayer(soil, analyte, depthIn);
 	const name = analyteName(analyte);
 	const label = `${name}, 0-${depthIn} in`;
+	const spent = soil.spent.get(analyte);
+	if (spent !== undefined) return spentAnswer(analyte, spent);
 	if (parts.length === 0) return notApplicable(label, `the report gives no ${name}`, remedy);
 	if (reachedIn < depthIn - DEPTH_SLACK_IN) {
 		const reason = `${name} was measured only to ${+reachedIn.toFixed(1)} in, and this needs it to ${depthIn} in`;

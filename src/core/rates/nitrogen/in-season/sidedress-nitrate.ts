@@ -2,6 +2,7 @@ import { knownParameters } from '../../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../../figure/figure';
 import type { CompiledRule } from '../../../packs/pack';
 import type { Site } from '../../../reading/site';
+import { longDate } from '../../../units/day-text';
 import { nitrateThreshold } from './nitrate-threshold';
 
 const LABEL = 'pre-sidedress nitrate-N';
@@ -28,6 +29,10 @@ export function readSidedressNitrate(site: Site, compiled: CompiledRule): Answer
 			'Go by the planned rate, or sample ground without a band.'
 		);
 	}
+	if (test.date !== undefined && !isOfSeason(test.date, site.cropYear)) {
+		const reason = `the test of ${longDate(test.date)} was not taken in the standing crop of ${site.cropYear}`;
+		return notApplicable(LABEL, reason, when);
+	}
 	if (Math.abs(test.depthIn - depthIn) > DEPTH_SLACK_IN) {
 		return notApplicable(LABEL, `the test was taken to ${test.depthIn} in, and this one is to ${depthIn} in`, when);
 	}
@@ -42,6 +47,12 @@ export function readSidedressNitrate(site: Site, compiled: CompiledRule): Answer
 			? [`The crop stood ${cropHeightIn} in tall; the test is made for ${leastHeightIn} to ${mostHeightIn} in.`]
 			: []
 	});
+}
+
+/** From April to August a summer crop may stand at the height that the test asks for, in the year of the crop; common practice. */
+function isOfSeason(date: string, cropYear: number): boolean {
+	const month = Number(date.slice(5, 7));
+	return month >= 4 && month <= 8 && Number(date.slice(0, 4)) >= cropYear;
 }
 
 /** The critical level, ppm: the lower one after heavy rain or on manured ground, in slope and cut-off alike. */
