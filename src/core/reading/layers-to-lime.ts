@@ -1,3 +1,4 @@
+import { limeDepth } from './lime-depth';
 import type { CompiledRule } from '../packs/pack';
 import { readSoilPh } from './soil/ph-scale';
 import type { Site } from './site';
@@ -10,13 +11,16 @@ import type { SoilLayer } from './soil/soil-layers';
  * does not report is read from the others, the uppermost first.
  */
 export function sitesByLayer(site: Site, compiled: CompiledRule): Site[] {
-	const depthIn = site.limeDepthIn ?? Infinity;
+	const { depthIn } = limeDepth(site);
 	return site.soil.layers
 		.filter((layer) => layer.topIn < depthIn && readSoilPh(site.soil.only(layer), scaleOf(compiled)).applies)
 		.map((layer) => {
 			const cut = cutAt(layer, depthIn);
 			if (cut === site.soil.layers[0]) return site;
-			return { ...site, soil: new SampledSoil([cut, ...site.soil.layers.filter((other) => other !== layer)]) };
+			return {
+				...site,
+				soil: new SampledSoil([cut, ...site.soil.layers.filter((other) => other !== layer)], site.soil.spent)
+			};
 		});
 }
 

@@ -9,24 +9,19 @@ export interface LimeApplication {
 	rate: number;
 }
 
-/** Short tons of product per acre: at most this on the surface each time; above the other, over two seasons. Practice. */
-const MOST_ON_SURFACE = 2;
-const MOST_AT_ONCE = 4;
+/** Short tons of product per acre at one time: common practice. */
+const MOST_AT_ONCE = { surface: 2, incorporated: 4 } as const;
+/** How fast lime works down from the surface: common practice. */
+const MOVES_DOWN = 'Lime moves down about half an inch a year on medium soil, faster on sand.';
 
 /**
- * A lime rate in applications: on the surface at most 2 short tons of product each season, repeated; worked in, over
- * two seasons above 4. Common practice.
+ * A lime rate in as many seasons as it takes: at most 2 short tons of product at one time on the surface, 4 worked in. Common practice.
  */
 export function limeApplications(
 	rate: number,
 	placement: 'incorporated' | 'surface'
 ): { applications: LimeApplication[]; why: string } {
-	const count =
-		placement === 'surface'
-			? Math.ceil(rate / MOST_ON_SURFACE - 1e-9)
-			: rate > MOST_AT_ONCE
-				? 2
-				: Math.min(1, Math.ceil(rate));
+	const count = Math.ceil(rate / MOST_AT_ONCE[placement] - 1e-9);
 	const applications = Array.from({ length: Math.max(0, count) }, (_, season) => ({ season, rate: rate / count }));
 	return { applications, why: whyText(rate, placement, count) };
 }
@@ -35,17 +30,16 @@ export function limeApplications(
 export function cautionAtOnce(rate: Answer, placement: 'incorporated' | 'surface'): Answer {
 	if (!rate.applies) return rate;
 	const { applications, why } = limeApplications(rate.value, placement);
-	return applications.length > 1 ? withCaution(rate, why) : rate;
+	return applications.length > 1 || (placement === 'surface' && rate.value > 0) ? withCaution(rate, why) : rate;
 }
 
 function whyText(rate: number, placement: 'incorporated' | 'surface', count: number): string {
+	const once =
+		placement === 'surface' ? MOVES_DOWN : 'Work it in 4 to 8 in deep, three to six months ahead of planting.';
+	if (count <= 1) return `${once} Test again after two years.`;
 	const total = `${formatNumber(rate, 'short ton/ac')} short tons`;
-	if (count <= 1) {
-		return placement === 'surface'
-			? 'On the surface it works down slowly; test again after two years.'
-			: 'Work it in 4 to 8 in deep, three to six months ahead of planting. Test again after two years.';
-	}
+	const most = MOST_AT_ONCE[placement];
 	return placement === 'surface'
-		? `${total} on the surface go on in ${count} seasons: at most ${MOST_ON_SURFACE} short tons each time.`
-		: `${total} go on in two seasons: more than ${MOST_AT_ONCE} at once does not mix.`;
+		? `${total} on the surface go on in ${count} seasons: at most ${most} short tons each time. ${MOVES_DOWN}`
+		: `${total} go on in ${count} seasons: more than ${most} at once does not mix. Test again before each.`;
 }

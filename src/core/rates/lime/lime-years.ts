@@ -94,7 +94,7 @@ export function yearsUntilNext(compiled: CompiledRule, rate: Answer, site: Site,
 	const soilPh = readSoilPh(site.soil, scaleOf(compiled));
 	if (!target.applies) return notApplicable(label, target.reason, target.remedy);
 	if (!soilPh.applies) return notApplicable(label, soilPh.reason, soilPh.remedy);
-	const lost = phLostInAYear(site, packs);
+	const lost = phLostInAYear(compiled, site, packs);
 	if (!lost.applies) return notApplicable(label, lost.reason, lost.remedy);
 	const start = rate.value > 0 ? target : soilPh;
 	const { basis, citation } = compiled.rule;
@@ -116,14 +116,14 @@ export function yearsUntilNext(compiled: CompiledRule, rate: Answer, site: Site,
 	});
 }
 
-function phLostInAYear(site: Site, packs: PackSet): Answer {
+function phLostInAYear(compiled: CompiledRule, site: Site, packs: PackSet): Answer {
 	const label = 'pH lost in a year';
 	const rule = packs.rules.find(({ kind }) => kind.kind === 'buffer-capacity');
 	if (!rule) return notApplicable(label, 'no pack gives the buffer capacity of soils', 'Add one.');
 	const carbon = readOrganicCarbon(site.soil);
 	const clay = readClay(site);
 	const density = readBulkDensity(site);
-	const depth = readLimeDepth(site);
+	const depth = readLimeDepth(site, compiled);
 	if (!carbon.applies) return notApplicable(label, carbon.reason, carbon.remedy);
 	if (!clay.applies) return notApplicable(label, clay.reason, clay.remedy);
 	if (!density.applies) return notApplicable(label, density.reason, density.remedy);

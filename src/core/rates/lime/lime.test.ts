@@ -29,6 +29,7 @@ function layered(limeDepthIn?: number): AdviseRequest {
 		field: {},
 		sample: { layers: [layer(0, 5.9, 1.4, 12), layer(1, 4.7, 1, 13), layer(2, 4.6, 0.8, 14), layer(3, 5, 0.6, 15)] },
 		crop: { id: 'apple', yieldGoal: 20 },
+		limePlacement: 'incorporated',
 		...(limeDepthIn === undefined ? {} : { limeDepthIn })
 	};
 }
@@ -152,10 +153,58 @@ describe('the material', () => {
 	});
 });
 
+describe('the depth that lime is for', () => {
+	// One sample 0-24 in, pH 5.0, SMP 6.0, target 6.5. E-2567 (1995), from memory: 8.2 tons to pH 6.5 for 8 in.
+	const deep = (more: Partial<AdviseRequest> = {}): AdviseRequest => {
+		const request = cornRequestWith({
+			pH: { method: 'water', value: 5, unit: 'pH' },
+			bufferPh: { method: 'smp', value: 6, unit: 'pH' }
+		});
+		const [layer] = request.sample.layers;
+		return {
+			...request,
+			targetPh: 6.5,
+			sample: { ...request.sample, layers: [{ ...layer!, top: 0, bottom: 24 }] },
+			...more
+		};
+	};
+	const tons = (more?: Partial<AdviseRequest>) => rate(deep(more), 'tri-state-1995/lime').rate!;
+	it('is that of the guide, however deep the sample was taken', () => expect(tons()).toBeCloseTo(8.2, 6));
+	it('is what the adviser works in', () => {
+		expect(tons({ limeDepthIn: 6 })).toBeCloseTo(6.15, 6);
+		expect(tons({ limeDepthIn: 12 })).toBeCloseTo(12.3, 6);
+	});
+	it('is the top 4 in on the surface, 2 at the least', () => {
+		expect(tons({ limePlacement: 'surface' })).toBeCloseTo(4.1, 6);
+		expect(tons({ limePlacement: 'surface', limeDepthIn: 18 })).toBeCloseTo(4.1, 6);
+		expect(tons({ limePlacement: 'surface', limeDepthIn: 1 })).toBeCloseTo(2.05, 6);
+	});
+	it('on the surface, layer by layer, takes none of the acid below', () => {
+		const surface = { ...layered(), limePlacement: 'surface' as const, units: 'metric' as const };
+		const worked = { ...surface, limePlacement: 'incorporated' as const };
+		const [onTop, mixed] = [surface, worked].map((request) => rate(request, 'acid-soils-cacl2/lime').rate!);
+		// 4 in are 10.16 cm: the layer of 5 to 10 cm, and 0.16 cm of the next.
+		expect(onTop).toBeCloseTo((1.098 * 1.3 + (0.918 * 1.4 * 0.16) / 5) * 1.324 * 5 * 0.05, 3);
+		expect(onTop).toBeLessThan(mixed! / 2);
+	});
+});
+
+describe('lime under the canopy only', () => {
+	it('is the rate on half of the ground, shared among 43,560 / (20 x 20) trees', () => {
+		const block = { plantedYear: 2012, rowSpacing: 20, plantSpacing: 20, treatedWidth: 10 };
+		const orchard = { ...layered(), crop: { id: 'apple' as const, yieldGoal: 20, block } };
+		const { rate: tons, liming } = rate(orchard, 'acid-soils-cacl2/lime');
+		expect(liming?.underCanopy?.perBlockAcre).toMatchObject({ value: expect.closeTo(tons! / 2, 9) as number });
+		expect(liming?.underCanopy?.perPlant).toMatchObject({ value: expect.closeTo((tons! * 1000) / 108.9, 6) as number });
+		expect(rate(layered(), 'acid-soils-cacl2/lime').liming?.underCanopy).toBeUndefined();
+	});
+});
+
 describe('how it is put on', () => {
-	it('over two seasons above 4 short tons, on the surface 2 at most each time', () => {
+	it('in as many seasons as it takes: 4 short tons at once worked in, 2 on the surface', () => {
 		expect(limeApplications(4, 'incorporated').applications).toEqual([{ season: 0, rate: 4 }]);
 		expect(limeApplications(4.72, 'incorporated').applications.map((one) => one.rate)).toEqual([2.36, 2.36]);
+		expect(limeApplications(24.6, 'incorporated').applications).toHaveLength(7);
 		expect(limeApplications(2, 'surface').applications).toHaveLength(1);
 		expect(limeApplications(5, 'surface').applications).toHaveLength(3);
 		expect(limeApplications(0, 'surface').applications).toEqual([]);

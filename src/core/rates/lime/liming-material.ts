@@ -1,6 +1,7 @@
 import { sharedParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
+import { limeDepth } from '../../reading/lime-depth';
 import type { Site } from '../../reading/site';
 import type { FinenessScheme, LimingMaterial } from '../../schema-types';
 
@@ -97,16 +98,15 @@ function part(label: string, value: number): Figure {
 	return figure({ label, value, unit: '%', basis: 'adviser' });
 }
 
-/** Inches of soil to be limed: the adviser's working depth, else as deep as the layer that gives the buffer pH. */
-export function readLimeDepth({ limeDepthIn, soil }: Site): Answer {
-	const label = 'depth limed';
-	if (limeDepthIn !== undefined) return figure({ label, value: limeDepthIn, unit: 'in', basis: 'adviser' });
-	const layer =
-		soil.layers.find(({ results }) => results.some(({ analyte }) => analyte === 'bufferPh')) ?? soil.layers[0]!;
-	return figure({
-		label: `${label}, as sampled (${layer.depthText})`,
-		value: layer.bottomIn,
-		unit: 'in',
-		basis: 'measured'
-	});
+const DEPTH_FROM = {
+	adviser: { label: 'depth limed', basis: 'adviser' },
+	surface: { label: 'depth limed from the surface', basis: 'practice' },
+	guide: { label: 'depth worked, by the guide', basis: 'practice' }
+} as const;
+
+/** Inches of soil to be limed: what is worked, or the top of the soil where lime stays on the surface. */
+export function readLimeDepth(site: Site, compiled: CompiledRule): Answer {
+	const shared = sharedParameters<{ referenceDepthIn?: number }>(compiled, site.crop.id);
+	const { depthIn, from } = limeDepth(site, shared.referenceDepthIn);
+	return figure({ ...DEPTH_FROM[from], value: depthIn, unit: 'in' });
 }

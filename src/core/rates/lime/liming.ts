@@ -11,6 +11,7 @@ import { scaleOf, siteInputs } from '../../reading/site-inputs';
 import type { Liming } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { inSystem, type UnitSystem } from '../../units/rate-units';
+import { canopyDose } from './canopy-dose';
 import { yearsItLasts, yearsUntilNext } from './lime-years';
 
 /** % of CEC under which lime should bring magnesium, and above which it should not: common practice. */
@@ -30,13 +31,17 @@ export function limingOf(
 	const rate = applyRule(compiled, reading);
 	const fraction = reading.input('effectiveFraction', compiled);
 	const years = yearsItLasts(rate, fraction, site);
+	const dose = canopyDose(rate, site);
 	return {
 		effectiveFraction: fraction,
 		pricePerEffectiveTon: pricePerEffectiveTon(fraction, prices.lime),
 		kind: limeKind(site),
 		payBack: inSystem(payBack(compiled, rate, reading, packs, prices, years), units),
 		yearsItLasts: years,
-		yearsUntilNext: yearsUntilNext(compiled, rate, site, packs)
+		yearsUntilNext: yearsUntilNext(compiled, rate, site, packs),
+		...(dose
+			? { underCanopy: { perBlockAcre: inSystem(dose.perBlockAcre, units), perPlant: inSystem(dose.perPlant, units) } }
+			: {})
 	};
 }
 

@@ -130,7 +130,11 @@
 		<SelectItem value="incorporated" text="Worked in" />
 		<SelectItem value="surface" text="On the surface (no-till, standing orchard)" />
 	</Select>
-	<NumberField facts={LimingActionBounds.depthIn} placeholder="as sampled" bind:text={depth} />
+	<NumberField
+		facts={LimingActionBounds.depthIn}
+		placeholder={placement === 'surface' ? 'top 4 in' : 'by the guide'}
+		bind:text={depth}
+	/>
 	<Button size="small" type="submit">Lime it so</Button>
 </form>
 {#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
@@ -143,6 +147,19 @@
 				>{/each}
 		{/if}
 		{lime.plan.why}
+	</p>
+{/if}
+{#if lime.liming?.underCanopy}
+	{@const { perBlockAcre, perPlant } = lime.liming.underCanopy}
+	<p>
+		{#if perBlockAcre.applies}
+			Under the canopy only: spread the rate on the ground under the trees. That is
+			<strong><Quantity answer={perBlockAcre} /></strong> for an acre of the block{#if perPlant.applies}, <strong
+					><Quantity answer={perPlant} /></strong
+				> for each tree{/if}.
+		{:else}
+			No dose for the canopy only: {perBlockAcre.reason}. {perBlockAcre.remedy}
+		{/if}
 	</p>
 {/if}
 <p class="small soft">
