@@ -1,11 +1,11 @@
-import { notApplicable, type NotApplicable } from '../figure/figure';
+import { notApplicable, type Figure, type NotApplicable } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import { formatNumber } from '../units/display';
 import { sitesByLayer } from './layers-to-lime';
 import type { Site } from './site';
 import { scaleOf } from './site-inputs';
 import type { SiteReading } from './site-reading';
-import { ORGANIC_PERCENT, readOrganicMatter } from './soil/organic-matter';
+import { isOrganicSoil, readOrganicMatter } from './soil/organic-matter';
 import { readSoilPh } from './soil/ph-scale';
 
 /** A part of a site on which a rule is worked: the whole, one of its layers, or a zone with N-rich and zero-N strips. */
@@ -57,14 +57,18 @@ function layersOf(compiled: CompiledRule, reading: SiteReading): RulePart[] | No
 	return notApplicable(title, 'no layer above the depth to be limed gives a pH', 'Lime to a greater depth.');
 }
 
-/** Why a rule says nothing on this ground whatever its inputs: on organic soil the lime lines of mineral soil do not hold. */
+/** Why a rule says nothing on this ground whatever its inputs: mineral and organic soils have lime rates of their own. */
 export function refusedOutright({ rule }: CompiledRule, { soil }: Site): NotApplicable | undefined {
 	if (rule.gives !== 'lime') return undefined;
-	const organicMatter = readOrganicMatter(soil);
-	if (!organicMatter.applies || organicMatter.value <= ORGANIC_PERCENT) return undefined;
+	const organic = isOrganicSoil(soil);
+	if (organic === (rule.soils === 'organic')) return undefined;
+	if (!organic) {
+		return notApplicable('lime', 'this lime rate is for organic soils', 'Use a lime rate for mineral soils.');
+	}
+	const matter = readOrganicMatter(soil) as Figure;
 	return notApplicable(
 		'lime',
-		`organic matter of ${formatNumber(organicMatter.value, '%')} % makes this an organic soil, and the lime lines were made for mineral soils`,
-		'On organic soil lime only well below pH 5.3 in water, by a guide of your own: there is little aluminium to fear.'
+		`organic matter of ${formatNumber(matter.value, '%')} % makes this an organic soil, and the lime lines were made for mineral soils`,
+		'Use a lime rate for organic soils. They need lime only below pH 5.3, and hold little aluminum.'
 	);
 }

@@ -4,6 +4,7 @@ import { clayOf, goalFault, usualRange } from '../../ground/possible-range';
 import type { Analyte } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { mineralNitrogen } from '../soil/mineral-nitrogen';
+import { isOrganicSoil } from '../soil/organic-matter';
 import { readResult } from '../soil/read-result';
 import { canonicalUnit } from '../../units/result-units';
 import type { Finding, ReportCheck } from './finding';
@@ -27,7 +28,6 @@ export const unusualGoal: ReportCheck = ({ site: { crop, yieldGoal } }) => {
 
 /** What each unusual value means for the adviser; common practice. */
 const REMEDIES: Partial<Record<Analyte, string>> = {
-	OM: 'Above it this is an organic soil: lime lines, holding limit and density of mineral soils do not hold.',
 	EC: 'Saline: salts come first. Drain and leach; most crops yield less, whatever is applied.',
 	P: 'No phosphate for years; what is there can reach water. Hold back soil and runoff that would take it along.'
 };
@@ -37,6 +37,8 @@ export const unusualTests: ReportCheck = ({ site: { soil } }) =>
 	(['OM', 'OC', 'CEC', 'EC', 'P', 'bulkDensity'] as const).flatMap((analyte) => {
 		const answer = readResult(soil, analyte);
 		const range = usualRange(analyte);
+		// Above it stands the organic soil's own finding.
+		if ((analyte === 'OM' || analyte === 'OC') && isOrganicSoil(soil)) return [];
 		if (!answer.applies || !range || (answer.value >= range[0] && answer.value <= range[1])) return [];
 		const name = analyteName(analyte);
 		const unit = canonicalUnit(analyte);

@@ -14,6 +14,7 @@ import { missingCec } from './cations/missing-cec';
 import { oldNitrate } from './old-nitrate';
 import { offYear } from './off-year';
 import { oldSample } from './old-sample';
+import { organicSoil } from './organic-soil';
 import { otherDepth } from './other-depth';
 import { phOtherScale } from './ph/ph-other-scale';
 import { phLow } from './ph/ph-low';
@@ -37,6 +38,7 @@ const CHECKS: readonly ReportCheck[] = [
 	phLow,
 	acidBelow,
 	aluminium,
+	organicSoil,
 	askForLayers,
 	highPh,
 	targetAboveBand,

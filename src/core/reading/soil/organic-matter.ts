@@ -21,6 +21,12 @@ export function readOrganicMatter(soil: SampledSoil): Answer {
 	});
 }
 
+/** Whether a soil is peat or muck. */
+export function isOrganicSoil(soil: SampledSoil): boolean {
+	const matter = readOrganicMatter(soil);
+	return matter.applies && matter.value > ORGANIC_PERCENT;
+}
+
 /** Organic carbon, %: measured, or organic matter / 1.72 (common practice). */
 export function readOrganicCarbon(soil: SampledSoil): Answer {
 	const measured = readResult(soil, 'OC');

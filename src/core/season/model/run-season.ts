@@ -1,3 +1,4 @@
+import { ORGANIC_PERCENT } from '../../reading/soil/organic-matter';
 import { differenceInCalendarDays, getDayOfYear, parseISO } from 'date-fns';
 import { InputError } from '../../check/problem';
 import type {
@@ -177,7 +178,8 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const soil: SeasonSoil = {
 		held: seasonModel.soilWater.percentByVolume[taken('textureClass', 'texture')],
 		drainsPerDay: seasonModel.drainage.mmPerDay[taken('drainage', 'drainage')],
-		organicMatterPercent: taken('organicMatterPercent', 'organic matter, %'),
+		// A pound for each percent was found on mineral soils; peat gives no more than this much of it.
+		organicMatterPercent: Math.min(ORGANIC_PERCENT, taken('organicMatterPercent', 'organic matter, %')),
 		soilPh: taken('soilPh', 'pH in water'),
 		residue: facts.residue ?? false,
 		nitrate: spread(pounds('nitrateLbAc', 'nitrate-N at the start'), NITRATE_BY_LAYER),

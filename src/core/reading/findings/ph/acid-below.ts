@@ -1,6 +1,6 @@
 import { formatNumber } from '../../../units/display';
 import { ACID_BELOW, aluminiumShare, readProfile } from '../../soil/acid-layers';
-import { ORGANIC_PERCENT, readOrganicMatter } from '../../soil/organic-matter';
+import { isOrganicSoil } from '../../soil/organic-matter';
 import { PH_SCALE_NAME } from '../../soil/ph-scale';
 import type { ReportCheck } from '../finding';
 import { CM_PER_IN } from '../../../units/factors';
@@ -57,9 +57,8 @@ export const askForLayers: ReportCheck = ({ site: { soil } }) => {
 
 /** Aluminium by pH in a layer that is not hidden, or by the lab's own share. */
 export const aluminium: ReportCheck = ({ site: { soil } }) => {
-	const organicMatter = readOrganicMatter(soil);
 	// Organic soil holds little aluminium, however acid.
-	if (organicMatter.applies && organicMatter.value > ORGANIC_PERCENT) return [];
+	if (isOrganicSoil(soil)) return [];
 	const { scale, layers: profile } = readProfile(soil);
 	const surface = profile[0];
 	const share = aluminiumShare(soil);

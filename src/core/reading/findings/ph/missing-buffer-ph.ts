@@ -1,5 +1,6 @@
 import { formatNumber } from '../../../units/display';
 import { readResult } from '../../soil/read-result';
+import { isOrganicSoil } from '../../soil/organic-matter';
 import { siteTargetPh } from '../../target-ph';
 import type { ReportCheck } from '../finding';
 
@@ -8,7 +9,14 @@ export const missingBufferPh: ReportCheck = ({ site }) => {
 	const soilPh = readResult(site.soil, 'pH', ['water']);
 	const bufferPh = readResult(site.soil, 'bufferPh');
 	const target = siteTargetPh(site, 'water');
-	if (bufferPh.applies || !soilPh.applies || !target.applies || soilPh.value >= target.value) return [];
+	if (
+		isOrganicSoil(site.soil) ||
+		bufferPh.applies ||
+		!soilPh.applies ||
+		!target.applies ||
+		soilPh.value >= target.value
+	)
+		return [];
 	return [
 		{
 			code: 'no-buffer-ph',
