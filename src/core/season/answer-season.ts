@@ -137,6 +137,7 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 			madeUp: false
 		},
 		houseRules: { noGo: [] },
+		cropBefore: undefined,
 		setbacks: [],
 		block: asked.block,
 		plantAge: age,

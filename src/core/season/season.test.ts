@@ -11,7 +11,8 @@ import { passNutrient, productFor } from './plan/pass/pass-nutrients';
 import { evenly } from './propose/place-nitrogen';
 import { productOf, type PlanContext } from './plan/plan-context';
 import { planContext } from './plan/plan-context.test-help';
-import { carried, proposeProgramme, usualPlantingDate } from './propose/propose-programme';
+import { carried, proposeProgramme } from './propose/propose-programme';
+import { usualPlantingDate } from './schedule/usual-planting';
 import { seasonTotals } from './plan/season-totals';
 
 const { products, cautions } = library;
@@ -226,13 +227,15 @@ describe('the checks: each fires, its near miss does not, and its remedy clears 
 	});
 
 	it('more than 4 short tons of lime at once', () => {
-		const lime = (rate: number) => [pass({ product: 'aglime', placement: 'incorporated', unit: 'short ton/ac', rate })];
+		const lime = (rate: number) => [
+			pass({ date: '2026-12-08', product: 'aglime', placement: 'incorporated', unit: 'short ton/ac', rate })
+		];
 		expect(rules(lime(4.72), context({}))).toEqual(['heavy-lime']);
 		expect(rules(lime(4), context({}))).toEqual([]);
 		const halves = remedied(lime(4.72), context({}), 'heavy-lime');
 		expect(halves.map(({ rate, date }) => [rate, date])).toEqual([
-			[2.36, '2027-06-08'],
-			[2.36, '2028-06-08']
+			[2.36, '2026-12-08'],
+			[2.36, '2027-12-08']
 		]);
 	});
 

@@ -24,6 +24,8 @@ import { boronCheck } from './totals/boron';
 import type { PassCheck, SeasonCheck } from './check';
 import { byCropOfYear, secondContext } from '../schedule/second-crop';
 import { coatedRescueCheck } from './urea/coated-rescue';
+import { leafBurnCheck } from './urea/leaf-burn';
+import { standingCropCheck } from './timing/standing-crop';
 import { heavyLimeCheck } from './ground/heavy-lime';
 import { holdingLimitCheck } from './ground/holding-limit';
 import { lateSideDressCheck } from './timing/late-side-dress';
@@ -106,7 +108,9 @@ const CHECKS: readonly SeasonCheck[] = [
 	latePhosphatePotashCheck,
 	sideDressMethodCheck,
 	stripBandDepthCheck,
-	afterHarvestCheck
+	afterHarvestCheck,
+	leafBurnCheck,
+	standingCropCheck
 ];
 
 /** Rules on what goes on over the whole field: they go by the parts of a pass. */

@@ -37,6 +37,7 @@ export function planContext(change: Partial<PlanContext> & { cropId?: CropId } =
 		stages: library.stages.find(({ crop }) => crop === cropId),
 		weather: { days: new Map(), outlookFrom: '2026-11-23', madeUp: true },
 		houseRules: { noGo: [] },
+		cropBefore: undefined,
 		setbacks: [],
 		block: undefined,
 		plantAge: undefined,

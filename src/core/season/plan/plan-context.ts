@@ -19,6 +19,7 @@ import type {
 	Setback,
 	Station
 } from '../../schema-types';
+import type { CropBefore } from './crop-before';
 import type { KnownWeather } from '../weather/known-weather';
 
 /** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
@@ -73,6 +74,8 @@ export interface PlanContext {
 	placed: { title: string; parameters: PlacedParameters } | undefined;
 	limits: SeasonLimits;
 	model: SeasonModel;
+	/** The crop that stood before; undefined where it or its days are not known. */
+	cropBefore: CropBefore | undefined;
 	/** Undefined where none are known of the crop. */
 	stages: CropStages | undefined;
 	weather: KnownWeather;

@@ -5,7 +5,8 @@ import { alternativesTo } from './alternatives';
 import { checkSeason } from '../checks/check-season';
 import { compareProgrammes, nitrogenPasses } from './compare-programmes';
 import { planContext } from '../plan/plan-context.test-help';
-import { proposeProgramme, usualPlantingDate } from './propose-programme';
+import { proposeProgramme } from './propose-programme';
+import { usualPlantingDate } from '../schedule/usual-planting';
 import { tripCount, tripOf } from '../plan/trips';
 import { shiftDate } from '../weather/season-weather';
 

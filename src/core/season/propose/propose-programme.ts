@@ -3,7 +3,8 @@ import type { Answer } from '../../figure/figure';
 import { limeApplications } from '../../rates/lime/lime-applications';
 import { formatNumber } from '../../units/display';
 import type { Nutrient, Pass, Schedule, ScheduleStep } from '../../schema-types';
-import { passNutrient, productFor } from '../plan/pass/pass-nutrients';
+import { passNutrient, poundsPerAcre, productFor } from '../plan/pass/pass-nutrients';
+import { LB_PER_SHORT_TON } from '../../units/factors';
 import { nitrogenRoom, type NitrogenRoom } from '../plan/pass/pass-ceiling';
 import { LEAST_WORTH_A_PASS, placeNitrogen, type Slot } from './place-nitrogen';
 import { productOf, type PlanContext } from '../plan/plan-context';
@@ -69,7 +70,10 @@ function singlePasses({ extras }: PlanContext, schedule: Schedule): [Nutrient, S
 
 /** This season's share of the lime, and what is left for the next ones. */
 function limePass(context: PlanContext, { lime }: Schedule): Programme {
-	const limed = context.applied.filter(({ unit }) => unit === 'short ton/ac').reduce((sum, { rate }) => sum + rate, 0);
+	const limed = context.applied
+		.map((pass) => ({ pass, product: productOf(pass, context.products) }))
+		.filter(({ product }) => product.lime)
+		.reduce((sum, { pass, product }) => sum + poundsPerAcre(pass, product) / LB_PER_SHORT_TON, 0);
 	const wanted = Math.max(0, (context.chosen.lime ?? 0) - limed);
 	const { applications, why } = limeApplications(wanted, context.liming.placement);
 	const [now, ...later] = applications;
@@ -80,7 +84,8 @@ function limePass(context: PlanContext, { lime }: Schedule): Programme {
 		product: context.liming.product,
 		...(surface ? { placement: 'broadcast' as const, label: 'Lime, on the surface' } : {})
 	};
-	const pass = { ...passOf(step, context, now.rate, 'short ton/ac'), reason: `${lime.reason} ${why}` };
+	const planned = passOf(step, context, now.rate, 'short ton/ac');
+	const pass = { ...planned, date: offTheCropBefore(planned, context), reason: `${lime.reason} ${why}` };
 	if (later.length === 0) return { passes: [pass], notes: [] };
 	const left = later.reduce((sum, { rate }) => sum + rate, 0);
 	const seasons = later.length === 1 ? 'the next season' : `the next ${later.length} seasons`;
@@ -88,6 +93,12 @@ function limePass(context: PlanContext, { lime }: Schedule): Programme {
 		passes: [pass],
 		notes: [`${why} ${formatNumber(left, 'short ton/ac')} short tons of it are left for ${seasons}.`]
 	};
+}
+
+/** Nothing is worked in while the crop before stands: then it waits for that harvest. */
+function offTheCropBefore({ date, placement }: Pass, { cropBefore }: PlanContext): string {
+	const stands = cropBefore && date >= cropBefore.from && date <= cropBefore.to;
+	return stands && placement === 'incorporated' ? shiftDate(cropBefore.to, 1) : date;
 }
 
 /** The starter, which is taken off the phosphate and nitrogen passes. */
@@ -101,11 +112,6 @@ function starterPasses(context: PlanContext): Pass[] {
 	const p2o5 = Math.min((starter?.p2o5 ?? 0) - done, chosen.P2O5 ?? 0);
 	if (!starter || p2o5 < LEAST_WORTH_A_PASS) return [];
 	return [passOf(starter.step, context, productFor(p2o5, productOf(starter.step, products), 'P2O5'), 'lb/ac')];
-}
-
-/** The planting date a schedule takes where the adviser has set none. */
-export function usualPlantingDate({ usualPlanting }: Schedule, year: number): string {
-	return `${year + usualPlanting.yearOffset}-${usualPlanting.monthDay}`;
 }
 
 /** Pounds of a nutrient per acre over a list of passes. */

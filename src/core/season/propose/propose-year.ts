@@ -5,7 +5,8 @@ import { dateOf } from '../schedule/step-date';
 import { usualStages } from '../stages/stage-dates';
 import { secondCropFrom } from '../stages/stages-of-year';
 import { daysBetween, shiftDate } from '../weather/season-weather';
-import { proposeProgramme, usualPlantingDate, type Programme } from './propose-programme';
+import { proposeProgramme, type Programme } from './propose-programme';
+import { usualPlantingDate } from '../schedule/usual-planting';
 
 /**
  * Passes for all that was chosen in a year: those of its crop, and those that bring the nitrogen of a second crop by the schedule of that:

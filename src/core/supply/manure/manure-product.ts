@@ -47,7 +47,8 @@ export function manureProduct(
 		nitrogenForms: { nitrate: 0, ammonium: 100, urea: 0 },
 		manure: {
 			organicLbPerTon: (organicNitrogen(analysis) * LB_PER_SHORT_TON) / pounds,
-			laterShares: [kind.mineralised[1]!, kind.mineralised[2]!]
+			laterShares: [kind.mineralised[1]!, kind.mineralised[2]!],
+			ammoniumPercent: percent(Math.max(0, nitrogen.value - organicNitrogen(analysis) * kind.mineralised[0]!))
 		},
 		own: true
 	};

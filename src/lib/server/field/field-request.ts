@@ -5,7 +5,7 @@ import type { Choice } from '../../../core/rates/choose';
 import { settledNitrogen } from '../../../core/rates/settled-nitrogen';
 import { speaksFor } from '../../../core/rates/nitrogen/own-curves';
 import { nitrogenProgramme, type BookedPass } from '../../../core/season/propose/nitrogen-programme';
-import { usualPlantingDate } from '../../../core/season/propose/propose-programme';
+import { usualPlantingDate } from '../../../core/season/schedule/usual-planting';
 import { laterNitrogen } from '../../../core/supply/manure/manure-product';
 import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
 import type {

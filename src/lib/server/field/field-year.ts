@@ -18,6 +18,7 @@ import { scheduleFor } from '../../../core/season/schedule/schedule-for';
 import { anchoredStages } from '../../../core/season/stages/anchored-stages';
 import { onTheirDays, wholePass } from '../../../core/season/applied/what-happened';
 import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
+import { cropBefore } from '../../../core/season/plan/crop-before';
 import { productOf, type PlanContext } from '../../../core/season/plan/plan-context';
 import { seasonDebt } from '../../../core/season/plan/season-debt';
 import { seasonTotals } from '../../../core/season/plan/season-totals';
@@ -178,6 +179,7 @@ function planContext(
 		weather: knownWeather(station, near(measured, plantingDateOf(goal, library)), outlook, today),
 		houseRules: library.houseRules,
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
+		cropBefore: cropBefore(site.previousCrop, plantingDateOf(goal, library), library),
 		block: site.block,
 		plantAge: ageOf(site),
 		station,

@@ -526,8 +526,8 @@ const CASES: RuleCase[] = [
 		name: 'on light ground also on wheat that was just sown',
 		fires: nitrogen('ammonium-sulfate', 60, { date: '2026-10-10' }),
 		severity: 'stop',
-		says: 'No nitrogen in autumn on light ground (CEC 4)',
-		nearMiss: nitrogen('ammonium-sulfate', 60, { date: '2026-10-10' }),
+		says: '60 lb N in autumn on light ground',
+		nearMiss: nitrogen('ammonium-sulfate', 35, { date: '2026-10-10' }),
 		change: { cropId: 'winter-wheat', cec: 4 },
 		missChange: { cec: 14 }
 	}

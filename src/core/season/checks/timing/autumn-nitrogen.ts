@@ -1,6 +1,7 @@
+import { amountText } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
-import type { Pass, PassCheck } from '../../../schema-types';
-import { passNutrient } from '../../plan/pass/pass-nutrients';
+import type { Pass, PassCheck, Remedy } from '../../../schema-types';
+import { passNutrient, poundsPerAcre } from '../../plan/pass/pass-nutrients';
 import { depthOf, liesOf } from '../../plan/placement-facts';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import { harvestYear } from '../../stages/stage-dates';
@@ -10,26 +11,83 @@ import { knownDays } from '../../weather/known-weather';
 import { shiftDate } from '../../weather/season-weather';
 import { usualSoilC } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
-import { guardedBy, movedTo } from '../moved';
+import { guardedBy, movedTo, onTopOf } from '../moved';
 import { longDate } from '../../../units/day-text';
 import { LIGHT_BELOW_CEC } from '../../../reading/soil/light-soil';
 import { COLD_SOIL_C } from '../../plan/usual-values';
 import { RULES } from '../season-rules';
 
-const { basis, leastLb, deepIn, soilFollowsDays } = RULES['autumn-nitrogen'];
+const { basis, leastLb, deepIn, soilFollowsDays, sown } = RULES['autumn-nitrogen'];
 
 /** Nitrogen that waits in the ground over winter: on light ground, as urea, or before the soil is cold. */
-export const autumnNitrogenCheck: SeasonCheck = (passes, context) =>
-	passes.flatMap((pass) => (isAutumn(pass, context) ? (complaint(pass, context) ?? []) : []));
+export const autumnNitrogenCheck: SeasonCheck = (passes, context) => {
+	if (isSownInAutumn(context)) return sownComplaints(passes, context);
+	return passes.flatMap((pass) => (isAutumn(pass, context) ? (complaint(pass, context) ?? []) : []));
+};
 
-/** Before planting it waits; on light ground it waits also where a crop sown in autumn stands. */
-function isAutumn(pass: Pass, context: PlanContext): boolean {
-	const { plantingDate, products } = context;
-	const sown = plantingDate < `${harvestYear(plantingDate)}-01-01` && isLight(context);
-	const waits =
-		Number(pass.date.slice(5, 7)) >= 9 &&
-		(pass.date < plantingDate || (sown && pass.date < `${harvestYear(plantingDate)}-01-01`));
+function isAutumn(pass: Pass, { plantingDate, products }: PlanContext): boolean {
+	const waits = Number(pass.date.slice(5, 7)) >= 9 && pass.date < plantingDate;
 	return waits && passNutrient(pass, productOf(pass, products), 'N') > leastLb;
+}
+
+/** Winter wheat and other crops that are sown in the year before their harvest. */
+function isSownInAutumn({ plantingDate, crop }: PlanContext): boolean {
+	return !crop.perennial && plantingDate < `${harvestYear(plantingDate)}-01-01`;
+}
+
+/**
+ * A crop sown in autumn takes up 20 to 30 lb by winter. What phosphate and manure bring along is let be a little beyond that; the rest
+ * belongs to green-up. Manure counts by its ammonium.
+ */
+function sownComplaints(passes: readonly Pass[], context: PlanContext): PassCheck[] {
+	const { plantingDate, crop, units } = context;
+	const from = shiftDate(plantingDate, -sown.beforeDays);
+	const until = `${plantingDate.slice(0, 4)}-${sown.until}`;
+	const own = passes
+		.filter(({ date }) => date >= from && (date < until || date <= plantingDate))
+		.map((pass) => ({ pass, pounds: readyNitrogen(pass, context) }))
+		.filter(({ pounds }) => pounds > 0);
+	const total = own.reduce((sum, { pounds }) => sum + pounds, 0);
+	const most = isLight(context) ? sown.lightMostLb : sown.mostLb;
+	if (total <= most) return [];
+	const { pass, pounds } = own.reduce((a, b) => (b.pounds > a.pounds ? b : a));
+	const amount = amountText(units);
+	const light = isLight(context) ? ' on light ground' : '';
+	return [
+		{
+			rule: 'autumn-nitrogen',
+			severity: total > sown.stopShare * most ? 'stop' : 'mind',
+			pass: pass.id,
+			text: `${amount(total)} N in autumn${light}: ${crop.name.toLowerCase()} takes up ${amount.bare(sown.takenLb[0]!, 'whole')} to ${amount(sown.takenLb[1]!, 'whole')} by winter. The rest is lost, or makes the crop lodge.`,
+			basis,
+			remedies: laterRemedies(pass, pounds, total - most, context)
+		}
+	];
+}
+
+/** Pounds that turn to nitrate before winter: of manure its ammonium, of all else everything. */
+function readyNitrogen(pass: Pass, { products }: PlanContext): number {
+	const product = productOf(pass, products);
+	const ammonium = product.manure?.ammoniumPercent;
+	if (ammonium !== undefined) return (poundsPerAcre(pass, product) * ammonium) / 100;
+	return passNutrient(pass, product, 'N');
+}
+
+/** What is too much goes on at green-up, on top; what cannot lie on top is cut. */
+function laterRemedies(pass: Pass, pounds: number, over: number, context: PlanContext): Remedy[] {
+	const left = Math.max(0, 1 - over / pounds);
+	const cut = { ...pass, rate: pass.rate * left };
+	const onTop = productOf(pass, context.products).placements.includes('top-dress');
+	const rest: Pass = {
+		...onTopOf(pass),
+		id: `${pass.id}-2`,
+		label: `${pass.label}, at green-up`,
+		date: springOf(context),
+		rate: pass.rate * (1 - left)
+	};
+	const now = left === 0 ? [] : [cut];
+	if (onTop) return [{ label: 'Top-dress the rest at green-up', passes: [...now, rest] }];
+	return [{ label: 'Cut it to what the crop takes up by winter', passes: now }];
 }
 
 function isLight({ sandy, cec }: PlanContext): boolean {

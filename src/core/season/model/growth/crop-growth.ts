@@ -2,7 +2,7 @@ import { InputError } from '../../../check/problem';
 import { valueIfKnown } from '../../../figure/figure';
 import { plantAge } from '../../../ground/block/block-age';
 import type { CropStages, Schedule, SeasonRequest } from '../../../schema-types';
-import { usualPlantingDate } from '../../propose/propose-programme';
+import { usualPlantingDate } from '../../schedule/usual-planting';
 import { plannedShares } from '../../schedule/planned-shares';
 import { scheduleFor } from '../../schedule/schedule-for';
 import { dateOf } from '../../schedule/step-date';
