@@ -7,6 +7,8 @@ export default {
 	kit: {
 		adapter: adapter({ out: 'build' }),
 		alias: { $core: 'src/core' },
+		// A build beside checks and tests keeps its generated files apart: else one rewrites what the other reads.
+		outDir: process.env.COSECHA_KIT_FOLDER ?? '.svelte-kit',
 		// The styles of a page and its parts come with the page: a dozen small files each pay for their headers and wait.
 		inlineStyleThreshold: 20_000,
 		csp: {

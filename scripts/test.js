@@ -43,7 +43,9 @@ async function lanes() {
 		'unit tests',
 		...npx('vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile=${RESULTS}/unit.json`)
 	);
-	const built = await step('build', ...npx('vite', 'build', '--logLevel', 'error'));
+	const built = await step('build', ...npx('vite', 'build', '--logLevel', 'error'), {
+		COSECHA_KIT_FOLDER: `${RESULTS}/kit`
+	});
 	await step('types', 'npm', ['run', '--silent', 'check']);
 	await step('lint', ...npx('eslint', '.'));
 	await step('formatting', ...npx('prettier', '--check', '.', '--log-level', 'warn'));
@@ -54,10 +56,10 @@ async function lanes() {
 }
 
 /** Runs one step and prints its output when it has ended, so that two lanes do not mix theirs. Each step is one check. */
-function step(name, command, args) {
+function step(name, command, args, env = {}) {
 	const start = Date.now();
 	return new Promise((resolve) => {
-		const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+		const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } });
 		const output = [];
 		for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => output.push(text));
 		child.on('error', (error) => output.push(Buffer.from(`${error.message}\n`)));
