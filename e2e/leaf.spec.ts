@@ -45,14 +45,25 @@ test('leaf tests: a bad spot beside a good one, another stage that is not read, 
 test('two bad spots picked on one day leave Rates and Sheet as they are', async ({ page, app }) => {
 	const id = await app.fieldId('Almond Reach, old');
 	for (const N of [2.1, 2]) {
-		const leaves = { crop: 'almond', part: 'spur leaves', stage: 'July', spot: 'bad spot', results: { N, K: 1 } };
-		expect((await app.post(`/api/fields/${id}/leaf-tests`, { takenOn: '2027-07-12', ...leaves })).status).toBe(200);
+		const leaves = { crop: 'almond', part: 'spur leaves', stage: 'July', spot: 'bad', results: { N, K: 1 } };
+		expect((await app.post(`/api/fields/${id}/leaf-tests`, { takenOn: '2026-07-12', ...leaves })).status).toBe(200);
 	}
 	await app.openField('Almond Reach, old', 'rates');
 	await expect(page.getByRole('heading', { name: 'Rates compared' })).toBeVisible();
-	await expect(page.getByText(/Almond.*bad spot/)).toHaveCount(2);
+	await expect(page.getByText(/almond at July, bad spot/i)).toHaveCount(2);
+	const drip = {
+		id: 'x',
+		date: '2027-04-10',
+		label: 'UAN',
+		product: 'uan-32',
+		rate: 60,
+		unit: 'lb/ac',
+		placement: 'drip'
+	};
+	const added = [{ ...drip, reason: '' }];
+	expect((await app.post(`/api/fields/${id}/2027/passes`, { removed: [], added })).status).toBe(200);
 	await app.openField('Almond Reach, old', 'sheet');
-	await expect(page.getByText(/Almond.*bad spot/).first()).toBeVisible();
+	await expect(page.getByText(/almond at July, bad spot/i).first()).toBeVisible();
 });
 
 test('a leaf test of an orchard in the log moves its rates, until one is typed for the year', async ({ page, app }) => {

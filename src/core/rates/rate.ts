@@ -30,10 +30,10 @@ export function rateOf(
 	nutrient: RateNutrient,
 	reading: SiteReading,
 	prices: Prices,
-	units: UnitSystem
+	units: UnitSystem,
+	applied: Answer = applyRule(compiled, reading)
 ): Rate {
 	const { rule, pack, method } = compiled;
-	const applied = applyRule(compiled, reading);
 	const own = nutrient === 'lime' ? cautionAtOnce(applied, reading.site.limePlacement) : applied;
 	const shown = inSystem(own, units);
 	const base = {

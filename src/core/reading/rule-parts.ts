@@ -3,10 +3,12 @@ import type { CompiledRule } from '../packs/pack';
 import { formatNumber } from '../units/display';
 import { sitesByLayer } from './layers-to-lime';
 import type { Site } from './site';
-import { scaleOf } from './site-inputs';
+import { noNumbers } from '../packs/rule-kind';
+import { numberOf, scaleOf } from './site-inputs';
 import type { SiteReading } from './site-reading';
 import { isOrganicSoil, readOrganicMatter } from './soil/organic-matter';
 import { readSoilPh } from './soil/ph-scale';
+import { reportingLimit } from './soil/read-result';
 
 /** A part of a site on which a rule is worked: the whole, one of its layers, or a zone with N-rich and zero-N strips. */
 export interface RulePart {
@@ -32,7 +34,7 @@ export function partsOf(compiled: CompiledRule, reading: SiteReading): RulePart[
 			`Choose another guide, or add ${crop} to a copy of it.`
 		);
 	}
-	const refused = refusedOutright(compiled, site);
+	const refused = refusedOutright(compiled, site) ?? cannotTell(compiled, reading);
 	if (refused) return refused;
 	if (kind.byLayer) return layersOf(compiled, reading);
 	const { strips } = site.inSeason;
@@ -70,5 +72,31 @@ export function refusedOutright({ rule }: CompiledRule, { soil }: Site): NotAppl
 		'lime',
 		`organic matter of ${formatNumber(matter.value, '%')} % makes this an organic soil, and the lime lines were made for mineral soils`,
 		'Use a lime rate for organic soils. They need lime only below pH 5.3, and hold little aluminum.'
+	);
+}
+
+/** Rates this far apart are no different rates, in the rule's unit. */
+const SAME_RATE = 0.5;
+
+/**
+ * A soil test that the lab reports only as below its limit decides only where both ends of what it may be give the same rate.
+ * @returns undefined where they do, and for a measured test
+ */
+function cannotTell(compiled: CompiledRule, reading: SiteReading): NotApplicable | undefined {
+	const rule = compiled.forCrop(reading.site.crop.id)!;
+	if (!rule.needs.includes('soilTest')) return undefined;
+	const test = reading.input('soilTest', compiled);
+	const limit = reportingLimit(test);
+	if (limit === undefined) return undefined;
+	const numbers = noNumbers();
+	for (const name of rule.needs) numbers[name] = numberOf(reading.input(name, compiled));
+	const [least, most] = [0, limit].map((soilTest) => rule.evaluate({ ...numbers, soilTest }));
+	// An input that is missing says so itself.
+	if (!(Math.abs(least! - most!) > SAME_RATE)) return undefined;
+	const { label, unit } = test as Figure;
+	return notApplicable(
+		compiled.rule.title,
+		`cannot tell: ${label} is below the lab’s limit of ${formatNumber(limit, unit)} ${unit}, and the rate may be ${formatNumber(Math.min(least!, most!), 'lb/ac')} or ${formatNumber(Math.max(least!, most!), 'lb/ac')}`,
+		'Ask for a test with a lower limit.'
 	);
 }

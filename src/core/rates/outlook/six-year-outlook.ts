@@ -2,6 +2,7 @@ import { figure, notApplicable, type Answer, type Figure } from '../../figure/fi
 import type { CompiledRule, PackSet } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
 import { evaluate } from '../../reading/evaluate';
+import { yearlyPart } from '../phosphorus-potassium/second-of-year';
 import type { Site } from '../../reading/site';
 import type { SiteReading } from '../../reading/site-reading';
 import { readSoilTest } from '../../reading/soil/soil-test';
@@ -118,6 +119,8 @@ interface Turn {
 	crop: CropId;
 	removal: number;
 	rateAt(soilTest: number): number;
+	/** What of it is owed once a year, whatever is harvested. */
+	yearlyAt(soilTest: number): number;
 }
 
 function turnOf(
@@ -140,7 +143,8 @@ function turnOf(
 	return {
 		crop: id,
 		removal: off.value,
-		rateAt: (soilTest) => evaluate(compiled, then, { soilTest })
+		rateAt: (soilTest) => evaluate(compiled, then, { soilTest }),
+		yearlyAt: (soilTest) => yearlyPart(compiled, then, soilTest)
 	};
 }
 
@@ -149,7 +153,9 @@ function together(first: Turn, second: Turn): Turn {
 	return {
 		crop: first.crop,
 		removal: first.removal + second.removal,
-		rateAt: (soilTest) => first.rateAt(soilTest) + second.rateAt(soilTest)
+		// Build-up is owed once for the year, with the first crop.
+		rateAt: (soilTest) => first.rateAt(soilTest) + second.rateAt(soilTest) - second.yearlyAt(soilTest),
+		yearlyAt: (soilTest) => first.yearlyAt(soilTest)
 	};
 }
 

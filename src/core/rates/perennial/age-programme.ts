@@ -25,6 +25,7 @@ const parameters = {
 				oneOf: [{ required: ['lbPerPlant'] }, { required: ['lbPerPlantAndYear'] }, { required: ['lbPerAc'] }]
 			}
 		},
+		noneFromPpm: { type: 'number', exclusiveMinimum: 0, description: 'nothing where the soil test is this high' },
 		lastYear: { type: 'integer', minimum: 1, description: 'nothing is said after this year of its life' },
 		mostLbPerAc: { type: 'number', exclusiveMinimum: 0, description: 'the mature rate: never more than this' }
 	}
@@ -44,15 +45,21 @@ export const ageProgramme: RuleKind<Parameters, typeof steps> = {
 	kind: 'age-programme',
 	parameters,
 	steps,
-	needs: (p) => (p.years.some(isByPlant) ? ['plantAge', 'plantsPerAcre'] : ['plantAge']),
-	compute(p, { plantAge, plantsPerAcre }, s) {
+	needs: (p) => [
+		'plantAge',
+		...(p.years.some(isByPlant) ? (['plantsPerAcre'] as const) : []),
+		...(p.noneFromPpm === undefined ? [] : (['soilTest'] as const))
+	],
+	compute(p, { plantAge, plantsPerAcre, soilTest }, s) {
 		const year = yearOf(p, plantAge);
 		if (!year || (p.years.some(isByPlant) && Number.isNaN(plantsPerAcre))) return NaN;
+		if (p.noneFromPpm !== undefined && Number.isNaN(soilTest)) return NaN;
 		s.each = year.lbPerPlant ?? (year.lbPerPlantAndYear ?? NaN) * plantAge;
 		s.uncapped = year.lbPerAc ?? s.each * plantsPerAcre;
+		if (p.noneFromPpm !== undefined && soilTest >= p.noneFromPpm) return 0;
 		return Math.min(s.uncapped, p.mostLbPerAc ?? Infinity);
 	},
-	explain(p, { plantAge, plantsPerAcre }, words, { each, uncapped, rate }) {
+	explain(p, { plantAge, plantsPerAcre, soilTest }, words, { each, uncapped, rate }) {
 		const source = sourceOf(words);
 		const year = yearOf(p, plantAge.value);
 		if (!year) {
@@ -61,8 +68,16 @@ export const ageProgramme: RuleKind<Parameters, typeof steps> = {
 			const reason = `the programme is for ${span} of a planting, and this is year ${plantAge.value}`;
 			return notApplicable(words.title, reason, 'Go by another approach.');
 		}
-		const capped = rate < uncapped;
 		const end = { label: words.title, unit: words.unit, ...source, cautions: words.cautions };
+		if (p.noneFromPpm !== undefined && soilTest.value >= p.noneFromPpm) {
+			return figure({
+				...end,
+				value: 0,
+				formula: `none where the soil test is ${p.noneFromPpm} ppm or more`,
+				inputs: [soilTest]
+			});
+		}
+		const capped = rate < uncapped;
 		const most = capped ? `, at most ${p.mostLbPerAc}: the mature rate` : '';
 		if (!isByPlant(year)) {
 			return figure({ ...end, value: rate, formula: `for each acre in this year${most}`, inputs: [plantAge] });

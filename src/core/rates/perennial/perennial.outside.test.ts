@@ -2,7 +2,7 @@
 import { expect, it } from 'vitest';
 import { readLibrary } from '../../../lib/server/knowledge';
 import { allCautions, type Answer } from '../../figure/figure';
-import type { AdviseRequest, Block, BlockYear, Rate } from '../../schema-types';
+import type { AdviseRequest, Block, BlockYear, Rate, Result } from '../../schema-types';
 import { advise } from '../advise';
 
 const library = readLibrary('packs');
@@ -15,15 +15,25 @@ interface Asked {
 	blockYear?: BlockYear;
 	nitrogen?: AdviseRequest['nitrogen'];
 	units?: AdviseRequest['units'];
+	/** Beside pH, of the sample. */
+	results?: Result[];
 }
 
-function rateFrom(method: string, { crop, yieldGoal, block, blockYear, nitrogen, units = 'us' }: Asked): Rate {
+function rateFrom(
+	method: string,
+	{ crop, yieldGoal, block, blockYear, nitrogen, units = 'us', results = [] }: Asked
+): Rate {
 	const request: AdviseRequest = {
 		units,
 		field: {},
 		sample: {
 			layers: [
-				{ top: 0, bottom: 8, depthUnit: 'in', results: [{ analyte: 'pH', value: 6.2, unit: 'pH', method: 'water' }] }
+				{
+					top: 0,
+					bottom: 8,
+					depthUnit: 'in',
+					results: [{ analyte: 'pH', value: 6.2, unit: 'pH', method: 'water' }, ...results]
+				}
 			]
 		},
 		crop: { id: crop, yieldGoal, year: 2027, ...(block ? { block } : {}), ...(blockYear ? { blockYear } : {}) },
@@ -137,8 +147,22 @@ it.each([
 	['phosphorus', 2027, 40, 60],
 	['potassium', 2027, 200, 400]
 ])('blackberry %s, planted in %s, lies between %s and %s lb/ac', (rule, plantedYear, low, high) => {
-	const { rate } = rateFrom(`cane-fruit/${rule}`, { crop: 'blackberry', yieldGoal: 10_000, block: { plantedYear } });
-	expect(rate).toBe((low + high) / 2);
+	const canes = { crop: 'blackberry', yieldGoal: 10_000, block: { plantedYear } } as const;
+	expect(rateFrom(`cane-fruit/${rule}`, { ...canes, results: soilTests(15, 90) }).rate).toBe((low + high) / 2);
+});
+
+const soilTests = (p: number, k: number): Result[] => [
+	{ analyte: 'P', method: 'bray-p1', value: p, unit: 'ppm' },
+	{ analyte: 'K', method: 'ammonium-acetate', value: k, unit: 'ppm' }
+];
+
+it('blackberry: no P2O5 or K2O before planting where the soil test is high, and no rate without one', () => {
+	const canes = { crop: 'blackberry', yieldGoal: 10_000, block: { plantedYear: 2027 } } as const;
+	for (const rule of ['phosphorus', 'potassium']) {
+		expect(rateFrom(`cane-fruit/${rule}`, { ...canes, results: soilTests(80, 420) }).rate, rule).toBe(0);
+		expect(rateFrom(`cane-fruit/${rule}`, { ...canes, results: soilTests(39, 199) }).rate, rule).toBeGreaterThan(0);
+		expect(rateFrom(`cane-fruit/${rule}`, canes).rate, rule).toBeNull();
+	}
 });
 
 // von Uexkull and Fairhurst 1991: a tonne of bunches removes 2.9 kg N, 0.44 kg P, 3.7 kg K, 0.77 kg Mg.

@@ -2,6 +2,7 @@ import { sharedParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import { applyRule } from '../../reading/apply-rule';
+import { secondOfYear } from './second-of-year';
 import type { SiteReading } from '../../reading/site-reading';
 
 /**
@@ -17,7 +18,7 @@ export function bothYears(compiled: CompiledRule, reading: SiteReading, after: S
 	const label = `${compiled.rule.title}, both crops in one pass`;
 	if (!first.applies) return notApplicable(label, first.reason, first.remedy);
 	const other = after.site.crop.name.toLowerCase();
-	const second = applyRule(compiled, after);
+	const second = sameYear ? secondOfYear(compiled, after) : applyRule(compiled, after);
 	if (!second.applies) return notApplicable(label, `for ${other}: ${second.reason}`, second.remedy);
 	const { maximum = Infinity } = sharedParameters<{ maximum: number }>(compiled, site.crop.id);
 	const sum = first.value + second.value;

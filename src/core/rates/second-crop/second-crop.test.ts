@@ -18,9 +18,9 @@ const second = (method: string, request: AdviseRequest) =>
 
 describe('the rates of a second crop', () => {
 	it('are those of its own goal on the same soil test', () => {
-		// Soybean by E-2567, from memory: (15 - 10) ppm x 5 + 28 bu x 0.80; IPNI removal, from memory: 28 x 0.73.
+		// Soybean by E-2567, from memory: 28 bu x 0.80; its build-up of (15 - 10) ppm x 5 is in wheat's rate. IPNI removal: 28 x 0.73.
 		expect(second('tri-state-1995/phosphorus', wheat(cornRequest(), { secondCrop: soybean }))!.rate).toBeCloseTo(
-			47.4,
+			22.4,
 			9
 		);
 		expect(second('crop-removal/phosphorus', wheat(cornRequest(), { secondCrop: soybean }))!.rate).toBeCloseTo(
@@ -28,6 +28,23 @@ describe('the rates of a second crop', () => {
 			9
 		);
 		expect(answer(wheat()).secondRates).toBeUndefined();
+	});
+	it('charge build-up and the extra of a guide once: wheat 80 and soybean 55 at P 10, K 95, CEC 14', () => {
+		// E-2567 (1995), from memory: P 75.4 + 50 and 44 lb; K 55.1 + 20 and 77.5 lb. The two alone would be 194.4 and 197.6.
+		const soil = cornRequestWith({
+			P: { method: 'bray-p1', value: 10, unit: 'ppm' },
+			K: { value: 95, unit: 'ppm', method: 'ammonium-acetate' },
+			CEC: { value: 14, unit: 'meq/100g' }
+		});
+		const both = (method: string) => {
+			const request = wheat(soil, { secondCrop: { ...soybean, yieldGoal: 55 } });
+			const rates = answer({ ...request, crop: { ...request.crop, yieldGoal: 80, residueRemovedPercent: 0 } }).rates;
+			const found = rates.find((rate) => rate.method === method)!.bothYears!;
+			if (!found.applies) throw new Error(found.reason);
+			return found.value;
+		};
+		expect(both('tri-state-1995/phosphorus')).toBeCloseTo(194.4 - 25, 1);
+		expect(both('tri-state-1995/potassium')).toBeCloseTo(197.6 - (15 * 1.7 + 20), 1);
 	});
 	it('know nothing of the straw, the tests and the nitrogen of the first', () => {
 		// 28 bu x 1.17 lb K2O; the half of the straw that leaves is wheat's.
@@ -74,7 +91,7 @@ describe('the rates of a second crop', () => {
 		const bare = years(wheat(cornRequest(), { outlookYears: 2 }));
 		// The straw's P is that of wheat alone.
 		expect(years(request)[0]!.removal - bare[0]!.removal).toBeCloseTo(28 * 0.73, 9);
-		expect(years(request)[0]!.rate - bare[0]!.rate).toBeCloseTo(47.4, 9);
+		expect(years(request)[0]!.rate - bare[0]!.rate).toBeCloseTo(22.4, 9);
 		const next = years({ ...request, nextCrop: { id: 'corn-grain', yieldGoal: 160 } });
 		expect(next[1]).toMatchObject({ crop: 'corn-grain', removal: 160 * 0.35 + 160 * 0.16 * 0.5 });
 	});

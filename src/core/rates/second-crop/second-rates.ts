@@ -4,6 +4,7 @@ import type { SiteReading } from '../../reading/site-reading';
 import { SampledSoil } from '../../reading/soil/sampled-soil';
 import type { AdviseRequest, Analyte, Crop, Rate, RateNutrient } from '../../schema-types';
 import { checkGoal } from '../check-goal';
+import { secondOfYear } from '../phosphorus-potassium/second-of-year';
 import { OWN_CURVES } from '../nitrogen/own-curves';
 import { rateOf } from '../rate';
 import { chosenOfSecond } from './second-nitrogen';
@@ -65,7 +66,7 @@ export function secondRates(
 					compiled.forCrop(crop.id) &&
 					(!isTwoYear(nutrient) || isByTheYear(compiled, crop))
 			)
-			.map((compiled) => rateOf(compiled, nutrient, reading, prices, units));
+			.map((compiled) => rateOf(compiled, nutrient, reading, prices, units, secondOfYear(compiled, reading)));
 	const nitrogen = ratesOf('N', second);
 	const nitrogenRate = chosenOfSecond(secondCrop?.nitrogen, nitrogen)?.rate.value;
 	const fed = nitrogenRate === undefined ? second : second.of({ ...second.site, nitrogenRate });

@@ -292,6 +292,19 @@ describe('what is unusual is questioned, what is impossible refused', () => {
 		const lime = advise(peat, library, '2026-11-20').rates.filter(({ nutrient }) => nutrient === 'lime');
 		expect(lime.filter(({ applies }) => applies).map(({ method }) => method)).toEqual(['tri-state-1995/lime-organic']);
 	});
+	it('zinc below a limit of 1 ppm is not known to be short; below one of 0.5 ppm it is', () => {
+		const zinc = (limit: number) =>
+			cornRequestWith({ Zn: { value: limit, unit: 'ppm', method: 'dtpa', qualifier: '<' } });
+		const rates = (limit: number) =>
+			advise(zinc(limit), library, '2026-11-20').rates.filter((one) => one.nutrient === 'Zn');
+		expect(codes(zinc(1))).toContain('unknown-zn');
+		expect(codes(zinc(1))).not.toContain('short-zn');
+		expect(codes(zinc(0.5))).toContain('short-zn');
+		expect(rates(1).some(({ applies, reason }) => !applies && reason!.includes('cannot tell'))).toBe(true);
+		expect(rates(1).filter(({ applies }) => applies)).toEqual([]);
+		// Both ends of 0 to 0.5 ppm call for the same.
+		expect(rates(0.5).some(({ applies, rate }) => applies && rate! > 0)).toBe(true);
+	});
 	it('a muck of 75 % is limed by its own line, holds nitrogen by no CEC, and is named', () => {
 		const muck = (value: number) =>
 			cornRequestWith({ OM: { value: 75, unit: '%' }, pH: { method: 'water', value, unit: 'pH' } });

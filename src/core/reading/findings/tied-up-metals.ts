@@ -4,7 +4,7 @@ import { analyteName } from '../../ground/analyte-names';
 import { isSand } from '../../ground/sand';
 import { readOrganicMatter } from '../soil/organic-matter';
 import type { SampledSoil } from '../soil/sampled-soil';
-import { readResult } from '../soil/read-result';
+import { readResult, reportingLimit } from '../soil/read-result';
 import type { ReportCheck } from './finding';
 
 /**
@@ -22,6 +22,17 @@ export const tiedUpMetals: ReportCheck = ({ site: { soil, field } }) => {
 		const ppm = readResult(soil, metal, ['dtpa']);
 		if (!ppm.applies || ppm.value >= CRITICAL_DTPA_PPM[metal]) return [];
 		const name = analyteName(metal);
+		const limit = reportingLimit(ppm);
+		if (limit !== undefined && limit > CRITICAL_DTPA_PPM[metal]) {
+			return [
+				{
+					code: `unknown-${metal.toLowerCase()}`,
+					severity: 'note' as const,
+					text: `Cannot tell whether ${name} is short: the lab reports it only as below ${formatNumber(limit, 'ratio')} ppm, and the critical level is ${CRITICAL_DTPA_PPM[metal]}.`,
+					remedy: 'Ask for a test with a lower limit, or test leaves.'
+				}
+			];
+		}
 		return [
 			{
 				code: `short-${metal.toLowerCase()}`,

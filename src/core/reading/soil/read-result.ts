@@ -9,6 +9,18 @@ import type { SoilLayer } from './soil-layers';
 
 /** Share of the limit that stands in for "less than the limit": common practice. */
 const SHARE_OF_DETECTION_LIMIT = 0.5;
+const HALF_LIMIT = 'half the detection limit';
+
+/**
+ * The lab's limit where a result was reported only as below it, in the unit of the answer: the true value lies anywhere from 0 to it.
+ * @returns undefined for a measured value
+ */
+export function reportingLimit(answer: Answer): number | undefined {
+	if (!answer.applies) return undefined;
+	const { formula, inputs } = answer;
+	const halved = formula === HALF_LIMIT || inputs.some((input) => reportingLimit(input) !== undefined);
+	return halved ? answer.value / SHARE_OF_DETECTION_LIMIT : undefined;
+}
 
 /**
  * One analyte from the uppermost layer that reports it, in the canonical unit (ppm, meq/100 g, %, pH).
@@ -87,7 +99,7 @@ function readFrom(layer: SoilLayer, result: Result): Answer {
 			label,
 			value: value * SHARE_OF_DETECTION_LIMIT,
 			unit: reported,
-			formula: 'half the detection limit',
+			formula: HALF_LIMIT,
 			inputs: [read],
 			basis: 'practice',
 			cautions: [caution]

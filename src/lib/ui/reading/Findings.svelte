@@ -9,7 +9,7 @@
 	<p>Nothing: the report is complete for this crop.</p>
 {:else}
 	<ul>
-		{#each findings as { code, severity, text, remedy }, index (index)}
+		{#each findings as { severity, text, remedy }, index (index)}
 			<li>
 				<Severity {severity} />
 				<span>{text} <span class="soft">{remedy}</span></span>
