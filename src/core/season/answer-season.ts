@@ -105,6 +105,7 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 	const { age, schedule, stages } = blockSeason(request, knowledge);
 	return {
 		crop: knowledge.crops.find(({ id }) => id === asked.id)!,
+		choiceFacts: {},
 		chosen: asked.nitrogenLbAc === undefined ? {} : { N: asked.nitrogenLbAc },
 		holdingLimit: limit,
 		holdingRoom: roomLeft(limit, mineralOf(soil)),

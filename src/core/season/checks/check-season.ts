@@ -57,6 +57,7 @@ import { surfaceUreaCheck } from './urea/surface-urea';
 import { waitingAmmoniumCheck } from './urea/waiting-ammonium';
 import { wheatAmmoniaCheck } from './ammonia/wheat-ammonia';
 import { wheatSulfurCheck } from './totals/wheat-sulfur';
+import { chosenRateCheck } from './totals/chosen-rate';
 import { totalsCheck } from './totals/totals';
 
 const CHECKS: readonly SeasonCheck[] = [
@@ -125,7 +126,8 @@ export function checkSeason(passes: readonly Pass[], context: PlanContext): Pass
 		...dateInSeasonCheck(passes, context),
 		...rulesOn(first, context),
 		...(second ? rulesOn(then, second) : []),
-		...totalsCheck(dated, context)
+		...totalsCheck(dated, context),
+		...chosenRateCheck(dated, context)
 	]);
 }
 

@@ -10,6 +10,7 @@ export function planContext(change: Partial<PlanContext> & { cropId?: CropId } =
 	return {
 		crop: library.crops.find(({ id }) => id === cropId)!,
 		chosen: {},
+		choiceFacts: {},
 		holdingLimit: limit,
 		holdingRoom: limit,
 		allowances: { seasonDays: 14, seasonShareOfLimit: 0.25, slowReleaseShareOfLimit: 0.1 },

@@ -1,6 +1,7 @@
 import type { Answer } from '../../figure/figure';
 import type { UnitSystem } from '../../units/rate-units';
 import type { HoldingAllowances } from '../../reading/holding-room';
+import type { ChoiceFacts } from '../../rates/choice-faults';
 import type { PlacedParameters } from '../../rates/nitrogen/placed-factor';
 import type {
 	AdviseRequest,
@@ -19,11 +20,14 @@ import type {
 	Setback,
 	Station
 } from '../../schema-types';
-import type { CropBefore } from './crop-before';
+import type { CropBefore } from '../schedule/crop-before';
 import type { KnownWeather } from '../weather/known-weather';
 
 /** The rates the adviser settled on, lb/ac (lime: short tons/ac); a nutrient left out was not decided. */
 export type ChosenRates = Partial<Record<RateNutrient, number>>;
+
+/** What they are held against. */
+export type FactsOfChoices = Partial<Record<RateNutrient, ChoiceFacts>>;
 
 /** The second crop of a year with its days, and the nitrogen settled on for it, lb/ac. */
 export type SecondPlan = Pick<PlanContext, 'crop' | 'yieldGoal' | 'plantingDate' | 'schedule' | 'stages'> & {
@@ -34,6 +38,7 @@ export type SecondPlan = Pick<PlanContext, 'crop' | 'yieldGoal' | 'plantingDate'
 export interface PlanContext {
 	crop: Crop;
 	chosen: ChosenRates;
+	choiceFacts: FactsOfChoices;
 	/** What the soil can hold at one time, lb N/ac. */
 	holdingLimit: Answer;
 	/** The limit less what is in the ground, lb N/ac. */

@@ -2,6 +2,7 @@ import { parametersOf } from '../../../core/packs/parameters-of';
 import { fromJson } from '../from-json';
 import { error } from '@sveltejs/kit';
 import type { Database } from 'better-sqlite3';
+import { withoutEmpty } from '../../../core/check/typed-object';
 import { valueIfKnown, type Answer } from '../../../core/figure/figure';
 import { plantAge } from '../../../core/ground/block/block-age';
 import { advise, RATE_NUTRIENTS, siteOf } from '../../../core/rates/advise';
@@ -18,7 +19,9 @@ import { scheduleFor } from '../../../core/season/schedule/schedule-for';
 import { anchoredStages } from '../../../core/season/stages/anchored-stages';
 import { onTheirDays, wholePass } from '../../../core/season/applied/what-happened';
 import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
-import { cropBefore } from '../../../core/season/plan/crop-before';
+import { cropBefore } from '../../../core/season/schedule/crop-before';
+import { mineralNitrogen } from '../../../core/reading/soil/mineral-nitrogen';
+import { choiceFacts } from '../../../core/rates/choice-faults';
 import { productOf, type PlanContext } from '../../../core/season/plan/plan-context';
 import { seasonDebt } from '../../../core/season/plan/season-debt';
 import { seasonTotals } from '../../../core/season/plan/season-totals';
@@ -151,6 +154,7 @@ function planContext(
 	return {
 		crop: site.crop,
 		chosen: Object.fromEntries(chosen.map(({ nutrient, rate }) => [nutrient, rate.value])),
+		choiceFacts: factsOfChoices(site, answer, choices, library, goal),
 		holdingLimit: limit,
 		holdingRoom: room,
 		allowances,
@@ -187,6 +191,30 @@ function planContext(
 		units: field.units
 	};
 }
+
+/** What each chosen rate is held against: the other approaches, a test in the crop, and of nitrogen what the soil holds. */
+function factsOfChoices(
+	site: Site,
+	answer: AdviseAnswer,
+	choices: readonly Choice[],
+	{ schedules }: Library,
+	goal: FieldYearRow
+): PlanContext['choiceFacts'] {
+	const uptake = scheduleFor(schedules, goal.crop, site.block, ageOf(site))?.uptake?.lbPerYield;
+	const soil = withoutEmpty({
+		mineral: valueIfKnown(mineralNitrogen(site.soil)),
+		uptake: uptake === undefined ? undefined : uptake * goal.yield_goal
+	});
+	return Object.fromEntries(
+		GUARDED.map((nutrient) => {
+			const chosenBy = choices.find((one) => one.nutrient === nutrient)?.method;
+			return [nutrient, choiceFacts(nutrient, answer.rates, chosenBy, soil)];
+		})
+	);
+}
+
+/** Nutrients whose rates are given in pounds by several approaches. */
+const GUARDED = ['N', 'P2O5', 'K2O'] as const;
 
 /** The second crop of a year, where its day is known. */
 function secondPlan(

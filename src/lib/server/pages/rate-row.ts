@@ -1,6 +1,7 @@
 import { OBJECTIVE_NAME } from '../../../core/rates/nitrogen/response/objective-name';
 import { figure, notApplicable, type Answer } from '../../../core/figure/figure';
 import { basesOf } from '../../../core/ground/block/rate-bases';
+import { choiceFaults } from '../../../core/rates/choice-faults';
 import { inputReaders } from '../../../core/rates/input-readers';
 import { costOf } from '../../../core/rates/rate';
 import { SiteReading } from '../../../core/reading/site-reading';
@@ -51,6 +52,9 @@ export function rateRow(
 		bases: advice && chosen && nutrient !== 'lime' ? basesOfRate(chosen.rate, advice.site, units) : [],
 		/** In what an own rate may be typed beside the unit of the row, and how much of that one of it is. */
 		typedIn: advice && nutrient !== 'lime' ? typedIn(advice.site, units) : [],
+		/** What a rate is held against, and what speaks against the chosen one. */
+		facts: advice?.context.choiceFacts[nutrient] ?? {},
+		faults: chosen ? choiceFaults(nutrient, chosen.rate.value, advice?.context.choiceFacts[nutrient] ?? {}, units) : [],
 		cost: advice && chosen && inSystem(costOf(chosen.rate, nutrient, advice.request.prices ?? {}), units),
 		opinions: advice ? rates.map((rate) => opinionOf(rate, rates, advice, units, library)) : []
 	};

@@ -2,9 +2,11 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { onMount, untrack } from 'svelte';
+	import { choiceFaults } from '$core/rates/choice-faults';
 	import { formatQuantity } from '$core/units/display';
 	import { valueFromSystem, type UnitSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
+	import Severity from '../figure/Severity.svelte';
 	import { numberOrUndefined } from '../forms/numbers';
 	import { save, type YearAddress } from '../forms/call';
 
@@ -34,6 +36,11 @@
 	/** What was typed for a plant, a length of row or the treated strip, over the whole block. */
 	const perArea = $derived(row.typedIn.find((one) => one.unit === unit)?.perArea ?? 1);
 	const typed = $derived(numberOrUndefined(rate));
+	const faults = $derived(
+		typed === undefined
+			? []
+			: choiceFaults(row.nutrient, valueFromSystem(typed * perArea, row.ownUnit, units), row.facts, units)
+	);
 
 	async function keepOwn(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
@@ -64,6 +71,10 @@
 	{#if unit !== row.unit && typed !== undefined}<p class="wide small soft" role="status">
 			{formatQuantity(typed, unit)} is {formatQuantity(typed * perArea, row.unit)} over the whole block.
 		</p>{/if}
+	{#each faults as { severity, text }, at (at)}<p class="wide small" role="status">
+			<Severity {severity} />
+			{text}
+		</p>{/each}
 	{#if problem}<div class="wide">
 			<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />
 		</div>{/if}

@@ -7,6 +7,7 @@
 	import { nutrientColor } from '../figure/nutrient-color';
 	import Bases from '../figure/Bases.svelte';
 	import Quantity from '../figure/Quantity.svelte';
+	import Severity from '../figure/Severity.svelte';
 	import { remove, save, type YearAddress } from '../forms/call';
 	import OwnRate from './OwnRate.svelte';
 	import { lackingIn } from './lacking';
@@ -112,6 +113,7 @@
 		</span>
 	</div>
 	{#if row.lapsed}<p class="problem small">What was chosen here no longer gives a rate.</p>{/if}
+	{#each row.faults as { severity, text }, at (at)}<p class="fault small"><Severity {severity} /> {text}</p>{/each}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if open === 'details'}
 		<div class="under">
@@ -140,6 +142,10 @@
 </section>
 
 <style>
+	.fault {
+		grid-column: 1 / -1;
+		margin: 0;
+	}
 	section {
 		display: grid;
 		grid-template-columns: 9.6rem minmax(0, 1fr) 16rem;

@@ -56,9 +56,9 @@ describe('the nitrate test in the crop', () => {
 	});
 
 	it.each([
-		[{ ...test, date: '2027-01-10' }, 'was not taken in the standing crop'],
-		[{ ...test, date: '2027-09-10' }, 'was not taken in the standing crop'],
-		[{ ...test, date: '2025-06-04' }, 'was not taken in the standing crop'],
+		[{ ...test, date: '2027-01-10' }, 'does not come from the standing crop'],
+		[{ ...test, date: '2027-09-10' }, 'does not come from the standing crop'],
+		[{ ...test, date: '2025-06-04' }, 'does not come from the standing crop'],
 		[{ ...test, from: 'leaf' as const }, 'a leaf test tells what the plant has'],
 		[{ ...test, freshBand: true }, 'a fresh fertilizer band lies in the sampled zone'],
 		[{ ...test, depthIn: 24 }, 'taken to 24 in']

@@ -30,7 +30,7 @@ export function readSidedressNitrate(site: Site, compiled: CompiledRule): Answer
 		);
 	}
 	if (test.date !== undefined && !isOfSeason(test.date, site.cropYear)) {
-		const reason = `the test of ${longDate(test.date)} was not taken in the standing crop of ${site.cropYear}`;
+		const reason = `the test of ${longDate(test.date)} does not come from the standing crop of ${site.cropYear}`;
 		return notApplicable(LABEL, reason, when);
 	}
 	if (Math.abs(test.depthIn - depthIn) > DEPTH_SLACK_IN) {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Pass } from '../../../schema-types';
 import { library } from '../../../testing.test-help';
-import { cropBefore } from '../../plan/crop-before';
+import { cropBefore } from '../../schedule/crop-before';
 import { planContext } from '../../plan/plan-context.test-help';
 import { proposeProgramme } from '../../propose/propose-programme';
 import { usualStages } from '../../stages/stage-dates';

@@ -36,12 +36,17 @@ export function seasonRequestOf(season: PlannedSeason, kind: YearKind, units: Un
 			plantingDate: context.plantingDate,
 			rowSpacingIn: goal.row_spacing_in ?? undefined,
 			...(site.crop.perennial
-				? { year: goal.year, block: site.block, blockYear: site.blockYear, nitrogenLbAc: context.chosen.N }
+				? { year: goal.year, block: site.block, blockYear: site.blockYear, nitrogenLbAc: demandOf(context) }
 				: {})
 		}),
 		...(site.irrigation ? { irrigation: site.irrigation } : {}),
 		passes: onTheirDays(passes)
 	};
+}
+
+/** A perennial takes up what its guide calls for, by crop and age, however much is chosen; lb/ac. */
+function demandOf({ chosen, choiceFacts }: Advice['context']): number | undefined {
+	return chosen.N === undefined ? undefined : (choiceFacts.N?.highest?.pounds ?? chosen.N);
 }
 
 /** What killed legumes give in the season; undefined where there are none, or the day or their nitrogen is not known. */

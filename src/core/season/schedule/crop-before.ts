@@ -1,5 +1,5 @@
 import type { Crop, CropId, Schedule } from '../../schema-types';
-import { usualPlantingDate } from '../schedule/usual-planting';
+import { usualPlantingDate } from './usual-planting';
 import { harvestYear } from '../stages/stage-dates';
 import { shiftDate } from '../weather/season-weather';
 
