@@ -423,3 +423,23 @@ test('a crop without a known uptake still has its board, stages and checks', asy
 	await expect(page.getByText('No passes yet')).toBeVisible();
 	await expect(page.getByRole('region', { name: 'Simulated seasons' })).toHaveCount(0);
 });
+
+test('a pass that is being typed says what it brings and what the rules say of it, before it is saved', async ({
+	page,
+	app
+}) => {
+	await app.openField('Crow Acre', 'season');
+	await page.getByRole('button', { name: 'Add a pass' }).click();
+	const form = page.getByRole('dialog', { name: 'Add a pass' });
+	await form.getByLabel('Pass', { exact: true }).fill('Broadcast UAN');
+	await form.getByLabel('Product').selectOption('uan-28');
+	await form.getByLabel('Placement').selectOption('broadcast');
+	await form.getByLabel(/^Rate/).fill('600');
+	await form.getByLabel('Date').fill('2027-07-01');
+	await form.getByLabel('Date').press('Tab');
+	// 600 lb x 28 %.
+	await expect(form.getByRole('status')).toContainText('Brings 168 lb N/ac');
+	await expect(form.getByText(/burns the leaves/)).toBeVisible();
+	await form.getByLabel('Placement').selectOption('row-base stream');
+	await expect(form.getByText(/burns the leaves/)).toHaveCount(0);
+});

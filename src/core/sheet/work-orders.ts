@@ -1,3 +1,4 @@
+import { FOR_THE_FIELD } from './sheet-warnings';
 import type { SheetContent, TripLoading } from '../schema-types';
 import { byTrip } from '../season/plan/trips';
 
@@ -44,7 +45,8 @@ export function workOrders({ passes, checks, cautions, loading = [] }: SheetCont
 				warnings: checks
 					.filter(
 						({ pass, severity, rule }) =>
-							(pass !== undefined && ids.has(pass) && severity !== 'note') || rule === 'setbacks'
+							rule === 'setbacks' ||
+							(pass !== undefined && ids.has(pass) && (severity !== 'note' || FOR_THE_FIELD.has(rule)))
 					)
 					.map(({ text }) => text)
 			};

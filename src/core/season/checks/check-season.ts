@@ -58,6 +58,7 @@ import { waitingAmmoniumCheck } from './urea/waiting-ammonium';
 import { wheatAmmoniaCheck } from './ammonia/wheat-ammonia';
 import { wheatSulfurCheck } from './totals/wheat-sulfur';
 import { chosenRateCheck } from './totals/chosen-rate';
+import { totalPhosphateCheck } from './totals/total-phosphate';
 import { totalsCheck } from './totals/totals';
 
 const CHECKS: readonly SeasonCheck[] = [
@@ -111,7 +112,8 @@ const CHECKS: readonly SeasonCheck[] = [
 	stripBandDepthCheck,
 	afterHarvestCheck,
 	leafBurnCheck,
-	standingCropCheck
+	standingCropCheck,
+	totalPhosphateCheck
 ];
 
 /** Rules on what goes on over the whole field: they go by the parts of a pass. */

@@ -4,10 +4,13 @@
 	import { placementName } from '$core/units/placement-name';
 	import { InlineNotification, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
+	import Severity from '../figure/Severity.svelte';
+	import { previewPass } from '$core/season/live/preview-pass';
+	import type { PlanContext } from '$core/season/plan/plan-context';
 	import type { Additive, Pass } from '$core/schema-types';
 	import { PassBounds } from '$core/schema-types/bounds';
 	import { isDay } from '$core/units/day-text';
-	import { valueFromSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { valueFromSystem, valueInSystem } from '$core/units/rate-units';
 	import NumberField from '../forms/NumberField.svelte';
 	import { factsIn, typedNumbers } from '../forms/number-within';
 	import { numberOrUndefined } from '../forms/numbers';
@@ -31,13 +34,16 @@
 		/** One more product goes on with this pass. */
 		tripOf: Pass | undefined;
 		catalogue: CatalogueEntry[];
-		units: UnitSystem;
-		plantingDate: string;
+		context: PlanContext;
+		/** The passes that stand, by which the rules judge the one that is typed. */
+		plan: readonly Pass[];
 		/** Keeps the pass; gives back what went wrong. */
 		keep: (pass: Pass) => Promise<string | undefined>;
 		close: () => void;
 	}
-	const { pass, tripOf, catalogue, units, plantingDate, keep, close }: Props = $props();
+	const { pass, tripOf, catalogue, context, plan, keep, close }: Props = $props();
+
+	const { units, plantingDate } = untrack(() => context);
 
 	const GROUNDS: NonNullable<Pass['ground']>[] = ['moist', 'dry and cloddy', 'too wet'];
 	const ADDITIVES: Additive[] = ['urease inhibitor', 'nitrification inhibitor', 'both inhibitors'];
@@ -83,11 +89,12 @@
 	const choices = $derived(passUnits(product));
 	const unit = $derived(choices.includes(form.unit) ? form.unit : choices[0]!);
 
-	async function save(): Promise<void> {
+	/** The pass as it is typed, or what is wrong with it. */
+	function typedPass(label: string): Pass | string {
 		const rate = numberOrUndefined(form.rate);
-		if (form.label.trim() === '') return void (problem = 'Give the pass a name, such as “Starter”.');
-		if (!isDay(form.date)) return void (problem = `The date “${form.date}” must be written as 2027-05-01.`);
-		if (rate === undefined || rate <= 0) return void (problem = `The rate “${form.rate}” must be a number above 0.`);
+		if (label === '') return 'Give the pass a name, such as “Starter”.';
+		if (!isDay(form.date)) return `The date “${form.date}” must be written as 2027-05-01.`;
+		if (rate === undefined || rate <= 0) return `The rate “${form.rate}” must be a number above 0.`;
 		const onLeaves = form.placement === 'leaf';
 		const { openerWidthIn } = form.inches;
 		const inches = typedNumbers(
@@ -98,30 +105,40 @@
 			PassBounds,
 			[]
 		);
-		if (typeof inches === 'string') return void (problem = inches);
+		if (typeof inches === 'string') return inches;
 		const waterGalAc = onLeaves
 			? keptNumber(form.water, pass?.waterGalAc, PassBounds.waterGalAc, 'gal/ac', units)
 			: undefined;
-		if (typeof waterGalAc === 'string') return void (problem = waterGalAc);
-		problem =
-			(await keep({
-				id: pass?.id ?? 'new',
-				label: form.label.trim(),
-				date: form.date,
-				product: form.product,
-				rate: valueFromSystem(rate, unit, units),
-				unit,
-				placement: form.placement as Pass['placement'],
-				reason: form.reason.trim(),
-				...inches,
-				...known({
-					waterGalAc,
-					machine: form.machine.trim() || undefined,
-					trip: pass?.trip,
-					ground: product.ammonia ? ((form.ground || undefined) as Pass['ground']) : undefined
-				}),
-				...(form.additive && product.nitrogen ? { additive: form.additive as Additive } : {})
-			})) ?? '';
+		if (typeof waterGalAc === 'string') return waterGalAc;
+		return {
+			id: pass?.id ?? 'new',
+			label,
+			date: form.date,
+			product: form.product,
+			rate: valueFromSystem(rate, unit, units),
+			unit,
+			placement: form.placement as Pass['placement'],
+			reason: form.reason.trim(),
+			...inches,
+			...known({
+				waterGalAc,
+				machine: form.machine.trim() || undefined,
+				trip: pass?.trip,
+				ground: product.ammonia ? ((form.ground || undefined) as Pass['ground']) : undefined
+			}),
+			...(form.additive && product.nitrogen ? { additive: form.additive as Additive } : {})
+		};
+	}
+
+	/** What the pass brings, and what the rules say of it, before it is saved. */
+	const seen = $derived.by(() => {
+		const typed = typedPass(form.label.trim() || 'This pass');
+		return typeof typed === 'string' ? undefined : previewPass(typed, plan, context);
+	});
+
+	async function save(): Promise<void> {
+		const typed = typedPass(form.label.trim());
+		problem = typeof typed === 'string' ? typed : ((await keep(typed)) ?? '');
 	}
 	function known(fields: Partial<Pass>): Partial<Pass> {
 		return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
@@ -192,7 +209,15 @@
 		</div>
 		<TextInput size="sm" labelText="Why" bind:value={form.reason} />
 		{#each product.cautions as caution, at (at)}<p class="caution"><Mark /> {caution}</p>{/each}
-		<p class="soft small">Pounds of product, not of nutrient.</p>
+		<p class="small" role="status">
+			{#if seen && seen.brings !== ''}Brings {seen.brings}.{:else}<span class="soft"
+					>The rate is of product, not of nutrient.</span
+				>{/if}
+		</p>
+		{#each seen?.checks ?? [] as { severity, text }, at (at)}<p class="check small">
+				<Severity {severity} />
+				{text}
+			</p>{/each}
 	</div>
 </Modal>
 
@@ -200,6 +225,9 @@
 	.stack {
 		display: grid;
 		gap: 0.9rem;
+	}
+	.check {
+		margin: 0;
 	}
 	.caution {
 		color: var(--accent-ink);

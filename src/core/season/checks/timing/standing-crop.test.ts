@@ -169,3 +169,16 @@ it('15 tons of manure or gypsum are no heavy lime, 15 tons of lime are', () => {
 	expect(heavy('gypsum')).not.toContain('heavy-lime');
 	expect(heavy(manure)).not.toContain('heavy-lime');
 });
+
+describe('rock phosphate', () => {
+	// 3 % available of 30 % in all: from memory.
+	const rock: Pass = { ...lime('2026-11-20'), id: 'rock', product: 'rock-phosphate', rate: 750, unit: 'lb/ac' };
+	const said = (soilPh: number) =>
+		checkSeason([rock], context({ soilPh })).find(({ rule }) => rule === 'total-phosphate');
+	it('says its total beside what is available', () => {
+		expect(said(6)).toMatchObject({ severity: 'note', pass: 'rock' });
+		expect(said(6)!.text).toContain('225 lb P2O5 in all. 22.5 lb of it is available');
+		expect(said(6)!.text).not.toContain('estates');
+		expect(said(4.4)!.text).toContain('estates count the total');
+	});
+});

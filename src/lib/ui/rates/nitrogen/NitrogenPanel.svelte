@@ -59,6 +59,10 @@
 	const tolerance = $derived(numberOrUndefined(toleranceText) ?? USUAL_TOLERANCE);
 	const now = $derived(curve && !unpriced ? scenario(prices) : undefined);
 	const other = $derived(curve && laidOver ? scenario(others) : undefined);
+	/** The curve counts what comes beside the passes too. */
+	const chosenInAll = $derived(
+		nitrogen.chosen === undefined ? undefined : nitrogen.chosen + (nitrogen.credits?.value ?? 0)
+	);
 	const option = $derived(
 		curve &&
 			now &&
@@ -72,8 +76,6 @@
 				units
 			})
 	);
-	/** The curve counts what comes beside the passes too. */
-	const chosenInAll = $derived(nitrogen.chosen && nitrogen.chosen + (nitrogen.credits?.value ?? 0));
 	/** Both years at one rate: what was chosen, else the best of now. */
 	const sameRate = $derived.by(() => {
 		if (!curve || !now || !other) return undefined;
@@ -131,7 +133,9 @@
 
 	const best = $derived.by(() => {
 		const optimum = now?.priced.outcomes.mostProfit?.rate;
-		return optimum && nitrogen.credits ? lessCredits(optimum, nitrogen.credits) : optimum;
+		if (!optimum || !nitrogen.credits) return optimum;
+		const net = lessCredits(optimum, nitrogen.credits);
+		return net.applies ? net : undefined;
 	});
 	const moved = $derived(prices.grain !== nitrogen.prices.grain || prices.nitrogen !== nitrogen.prices.nitrogen);
 	const band = $derived(now ? bestSpanText(now.priced, units) : '');

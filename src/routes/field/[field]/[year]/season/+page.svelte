@@ -250,8 +250,8 @@
 			pass={editing.pass}
 			tripOf={editing.tripOf}
 			catalogue={data.catalogue}
-			units={data.units}
-			plantingDate={season.plantingDate}
+			context={season.ground.context}
+			plan={kept}
 			keep={(pass) => change(passKept(pass, editing ?? {}, kept))}
 			close={() => (editing = undefined)}
 		/>
