@@ -42,7 +42,7 @@ test('a copy shows what comes out and which rates move before it is saved, and k
 	await page.getByRole('link', { name: 'Tri-state guide 1995' }).click();
 	await page.getByRole('button', { name: 'Copy it to change' }).click();
 	const trial = page.getByRole('complementary');
-	await expect(trial).toContainText('10 of 10 worked examples come out');
+	await expect(trial).toContainText('11 of 11 worked examples come out');
 	await expect(trial).toContainText('On none of the 21 open fields');
 
 	const level = page.getByLabel('P2O5 by build-up and maintenance, Corn, critical level ppm, constant');
@@ -51,7 +51,7 @@ test('a copy shows what comes out and which rates move before it is saved, and k
 	await expect(page.getByRole('button', { name: 'Save the guide' })).toBeDisabled();
 	const phosphorus = page.getByRole('region', { name: 'P2O5 by build-up and maintenance' });
 	await phosphorus.getByLabel('Example 1 should give').fill('99.2');
-	await expect(trial).toContainText('10 of 10 worked examples come out');
+	await expect(trial).toContainText('11 of 11 worked examples come out');
 	await expect(trial.getByRole('row', { name: /Kingfisher Bend/ })).toContainText('84.2');
 	await expect(trial.getByRole('row', { name: /Kingfisher Bend/ })).toContainText('99.2');
 
