@@ -432,9 +432,9 @@ test('a pass that is being typed says what it brings and what the rules say of i
 	await page.getByRole('button', { name: 'Add a pass' }).click();
 	const form = page.getByRole('dialog', { name: 'Add a pass' });
 	await form.getByLabel('Pass', { exact: true }).fill('Broadcast UAN');
-	await form.getByLabel('Product').selectOption('uan-28');
+	await form.getByLabel('Product', { exact: true }).selectOption('uan-28');
 	await form.getByLabel('Placement').selectOption('broadcast');
-	await form.getByLabel(/^Rate/).fill('600');
+	await form.getByLabel('Product rate, lb/ac').fill('600');
 	await form.getByLabel('Date').fill('2027-07-01');
 	await form.getByLabel('Date').press('Tab');
 	// 600 lb x 28 %.
