@@ -1,4 +1,5 @@
 import { addYears, format, parseISO } from 'date-fns';
+import { limeApplications } from '../../../rates/lime/lime-applications';
 import { formatNumber } from '../../../units/display';
 import { LB_PER_SHORT_TON } from '../../../units/factors';
 import { poundsPerAcre } from '../../plan/pass/pass-nutrients';
@@ -15,19 +16,24 @@ export const heavyLimeCheck: SeasonCheck = (passes, { liming, products }) =>
 		if (liming.placement === 'surface' || !product.lime) return [];
 		const tons = poundsPerAcre(pass, product) / LB_PER_SHORT_TON;
 		if (tons <= mostAtOnceTons) return [];
-		const half = { ...pass, rate: pass.rate / 2 };
-		const next = format(addYears(parseISO(pass.date), 1), 'yyyy-MM-dd');
+		const { applications } = limeApplications(tons, 'incorporated');
+		const part = { ...pass, rate: pass.rate / applications.length };
 		return [
 			{
 				rule: 'heavy-lime',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `${formatNumber(tons, 'short ton/ac')} short tons of lime at once is over ${mostAtOnceTons}; half now and half next season mixes better.`,
+				text: `${formatNumber(tons, 'short ton/ac')} short tons of lime at once is over ${mostAtOnceTons}. Spread over ${applications.length} seasons it mixes better.`,
 				basis,
 				remedies: [
 					{
-						label: 'Half now, half next season',
-						passes: [half, { ...half, id: `${pass.id}-2`, label: `${pass.label}, second half`, date: next }]
+						label: `Spread it over ${applications.length} seasons`,
+						passes: applications.map(({ season }) => ({
+							...part,
+							id: season === 0 ? pass.id : `${pass.id}-${season + 1}`,
+							label: season === 0 ? pass.label : `${pass.label}, part ${season + 1}`,
+							date: format(addYears(parseISO(pass.date), season), 'yyyy-MM-dd')
+						}))
 					}
 				]
 			}
