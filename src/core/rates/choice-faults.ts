@@ -6,7 +6,7 @@ import type { UnitSystem } from '../units/rate-units';
 export interface ChoiceFacts {
 	/** The highest rate that an approach gives for the season, and its guide. */
 	highest?: { pounds: number; by: string };
-	/** Nitrogen of the season by a test in the crop: what was applied before it and what it still calls for. */
+	/** Season total by a test in the crop: nitrogen applied before the test plus the rate it calls for. */
 	test?: { pounds: number; by: string };
 	/** Mineral nitrogen that was measured in the root zone. */
 	mineral?: number;
