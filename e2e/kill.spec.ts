@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { bookFolder, startServer } from './server';
 
 const ROWS = 4000;
-const KILLS = 12;
+const KILLS = 7;
 
 test('killed in the middle of an import, the book is whole each time', async () => {
 	test.setTimeout(600_000);

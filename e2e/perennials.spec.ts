@@ -37,6 +37,7 @@ async function newBlock(app: App): Promise<string> {
 
 async function faults(page: Page): Promise<string[]> {
 	const { violations } = await new AxeBuilder({ page })
+		.setLegacyMode(true)
 		.options({ resultTypes: ['violations'] })
 		.withTags(['wcag2a', 'wcag2aa'])
 		.analyze();

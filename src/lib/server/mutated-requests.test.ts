@@ -19,7 +19,7 @@ import { World, type Ids } from './api/api.test-help';
 import type { Operation } from './api/operation';
 import { OPERATIONS } from './api/table';
 
-const REQUESTS = 2000;
+const REQUESTS = 1000;
 /** After so many, accepted ones have changed too much of the book. */
 const PER_BOOK = 125;
 /** Every page of the field is opened about so often: whatever was let in must be shown. */
@@ -144,9 +144,9 @@ test(`of ${REQUESTS} mutated requests none breaks the program, and none that is 
 		if (run % PER_PAGES === 0) openPages(world, told);
 	}
 	// They reach past the schemas, and are not all let in.
-	expect(statuses[200]).toBeGreaterThan(100);
-	expect(statuses[409]).toBeGreaterThan(20);
-	expect(statuses[422]).toBeGreaterThan(500);
+	expect(statuses[200]).toBeGreaterThan(50);
+	expect(statuses[409]).toBeGreaterThan(10);
+	expect(statuses[422]).toBeGreaterThan(250);
 });
 
 const PAGES = {

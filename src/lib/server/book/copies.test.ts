@@ -209,6 +209,7 @@ describe('an export', () => {
 		);
 		read.db.close();
 	});
+	let whole: Uint8Array | undefined;
 	it.each<[string, (parts: Record<string, Uint8Array>) => void, RegExp]>([
 		['a table is missing', (parts) => delete parts['tables/pass.json'], /lacks tables\/pass\.json/],
 		[
@@ -243,7 +244,8 @@ describe('an export', () => {
 			/refers to a grower that is not in the file/
 		]
 	])('is refused whole where %s', async (_, break_, message) => {
-		const parts = unzipSync(asBookFile(book));
+		whole ??= asBookFile(book);
+		const parts = unzipSync(whole);
 		break_(parts);
 		const before = all(book);
 		expect(await messageOf(await call('POST', '/api/book', zipSync(parts)))).toMatch(message);
