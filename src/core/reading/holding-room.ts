@@ -1,6 +1,6 @@
 import { holdingLimit } from './holding-limit';
 import { parametersOf } from '../packs/parameters-of';
-import { figure, notApplicable, type Answer } from '../figure/figure';
+import { figure, notApplicable, type Answer, type Figure } from '../figure/figure';
 import { rulesGiving, type PackSet } from '../packs/pack';
 import { applyRule } from './apply-rule';
 import type { HoldingParameters } from './holding-limit';
@@ -54,4 +54,9 @@ export function roomLeft(limit: Answer, held: Answer): Answer {
 		basis: limit.basis,
 		citation: limit.citation
 	});
+}
+
+/** The mineral N that a room is less by, lb N/ac. */
+export function heldIn({ inputs: [, held], value }: Figure, limit: Figure): number {
+	return held?.applies ? held.value : limit.value - value;
 }

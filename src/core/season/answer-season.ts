@@ -13,7 +13,7 @@ import { runSeason, seasonDates, type SeasonKnowledge } from './model/run-season
 import { isSandy } from '../reading/soil/light-soil';
 import { checkGoal } from '../rates/check-goal';
 import { productFault } from './plan/pass/product-fault';
-import { dateFault } from './plan/season-span';
+import { dateFault, seasonSpan } from './plan/season-span';
 import { stageDates, usualTemperatures } from './stages/stage-dates';
 import { seasonWeather, shiftDate, stationOf } from './weather/season-weather';
 
@@ -121,6 +121,8 @@ function contextOf(request: SeasonRequest, knowledge: RuleKnowledge): PlanContex
 		starter: undefined,
 		liming: { product: 'aglime', placement: 'incorporated' },
 		products: knowledge.products,
+		// Nothing is proposed here: any day will do that is not after the first pass.
+		today: seasonSpan(planting).from,
 		plantingDate: planting,
 		cec: soil.cec,
 		sandy: isSandy(soil.textureClass),

@@ -25,6 +25,7 @@ export function planContext(change: Partial<PlanContext> & { cropId?: CropId } =
 		starter: undefined,
 		liming: { product: 'aglime', placement: 'incorporated' },
 		products: library.products,
+		today: '2026-05-01',
 		plantingDate: cropId === 'winter-wheat' ? '2026-10-05' : '2027-05-01',
 		cec: 16,
 		sandy: false,

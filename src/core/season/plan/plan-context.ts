@@ -64,6 +64,8 @@ export interface PlanContext {
 	starter: { step: ScheduleStep; p2o5: number } | undefined;
 	liming: { product: string; placement: 'incorporated' | 'surface' };
 	products: readonly Product[];
+	/** YYYY-MM-DD: nothing is planned for a day before it. */
+	today: string;
 	/** YYYY-MM-DD */
 	plantingDate: string;
 	/** meq/100 g; undefined where the report gives none. */

@@ -3,7 +3,12 @@ import { isUnderWay } from '../applied/what-happened';
 import { isBefore, type BookedPass } from './nitrogen-programme';
 import { passNutrient } from '../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../plan/plan-context';
+import { daysBetween } from '../weather/season-weather';
 import { proposeProgramme } from './propose-programme';
+import { settleProgramme } from './settle-programme';
+
+/** A test that is entered later than this tells what was done by it, on the days of then: judgement. */
+const ENTERED_LATE_DAYS = 30;
 
 /** What a test in the crop changes in a plan. */
 export interface ProgrammeChange {
@@ -38,7 +43,9 @@ export function programmeAfter(
 	const chosen = Object.fromEntries(
 		Object.entries(context.chosen).filter(([nutrient]) => nutrient === 'N' || carried(nutrient as Nutrient))
 	);
-	const { passes: added, notes } = proposeProgramme({ ...context, chosen, applied, notBefore: testedOn });
+	const entered = daysBetween(testedOn, context.today) > ENTERED_LATE_DAYS ? testedOn : context.today;
+	const after = { ...context, chosen, applied, notBefore: testedOn, today: entered };
+	const { passes: added, notes } = settleProgramme(proposeProgramme(after), after, applied);
 	return {
 		removed: removed.map(({ plan }) => plan.id),
 		added: added

@@ -7,7 +7,8 @@ import { planContext } from '../plan/plan-context.test-help';
 import { daysBetween } from '../weather/season-weather';
 import { byCropOfYear } from '../schedule/second-crop';
 import { alternativesTo } from './alternatives';
-import { carried, proposeProgramme } from './propose-programme';
+import { carried } from '../plan/pass/carried';
+import { proposeProgramme } from './propose-programme';
 import { proposeYear } from './propose-year';
 
 const second = (cropId: string, plantingDate: string, nitrogen: number | undefined): PlanContext['second'] => ({

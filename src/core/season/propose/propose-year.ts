@@ -5,15 +5,21 @@ import { dateOf } from '../schedule/step-date';
 import { usualStages } from '../stages/stage-dates';
 import { secondCropFrom } from '../stages/stages-of-year';
 import { daysBetween, shiftDate } from '../weather/season-weather';
-import { proposeProgramme, type Programme } from './propose-programme';
+import type { Programme } from './programme';
+import { proposeProgramme } from './propose-programme';
+import { settleProgramme } from './settle-programme';
 import { usualPlantingDate } from '../schedule/usual-planting';
 
 /**
- * Passes for all that was chosen in a year: those of its crop, and those that bring the nitrogen of a second crop by the schedule of that:
+ * Passes for all that was chosen in a year, as the rules let them be: those of its crop, and those that bring the nitrogen of a second crop by the schedule of that:
  * as far along as that crop is where it is planted on its usual day, and none earlier than its own days begin.
  * @param kept passes that stay in the plan beside it, such as manure; what they bring is taken off
  */
 export function proposeYear(context: PlanContext, kept: readonly Pass[] = []): Programme {
+	return settleProgramme(byTheSchedules(context, kept), context, [...context.applied, ...kept]);
+}
+
+function byTheSchedules(context: PlanContext, kept: readonly Pass[]): Programme {
 	const first = proposeProgramme(context, kept);
 	const second = secondContext(context);
 	// None was settled on: nothing is planned for it, and nothing is said.

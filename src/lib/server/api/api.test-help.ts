@@ -29,7 +29,6 @@ import { methodAndPath } from './path';
 import { OPERATIONS } from './table';
 
 const district = readFileSync('demo/district.json', 'utf8');
-const TODAY = '2026-11-23';
 const YEAR = '2027';
 
 /** The parts of an address and the ids in bodies that one field of a book goes by. */
@@ -39,6 +38,7 @@ export type Ids = Record<string, string>;
 export class World {
 	/** Filled once, through the API itself: each test has a copy. */
 	static #first: Promise<World> | undefined;
+	today = '2026-11-23';
 
 	constructor(
 		readonly book: Database = openBook(':memory:'),
@@ -83,7 +83,7 @@ export class World {
 
 	/** What a request finds of the book. */
 	desk(): Desk {
-		return new Desk(this.book, libraryOf(this.book, theLibrary()), TODAY);
+		return new Desk(this.book, libraryOf(this.book, theLibrary()), this.today);
 	}
 
 	/** Calls an operation with its own example, or with a file that it takes. */

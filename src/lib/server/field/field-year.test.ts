@@ -93,9 +93,11 @@ describe('passes', () => {
 		const [first, ...rest] = passes.map(({ plan }) => plan);
 		changePasses(db, goal, 'Changed', [first!.id], [{ ...first!, rate: 90 }]);
 		expect(listPasses(db, goal.id).find(({ plan }) => plan.id === first!.id)?.plan.rate).toBe(90);
-		changePasses(db, goal, 'Proposed', [first!.id, ...rest.map(({ id }) => id)], proposeProgramme(context).passes);
+		const proposed = proposeProgramme(context).passes;
+		changePasses(db, goal, 'Proposed', [first!.id, ...rest.map(({ id }) => id)], proposed);
 		const ids = listPasses(db, goal.id).map(({ plan }) => plan.id);
-		expect(new Set(ids).size).toBe(6);
+		expect(proposed.length).toBeGreaterThan(4);
+		expect(new Set(ids).size).toBe(proposed.length);
 		expect(ids).not.toContain(first!.id);
 	});
 

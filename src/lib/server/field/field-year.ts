@@ -169,6 +169,7 @@ function planContext(
 		starter: goal.starter_p2o5 === null ? undefined : { step: library.starter, p2o5: goal.starter_p2o5 },
 		liming: { product: goal.liming_product ?? REFERENCE_LIME, placement: site.limePlacement },
 		products: library.products,
+		today,
 		plantingDate: plantingDateOf(goal, library),
 		cec: answer.derived.cec ?? undefined,
 		sandy: isSandy(site.field.textureClass),

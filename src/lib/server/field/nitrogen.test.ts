@@ -36,9 +36,9 @@ beforeEach(() => {
 	db = openBook(':memory:');
 	fillBook(db, JSON.parse(district));
 });
-const load = (name: string, year = 2027): FieldYear => {
+const load = (name: string, year = 2027, today = TODAY): FieldYear => {
 	const { id } = listFields(db).find((field) => field.name === name)!;
-	return loadFieldYear(db, library, id, year, TODAY);
+	return loadFieldYear(db, library, id, year, today);
 };
 const nitrogenOf = (name: string) =>
 	listPasses(db, load(name).goal!.id).map(({ plan }) => [
@@ -137,7 +137,9 @@ describe('a banded, timed programme', () => {
 		expect(() => placedProgramme(load(CORN).advice!, library, 'placed-nitrogen/corn')).toThrow(ActionError);
 	});
 	it('makes its factor apply', () => {
-		const { advice } = load('Crow Acre');
+		// In June the starter's day is past.
+		expect(() => placedProgramme(load('Crow Acre').advice!, library, 'placed-nitrogen/corn')).toThrow('starter');
+		const { advice } = load('Crow Acre', 2027, '2027-02-10');
 		const { choice, passes } = placedProgramme(advice!, library, 'placed-nitrogen/corn');
 		const open = advice!.passes.map(({ plan }) => plan.id);
 		changeSeason(db, advice!.goal, 'Planned', [choice], open, passes);

@@ -113,7 +113,7 @@ function laterDays({ date }: Pass, context: PlanContext): string[] {
 }
 
 /** The day by which the crop has taken up most of what it wants. */
-function endOfUptake(context: PlanContext): string {
+export function endOfUptake(context: PlanContext): string {
 	const { plantingDate, schedule } = context;
 	const uptake = usualUptake(context);
 	if (!uptake || !schedule?.uptake) return shiftDate(plantingDate, usualUptakeDays);

@@ -1,6 +1,6 @@
 import { amountText } from '../../../units/amount-text';
 import { hasTrait } from '../../plan/crop-traits';
-import { carried } from '../../propose/propose-programme';
+import { carried } from '../../plan/pass/carried';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
 import { RULES } from '../season-rules';

@@ -1,7 +1,7 @@
 import { amountText } from '../../../units/amount-text';
 import type { Nutrient, Pass } from '../../../schema-types';
 import { NUTRIENTS } from '../../plan/pass/pass-nutrients';
-import { carried } from '../../propose/propose-programme';
+import { carried } from '../../plan/pass/carried';
 import type { PlanContext } from '../../plan/plan-context';
 import type { PassCheck, SeasonCheck } from '../check';
 import { byCropOfYear, secondContext } from '../../schedule/second-crop';

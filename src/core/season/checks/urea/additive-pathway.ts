@@ -15,7 +15,7 @@ const { basis, washedDays, steepUptake } = RULES['additive-pathway'];
 /** An inhibitor that guards against a loss that is not going to happen. */
 export const additivePathwayCheck: SeasonCheck = (passes, context) =>
 	passes.flatMap((pass) => {
-		const why = mismatch(pass, productOf(pass, context.products), context);
+		const why = needlessAdditive(pass, productOf(pass, context.products), context);
 		if (!why) return [];
 		const { additive, ...without } = pass;
 		const kept = remaining(additive!, why.additive);
@@ -35,7 +35,12 @@ export const additivePathwayCheck: SeasonCheck = (passes, context) =>
 
 type Single = Exclude<Additive, 'both inhibitors'>;
 
-function mismatch(pass: Pass, product: Product, context: PlanContext): { additive: Single; text: string } | undefined {
+/** The inhibitor of a pass that guards nothing there, and why; undefined where it has none, or it guards something. */
+export function needlessAdditive(
+	pass: Pass,
+	product: Product,
+	context: PlanContext
+): { additive: Single; text: string } | undefined {
 	const dressing = dressingOfPass(pass, product, 0);
 	if (!dressing) return undefined;
 	const { urea, coated, ammonium, lies, ureaseInhibitor, nitrificationInhibitor } = dressing;

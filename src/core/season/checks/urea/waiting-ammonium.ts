@@ -15,8 +15,9 @@ const { basis, leastLb, longDays, takenShare } = RULES['waiting-ammonium'];
 export const waitingAmmoniumCheck: SeasonCheck = (passes, context) => {
 	const { drainage, products, schedule, plantingDate, units } = context;
 	const uptake = usualUptake(context);
-	if ((drainage !== 'poor' && drainage !== 'somewhat poor') || !uptake) return [];
-	const { harvestDays } = schedule!.uptake!;
+	// Trees take nitrogen up by the doses of their schedule: there is no wait for a crop to come up.
+	if ((drainage !== 'poor' && drainage !== 'somewhat poor') || !uptake || !schedule?.uptake) return [];
+	const { harvestDays } = schedule.uptake;
 	const after = (days: number) => uptake(shiftDate(plantingDate, days));
 	const days = Array.from({ length: harvestDays }, (_, day) => day);
 	const needed = days.find((day) => after(day) >= takenShare * after(harvestDays)) ?? harvestDays;

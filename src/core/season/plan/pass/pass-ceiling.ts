@@ -1,5 +1,6 @@
 import { figure, type Answer, type Figure } from '../../../figure/figure';
 import type { Pass, Product } from '../../../schema-types';
+import { heldIn } from '../../../reading/holding-room';
 import { passNutrient } from './pass-nutrients';
 import { productOf, type PlanContext } from '../plan-context';
 import { usualUptake, type UptakeCurve } from '../../model/growth/uptake';
@@ -21,10 +22,10 @@ export const EARLIER_PASSES = 'nitrogen of earlier passes still there';
 export type NitrogenRoom = (date: string, stabilised?: boolean, passes?: readonly Pass[]) => Answer;
 
 /**
- * The most nitrogen that may go on at one time on a day, lb/ac: the room in the ground (the whole holding limit where
- * soil mineral N is not known) less what earlier passes put there and the crop has not taken. Outside autumn a share
- * of the limit more for coated or stabilised nitrogen, and from planting on what the crop takes up in the coming days, no more
- * than a share of the limit. Judgement, as the guide's holding limit sets it. The usual year is worked out once for all days asked.
+ * The most nitrogen that may go on at one time on a day, lb/ac: the holding limit less what soil mineral N and earlier passes hold of it
+ * and the crop has not taken (the whole limit where soil mineral N is not known). Outside autumn a share of the limit more for coated or
+ * stabilised nitrogen, and from planting on what the crop takes up in the coming days, no more than a share of the limit. Judgement, as
+ * the guide's holding limit sets it. The usual year is worked out once for all days asked.
  * @returns by date (YYYY-MM-DD), whether it is stabilised, and the passes of the plan, of which those before the day count with what
  * is left of them
  */
@@ -33,6 +34,7 @@ export function nitrogenRoom(context: PlanContext): NitrogenRoom {
 	const room = holdingRoom.applies ? holdingRoom : holdingLimit;
 	if (!room.applies || !holdingLimit.applies) return () => room;
 	const uptake = usualUptake(context);
+	const mineral = holdingRoom.applies ? heldIn(holdingRoom, holdingLimit) : 0;
 	const share = allowances.slowReleaseShareOfLimit;
 	return (date, stabilised = false, passes = []) => {
 		const extra = isAutumn(date)
@@ -41,17 +43,18 @@ export function nitrogenRoom(context: PlanContext): NitrogenRoom {
 					...seasonRoom(context, uptake, date, holdingLimit),
 					...(stabilised && share > 0 ? [shareOf(holdingLimit, share, 'room for coated or stabilised nitrogen')] : [])
 				];
-		const there = stillThere(context, uptake, passes, date);
-		if (extra.length === 0 && there.value === 0) return room;
+		const { soil, earlier } = stillThere(context, uptake, mineral, passes, date);
+		if (extra.length === 0 && earlier.value === 0 && soil.value === mineral) return room;
 		return figure({
 			label: `N capacity left on ${longDate(date)}`,
 			value: Math.max(
 				0,
-				extra.reduce((sum, { value }) => sum + value, room.value - there.value)
+				extra.reduce((sum, { value }) => sum + value, holdingLimit.value - soil.value - earlier.value)
 			),
 			unit: 'lb/ac',
-			formula: 'room, less what earlier passes left there, and what the season allows beside it; never below 0',
-			inputs: [room, ...(there.value > 0 ? [there] : []), ...extra],
+			formula:
+				'holding limit, less what the soil and earlier passes still hold, and what the season allows; never below 0',
+			inputs: [holdingLimit, ...[soil, earlier].filter(({ value }) => value > 0), ...extra],
 			basis: 'practice'
 		});
 	};
@@ -63,38 +66,53 @@ export function isAutumn(date: string): boolean {
 }
 
 /**
- * Nitrogen of the passes before a day that the crop has not taken up by then, lb/ac: pass by pass, less the uptake since the
- * one before, never below 0. Nothing is taken off for losses.
+ * What soil and earlier passes still hold on a day, lb N/ac: pass by pass, less the uptake since the one before, never below 0. The crop
+ * takes the soil's own first. Nothing is taken off for losses.
  */
 function stillThere(
 	{ products }: PlanContext,
 	uptake: UptakeCurve | undefined,
+	mineral: number,
 	passes: readonly Pass[],
 	date: string
-): Figure {
+): { soil: Figure; earlier: Figure } {
 	const earlier = passes
 		.filter((pass) => pass.date < date)
 		.map((pass) => ({ date: pass.date, pounds: passNutrient(pass, productOf(pass, products), 'N') }))
 		.filter(({ pounds }) => pounds > 0)
 		.sort((a, b) => a.date.localeCompare(b.date));
-	const taken = (from: string, to: string) => (uptake ? uptake(to) - uptake(from) : 0);
-	let held = 0;
-	let last = date;
-	for (const [at, pass] of earlier.entries()) {
-		if (at > 0) held = Math.max(0, held - taken(last, pass.date));
-		held += pass.pounds;
+	const taken = (from: string | undefined, to: string) => {
+		if (!uptake) return 0;
+		return from === undefined ? uptake(to) : uptake(to) - uptake(from);
+	};
+	// What autumn leaves is not known: the test stands.
+	const soil = isAutumn(date) ? mineral : Math.max(0, mineral - taken(undefined, date));
+	let held = mineral;
+	let last: string | undefined;
+	for (const pass of earlier) {
+		held = Math.max(0, held - taken(last, pass.date)) + pass.pounds;
 		last = pass.date;
 	}
-	return figure({
-		label: EARLIER_PASSES,
-		value: Math.max(0, held - taken(last, date)),
-		unit: 'lb/ac',
-		formula: 'pass by pass, less what the crop took up since',
-		inputs: earlier.map(({ date: day, pounds }) =>
-			figure({ label: `put on on ${longDate(day)}`, value: pounds, unit: 'lb/ac', basis: 'adviser' })
-		),
-		basis: 'practice'
-	});
+	const left = Math.max(0, held - taken(last, date));
+	return {
+		soil: figure({
+			label: 'soil mineral N still there',
+			value: soil,
+			unit: 'lb/ac',
+			formula: 'as tested, less what the crop took up since',
+			basis: 'practice'
+		}),
+		earlier: figure({
+			label: EARLIER_PASSES,
+			value: Math.max(0, left - soil),
+			unit: 'lb/ac',
+			formula: 'pass by pass, less what the crop took up since',
+			inputs: earlier.map(({ date: day, pounds }) =>
+				figure({ label: `put on on ${longDate(day)}`, value: pounds, unit: 'lb/ac', basis: 'adviser' })
+			),
+			basis: 'practice'
+		})
+	};
 }
 
 function seasonRoom(

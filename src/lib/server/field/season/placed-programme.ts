@@ -1,11 +1,14 @@
 import { parametersOf } from '../../../../core/packs/parameters-of';
 import type { Choice } from '../../../../core/rates/choose';
+import { programmeFault } from '../../../../core/rates/nitrogen/placed-programme';
+import { nitrogenProgramme } from '../../../../core/season/propose/nitrogen-programme';
 import { placedFactor } from '../../../../core/rates/nitrogen/placed-factor';
 import { mineralNitrogen } from '../../../../core/reading/soil/mineral-nitrogen';
 import { placedSchedule } from '../../../../core/season/propose/placed-schedule';
 import { passNutrient } from '../../../../core/season/plan/pass/pass-nutrients';
 import { productOf } from '../../../../core/season/plan/plan-context';
-import { proposeProgramme, type Programme } from '../../../../core/season/propose/propose-programme';
+import type { Programme } from '../../../../core/season/propose/programme';
+import { proposeProgramme } from '../../../../core/season/propose/propose-programme';
 import { proposeYear } from '../../../../core/season/propose/propose-year';
 import type { Pass } from '../../../../core/schema-types';
 import { amountText } from '../../../../core/units/amount-text';
@@ -42,5 +45,10 @@ export function placedProgramme(
 		const broadcast = amountText(context.units).ofArea(broadcastN, 'N');
 		throw new ActionError(`Other passes broadcast ${broadcast} already, as much as the starter may supply.`);
 	}
-	return { ...proposeYear({ ...context, schedule: reduced, chosen }, kept), choice: { nutrient: 'N', method } };
+	const placed = { title: compiled!.rule.title, parameters: p };
+	const programme = proposeYear({ ...context, schedule: reduced, chosen, placed }, kept);
+	const booked = [...context.applied, ...kept, ...programme.passes].map((plan) => ({ plan, doneOn: null }));
+	const fault = programmeFault(nitrogenProgramme(booked, context.products, context.plantingDate), p);
+	if (fault) throw new ActionError(`The factor does not hold for what can still be planned: ${fault}.`);
+	return { ...programme, choice: { nutrient: 'N', method } };
 }

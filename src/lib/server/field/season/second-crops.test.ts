@@ -94,6 +94,8 @@ describe('a second crop', () => {
 
 	it('has nitrogen of its own: settled on, planned by its days, checked and on the sheet', async () => {
 		const sunflower = { id: 'sunflower', yieldGoal: 1400, plantingDate: '2026-07-16' };
+		// Planned in spring: no day of it is past.
+		world.today = '2026-03-01';
 		await set(sunflower);
 		expect(ratesPage(desk(), at(2026)).second.nitrogen).toBeUndefined();
 		const propose = () => world.call('POST /api/fields/{field}/{year}/programme', at(2026), {});

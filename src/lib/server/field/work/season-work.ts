@@ -83,12 +83,7 @@ function seasonOf(
 		: proposed.passes;
 	// Without a schedule nothing is proposed, and what was planned by hand stays.
 	const planned = context.schedule !== undefined && !samePasses(replaced, passes);
-	const past = planned ? passes.filter(({ date }) => date < today).length : 0;
-	const notes = [
-		...by.notes,
-		...proposed.notes,
-		...(past > 0 ? [`${past === 1 ? '1 pass is' : `${past} passes are`} dated before today`] : [])
-	];
+	const notes = [...by.notes, ...proposed.notes];
 	const before = followedOf(goal);
 	const follows = programme && (before?.programme !== programme.id || before.version !== programme.version);
 	if (choices.length === 0 && !planned && !follows) return { changes: [], notes };
