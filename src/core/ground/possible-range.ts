@@ -1,5 +1,5 @@
 import plausibility from '../../../packs/reference/plausibility.json';
-import type { Analyte, CropId, Plausibility, TextureClass } from '../schema-types';
+import type { Analyte, CropId, LeafElement, Plausibility, TextureClass, TooMuch } from '../schema-types';
 
 /** The one table of what is unusual and what is impossible; a test holds it to schemas/plausibility.schema.json. */
 const TABLE = plausibility as unknown as Plausibility;
@@ -14,6 +14,16 @@ export function possibleRange(analyte: Analyte): Range | undefined {
 /** Outside these a soil test is questioned; undefined where there is no bound. */
 export function usualRange(analyte: Analyte): Range | undefined {
 	return asRange(TABLE.analytes[analyte]?.usual);
+}
+
+/** What is known of too much of an analyte; the first that fits the ground speaks. */
+export function tooMuchOf(analyte: Analyte): TooMuch[] {
+	return TABLE.tooMuch.filter((one) => one.analyte === analyte);
+}
+
+/** ppm of dry leaves above which something is wrong; undefined where none is known. */
+export function tooMuchInLeaves(element: LeafElement): number | undefined {
+	return TABLE.tooMuchInLeaves[element];
 }
 
 /** Percent of clay that a texture class may have. */

@@ -148,6 +148,15 @@ describe('credits of the crop before', () => {
 		expect(told).toContain('This guide lists none for winter wheat; no credit is taken.');
 		expect(told).not.toContain('after winter wheat');
 	});
+	it('a guide without any credit for its crop says so after alfalfa, and is silent after wheat', () => {
+		const wheat = (previousCrop: PreviousCropId) => {
+			const request = { ...cornRequest(), crop: { id: 'winter-wheat' as const, yieldGoal: 80, previousCrop } };
+			const { rates } = advise(request, library, '2026-11-20');
+			return JSON.stringify(rates.find(({ method }) => method === 'tri-state-1995/nitrogen')!.worksheet);
+		};
+		expect(wheat('alfalfa')).toContain('This guide lists none for alfalfa, though alfalfa leaves from 0');
+		expect(wheat('corn-grain')).not.toContain('lists none');
+	});
 	it('alfalfa counts where the guide lists it, with how much it may differ', () => {
 		const told = creditsAfter('alfalfa', 'tri-state-1995/nitrogen');
 		expect(told).toContain('"label":"after alfalfa","value":100');

@@ -69,7 +69,7 @@ function checkProducts({ passes }: SeasonRequest, { products }: RuleKnowledge): 
 function checkDates(request: SeasonRequest, knowledge: RuleKnowledge): void {
 	const { planting, harvest } = seasonDates(request, knowledge);
 	const problems = request.passes.flatMap((pass, at) => {
-		const fault = dateFault(pass, planting);
+		const fault = dateFault(pass, knowledge.products, planting);
 		return fault ? [{ path: `/passes/${at}/date`, message: fault }] : [];
 	});
 	const [first, last] = [request.weather?.[0]?.date, request.weather?.at(-1)?.date];

@@ -246,6 +246,8 @@ describe('the checks: each fires, its near miss does not, and its remedy clears 
 		const plan = context({}, { liming: { product: 'aglime', placement: 'surface' } });
 		const lime = (rate: number) => [pass({ product: 'aglime', placement: 'broadcast', unit: 'short ton/ac', rate })];
 		expect(rules(lime(4.72), plan)).toEqual(['surface-lime']);
+		const inPounds = lime(4.72).map((pass) => ({ ...pass, rate: pass.rate * 2000, unit: 'lb/ac' as const }));
+		expect(rules(inPounds, plan)).toEqual(['surface-lime']);
 		expect(rules(lime(2), plan)).toEqual([]);
 		const parts = remedied(lime(4.72), plan, 'surface-lime');
 		expect(parts.map(({ date }) => date)).toEqual(['2027-06-08', '2028-06-08', '2029-06-08']);

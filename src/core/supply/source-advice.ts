@@ -1,7 +1,7 @@
 import { offeredFor } from './catalogue/offered-for';
 import type { Pass, Product } from '../schema-types';
 import { formatNumber } from '../units/display';
-import { passNutrient } from '../season/plan/pass/pass-nutrients';
+import { passNutrient, poundsPerAcre } from '../season/plan/pass/pass-nutrients';
 import { hasTrait } from '../season/plan/crop-traits';
 import { productOf, type PlanContext } from '../season/plan/plan-context';
 
@@ -93,8 +93,8 @@ function acidGround(pass: Pass, product: Product, { context, targetPh }: SourceG
 }
 
 function chloride(pass: Pass, product: Product, { context }: SourceGround): SourceAdvice[] {
-	const pounds = (pass.rate * (product.chloridePercent ?? 0)) / 100;
-	if (!hasTrait(context.crop, 'sensitive-to-chloride') || pounds < CHLORIDE_LB || pass.unit !== 'lb/ac') return [];
+	const pounds = (poundsPerAcre(pass, product) * (product.chloridePercent ?? 0)) / 100;
+	if (!hasTrait(context.crop, 'sensitive-to-chloride') || pounds < CHLORIDE_LB) return [];
 	return [
 		{
 			pass: pass.id,

@@ -212,6 +212,8 @@ describe('advice on sources', () => {
 			'potassium-magnesium-sulfate'
 		]);
 		expect(texts([pass('potash', 200)], ground())).toBe('');
+		// Whatever the unit of the pass.
+		expect(texts([{ ...pass('potash', 0.1), unit: 'short ton/ac' }], almond)).toContain('94 lb of chloride');
 	});
 	it('an adviser’s own product is offered like those of the catalogue', () => {
 		const context = planContext({ cropId: 'almond' });

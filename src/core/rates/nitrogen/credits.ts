@@ -72,8 +72,10 @@ export function readCredits(site: Site, compiled: CompiledRule): Answer {
 	const { credits: allowed = {} } = sharedParameters<{ credits: Credits }>(compiled, site.crop.id);
 	const lines: Figure[] = [];
 	const cautions: string[] = [];
-	if (allowed.previousCrop) {
-		const line = previousCropCredit(allowed.previousCrop, site, rule);
+	// A guide that knows no credits at all is silent only where there would be none.
+	const leavesMuch = rule.gives === 'N' && HIGH_CREDIT[site.previousCrop ?? ''] !== undefined;
+	if (allowed.previousCrop ?? leavesMuch) {
+		const line = previousCropCredit(allowed.previousCrop ?? {}, site, rule);
 		if (line.applies) lines.push(line);
 		else cautions.push(`${line.reason}; no credit is taken.`);
 	}

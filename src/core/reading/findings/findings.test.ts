@@ -9,7 +9,8 @@ import { readReport } from './read-report';
 
 function findings(request: AdviseRequest): Finding[] {
 	const site = siteOf(request, library, '2026-11-20');
-	return readReport({ site, cec: cationExchangeCapacity(site.soil), packs: library.packs });
+	const { packs, waterLimits } = library;
+	return readReport({ site, cec: cationExchangeCapacity(site.soil), packs, waterLimits });
 }
 const codes = (request: AdviseRequest) => findings(request).map(({ code }) => code);
 const sampled = (date: string, change: Partial<AdviseRequest> = {}): AdviseRequest => {
@@ -329,6 +330,28 @@ describe('what is unusual is questioned, what is impossible refused', () => {
 			{ bufferPh: { method: 'smp', value: 5.2, unit: 'pH' } },
 			{ bufferPh: { method: 'smp', value: 5.7, unit: 'pH' } }
 		],
+		[
+			'buffer-above-own',
+			{ bufferPh: { method: 'mehlich', value: 6.9, unit: 'pH' } },
+			{ bufferPh: { method: 'mehlich', value: 6.5, unit: 'pH' } }
+		],
+		[
+			'too-much-b',
+			{ B: { method: 'hot-water', value: 15, unit: 'ppm' } },
+			{ B: { method: 'hot-water', value: 9, unit: 'ppm' } }
+		],
+		[
+			'too-much-cu',
+			{ Cu: { method: 'dtpa', value: 200, unit: 'ppm' } },
+			{ Cu: { method: 'dtpa', value: 55, unit: 'ppm' } }
+		],
+		[
+			'too-much-zn',
+			{ Zn: { method: 'dtpa', value: 300, unit: 'ppm' } },
+			{ Zn: { method: 'mehlich-3', value: 300, unit: 'ppm' } }
+		],
+		// Corn loses 12 % a dS/m above 1.7 in the extract, Maas and Hoffman 1977, from memory; 1:1 reads about half.
+		['salinity', { EC: { value: 2.5, unit: 'dS/m' } }, { EC: { value: 0.85, unit: 'dS/m' } }],
 		['unusual-EC', { EC: { value: 4.5, unit: 'dS/m' } }, { EC: { value: 3.9, unit: 'dS/m' } }],
 		[
 			'unusual-P',
@@ -338,6 +361,46 @@ describe('what is unusual is questioned, what is impossible refused', () => {
 	] as const)('%s', (code, wrong, right) => {
 		expect(find(cornRequestWith(wrong), code)).toMatchObject({ severity: 'mind' });
 		expect(find(cornRequestWith(right), code)).toBeUndefined();
+	});
+	it('soil above the pH of its buffer: Mehlich 6.58 at pH 6.9 is right', () => {
+		const limed = { pH: { method: 'water', value: 6.9, unit: 'pH' } } as const;
+		const mehlich = cornRequestWith({ ...limed, bufferPh: { method: 'mehlich', value: 6.58, unit: 'pH' } });
+		expect(find(mehlich, 'buffer-below-ph')).toBeUndefined();
+		expect(
+			find(cornRequestWith({ ...limed, bufferPh: { method: 'smp', value: 6.58, unit: 'pH' } }), 'buffer-below-ph')
+		).toBeDefined();
+	});
+	it('too much for this crop, this acid, by both kinds of extract', () => {
+		const bean = (ppm: number) => ({
+			...cornRequestWith({ B: { method: 'hot-water', value: ppm, unit: 'ppm' } }),
+			crop: { id: 'soybean' as const, yieldGoal: 50 }
+		});
+		expect(find(bean(6), 'too-much-b')?.text).toContain('Boron 6 ppm, above 5');
+		expect(find(bean(4), 'too-much-b')).toBeUndefined();
+		const manganese = (pH: number) =>
+			cornRequestWith({
+				pH: { method: 'water', value: pH, unit: 'pH' },
+				Mn: { method: 'dtpa', value: 400, unit: 'ppm' }
+			});
+		expect(find(manganese(5.2), 'too-much-mn')?.remedy).toContain('Lime');
+		expect(find(manganese(6.2), 'too-much-mn')).toBeUndefined();
+		const salty = find(cornRequestWith({ EC: { value: 3, unit: 'dS/m' } }), 'salinity')!;
+		expect(salty.text).toMatch(/about 16 % .* about 52 %/);
+	});
+	it('leaves with more boron or metal than a crop takes up', () => {
+		const leaf = (results: object): AdviseRequest => ({
+			...cornRequest(),
+			crop: {
+				id: 'apple',
+				yieldGoal: 20,
+				block: { plantedYear: 2015 },
+				blockYear: { leaf: { part: 'mid-shoot leaves', takenOn: '2026-07-20', ...results } }
+			}
+		});
+		expect(codes(leaf({ B: 90, Mn: 520, Zn: 900 }))).toEqual(
+			expect.arrayContaining(['leaf-too-much-b', 'leaf-too-much-mn', 'leaf-too-much-zn'])
+		);
+		expect(codes(leaf({ B: 75, Mn: 400, Zn: 150 })).filter((code) => code.startsWith('leaf-too-much'))).toEqual([]);
 	});
 	it('clay that the named texture has not', () => {
 		const of = (percent: number) => ({

@@ -1,11 +1,12 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { analyteName } from '../../ground/analyte-names';
 import { clayOf, goalFault, usualRange } from '../../ground/possible-range';
-import type { Analyte } from '../../schema-types';
+import type { Analyte, LabMethod } from '../../schema-types';
 import { formatNumber } from '../../units/display';
 import { mineralNitrogen } from '../soil/mineral-nitrogen';
 import { isOrganicSoil } from '../soil/organic-matter';
 import { readResult } from '../soil/read-result';
+import type { SampledSoil } from '../soil/sampled-soil';
 import { canonicalUnit } from '../../units/result-units';
 import type { Finding, ReportCheck } from './finding';
 import { longDate } from '../../units/day-text';
@@ -47,11 +48,33 @@ export const unusualTests: ReportCheck = ({ site: { soil } }) =>
 		return [mind(`unusual-${analyte}`, `${name} ${value} ${unit} is unusual: ${low} to ${high} is usual.`, remedy)];
 	});
 
-/** A buffer lowers no pH: below the soil's own it is a slip of column or pen. */
+/** pH of each buffer without soil: SMP 7.5, Sikora 7.7, Mehlich 6.6; from the descriptions of the methods, from memory. */
+const OWN_PH: Partial<Record<LabMethod, number>> = { smp: 7.5, sikora: 7.7, mehlich: 6.6 };
+/** How far a lab may be off: judgement. */
+const BUFFER_ERROR = 0.1;
+
+function ownPhOf(soil: SampledSoil): number | undefined {
+	const [reported] = soil.reported('bufferPh').results;
+	return reported?.result.method && OWN_PH[reported.result.method];
+}
+
+/** A buffer lowers no pH: below the soil's own, or above that of the buffer, it is a slip of column or pen. */
 export const bufferBelowPh: ReportCheck = ({ site: { soil } }) => {
 	const soilPh = readResult(soil, 'pH', ['water']);
 	const buffer = readResult(soil, 'bufferPh');
-	if (!soilPh.applies || !buffer.applies || buffer.value >= soilPh.value) return [];
+	if (!soilPh.applies || !buffer.applies) return [];
+	const own = ownPhOf(soil);
+	if (own !== undefined && buffer.value > own + BUFFER_ERROR) {
+		return [
+			mind(
+				'buffer-above-own',
+				`Buffer pH ${formatNumber(buffer.value, 'pH')} is above ${own}, the pH of that buffer itself.`,
+				'Check the value and the name of the buffer against the lab’s paper.'
+			)
+		];
+	}
+	// Soil above the buffer's own pH is read at about that.
+	if (buffer.value >= Math.min(soilPh.value, (own ?? Infinity) - BUFFER_ERROR)) return [];
 	return [
 		mind(
 			'buffer-below-ph',

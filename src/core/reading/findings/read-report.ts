@@ -31,6 +31,7 @@ import {
 } from './plausible';
 import { spentTest } from './spent-test';
 import { tiedUpMetals } from './tied-up-metals';
+import { salinity, tooMuchInLeavesCheck, tooMuchInSoil } from './too-much';
 import { unitSlip } from './unit-slip';
 
 const CHECKS: readonly ReportCheck[] = [
@@ -53,7 +54,10 @@ const CHECKS: readonly ReportCheck[] = [
 	labShares,
 	cationBalance,
 	tiedUpMetals,
+	tooMuchInSoil,
+	salinity,
 	leafAgainstRanges,
+	tooMuchInLeavesCheck,
 	irrigationWater,
 	lightGround,
 	otherDepth,

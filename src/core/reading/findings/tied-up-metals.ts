@@ -15,6 +15,8 @@ const CRITICAL_DTPA_PPM = { Zn: 0.8, Fe: 4.5, Mn: 1.0, Cu: 0.2 } as const;
 /** Organic matter, %, from which copper is asked for: peat, common practice. */
 const PEAT_PERCENT = 20;
 const LIMED_PH = 7;
+/** Muck ties manganese up sooner: common practice. */
+const LIMED_MUCK_PH = 5.8;
 
 /** Metals under their critical level, and ground where they run short though nobody has measured them. */
 export const tiedUpMetals: ReportCheck = ({ site: { soil, field } }) => {
@@ -51,7 +53,9 @@ export const tiedUpMetals: ReportCheck = ({ site: { soil, field } }) => {
 	const soilPh = readResult(soil, 'pH', ['water']);
 	const asked = [
 		...((peat || sandy) && !measured(soil, 'Cu') ? [`copper (${peat ? 'peat' : 'sand'})`] : []),
-		...(soilPh.applies && soilPh.value > LIMED_PH && (sandy || peat) && !measured(soil, 'Mn')
+		...(soilPh.applies &&
+		((sandy && soilPh.value > LIMED_PH) || (peat && soilPh.value > LIMED_MUCK_PH)) &&
+		!measured(soil, 'Mn')
 			? ['manganese (limed light or peat ground)']
 			: [])
 	];

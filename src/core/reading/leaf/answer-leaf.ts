@@ -1,9 +1,24 @@
 import { InputError } from '../../check/problem';
-import type { Crop, LeafAnswer, LeafFinding, LeafRanges, LeafRequest, LeafResults } from '../../schema-types';
+import type {
+	Crop,
+	LeafAnswer,
+	LeafElement,
+	LeafFinding,
+	LeafRanges,
+	LeafRequest,
+	LeafResults,
+	RateNutrient
+} from '../../schema-types';
+import type { PackSet } from '../../packs/pack';
 import { fitsRanges, goesByAge, rangesOfAge } from './leaf-range';
 import { leafUnit } from '../../units/leaf-units';
 import { soilAgreement, soilOfSpots } from './soil-of-spots';
 import { areAlike, leafVerdicts, leavesFor, offText, spotDifferences, type LeafVerdict } from './read-leaf';
+
+/** Kinds of rules that go by a leaf test. */
+const BY_LEAF: ReadonlySet<string> = new Set(['leaf-guided', 'leaf-classes']);
+/** What a rate of the element is called. */
+const GIVEN_AS: Partial<Record<LeafElement, RateNutrient>> = { P: 'P2O5', K: 'K2O' };
 
 /**
  * A leaf test against the ranges of its crop. A sample of another part or stage is not read, and the answer says which would be.
@@ -12,7 +27,7 @@ import { areAlike, leafVerdicts, leavesFor, offText, spotDifferences, type LeafV
  */
 export function answerLeaf(
 	request: LeafRequest,
-	{ crops, leafRanges }: { crops: readonly Crop[]; leafRanges: readonly LeafRanges[] }
+	{ crops, leafRanges, packs }: { crops: readonly Crop[]; leafRanges: readonly LeafRanges[]; packs: PackSet }
 ): LeafAnswer {
 	const crop = crops.find(({ id }) => id === request.crop);
 	if (!crop) {
@@ -25,6 +40,7 @@ export function answerLeaf(
 		return { readable: false, reason: wantedInstead(crop, request, ranges), ranges, findings: [] };
 	}
 	const { results, goodSpot, soil } = request;
+	const verdicts = leafVerdicts(results, ranges);
 	const pair = goodSpot && spotDifferences(results, goodSpot, ranges);
 	const [most] = pair ?? [];
 	const soils = soil && soilOfSpots(soil.bad, soil.good);
@@ -49,8 +65,8 @@ export function answerLeaf(
 		ranges,
 		findings: [
 			...differs,
-			...leafVerdicts(results, ranges).flatMap((verdict) => findingOf(verdict, crop, ranges)),
-			...nitrogenToSulfur(results, ranges)
+			...verdicts.flatMap((verdict) => findingOf(verdict, crop, ranges, packs)),
+			...nitrogenToSulfur(results, ranges, verdicts)
 		],
 		...(pair ? { pair } : {}),
 		...(soils ? { soil: soils } : {})
@@ -72,7 +88,7 @@ function wantedInstead({ name }: Crop, { part, stage }: LeafRequest, ranges: Lea
 	return `The sample is of “${part}” at “${stage}”; the ranges of ${name.toLowerCase()} are for ${leavesFor(ranges)}. It is not read against them.`;
 }
 
-function findingOf(verdict: LeafVerdict, crop: Crop, ranges: LeafRanges): LeafFinding[] {
+function findingOf(verdict: LeafVerdict, crop: Crop, ranges: LeafRanges, packs: PackSet): LeafFinding[] {
 	const { element, off } = verdict;
 	if (off === undefined) return [];
 	return [
@@ -81,15 +97,27 @@ function findingOf(verdict: LeafVerdict, crop: Crop, ranges: LeafRanges): LeafFi
 			element,
 			severity: off === 'low' ? 'mind' : 'note',
 			text: `${element} is ${offText(verdict, ranges)}.`,
-			remedy: off === 'low' ? whatItDoes(element, crop, ranges) : 'Nothing is lacking there.'
+			remedy: off === 'low' ? whatItDoes(element, crop, ranges, packs) : 'Nothing is lacking there.'
 		}
 	];
 }
 
 /** A leaf test says what is in the plant now: it moves a rate only where a method goes by it. */
-function whatItDoes(element: LeafVerdict['element'], { perennial }: Crop, { rescue = [] }: LeafRanges): string {
-	if (perennial) {
-		return 'It moves the leaf-guided rate of next year, and of this year where doses are still to come.';
+function whatItDoes(
+	element: LeafVerdict['element'],
+	crop: Crop,
+	{ rescue = [] }: LeafRanges,
+	{ rules }: PackSet
+): string {
+	if (crop.perennial) {
+		const nutrient = GIVEN_AS[element] ?? element;
+		const byLeaf = rules.some(
+			({ kind, rule, parametersFor }) =>
+				BY_LEAF.has(kind.kind) && rule.gives === nutrient && parametersFor(crop.id) !== undefined
+		);
+		return byLeaf
+			? 'It moves the leaf-guided rate of next year, and of this year where doses are still to come.'
+			: `No guide here gives ${element} for ${crop.name.toLowerCase()} by the leaf: the rates stay as they are. Write your own rate with this test as the reason.`;
 	}
 	if (rescue.includes(element)) {
 		return `${element} can still be put right this season where the stage allows; a soil test there says what next year needs.`;
@@ -97,7 +125,13 @@ function whatItDoes(element: LeafVerdict['element'], { perennial }: Crop, { resc
 	return `No rescue of ${element} is known to pay this season: take a soil sample there, which sets the rate of the next crop.`;
 }
 
-function nitrogenToSulfur({ N, S }: LeafResults, { mostNToS }: LeafRanges): LeafFinding[] {
+function nitrogenToSulfur(
+	{ N, S }: LeafResults,
+	{ mostNToS }: LeafRanges,
+	verdicts: readonly LeafVerdict[]
+): LeafFinding[] {
+	// Of leaves short of nitrogen too the ratio says nothing.
+	if (verdicts.some(({ element, off }) => element === 'N' && off === 'low')) return [];
 	if (N === undefined || S === undefined || mostNToS === undefined || N / S <= mostNToS) return [];
 	return [
 		{

@@ -16,7 +16,7 @@ const own = (change: Partial<LeafRanges> = {}): LeafRanges => ({
 const read = (part: string, stage: string, ...mine: LeafRanges[]) =>
 	answerLeaf(
 		{ crop: 'corn-grain', part, stage, results: { N: 2.6 } },
-		{ crops: library.crops, leafRanges: joinedLeafRanges(library.leafRanges, mine) }
+		{ ...library, leafRanges: joinedLeafRanges(library.leafRanges, mine) }
 	);
 
 describe('ranges of the adviser’s own', () => {

@@ -47,6 +47,8 @@ describe('ranges', () => {
 		const ratio = (times: number) => codes({ crop, part, stage, results: { N: 0.22 * times, S: 0.22 } });
 		expect(ratio(most + 0.1)).toContain('leaf-n-to-s S');
 		expect(ratio(most - 0.1)).not.toContain('leaf-n-to-s S');
+		// Short of both: the ratio blames sulfur alone for it.
+		expect(codes({ crop, part, stage, results: { N: 1.2, S: 1.2 / (most + 1) } })).not.toContain('leaf-n-to-s S');
 	});
 });
 
@@ -76,11 +78,14 @@ describe('what is read', () => {
 
 describe('what a finding does', () => {
 	const remedyOf = (change: Partial<LeafRequest>) => ask(change).findings[0]!.remedy;
-	it('annuals: a rescue only where one exists; perennials: the rate of next year', () => {
+	it('annuals: a rescue only where one exists; perennials: the rate of next year, where a guide has one by the leaf', () => {
 		expect(remedyOf({})).toContain('No rescue of P is known to pay');
 		expect(remedyOf({ results: { Mn: 15 } })).toContain('can still be put right this season');
 		const almond = { crop: 'almond', part: 'spur leaves', stage: 'July', results: { N: 2.1 } };
-		expect(remedyOf(almond)).toContain('leaf-guided rate of next year');
+		expect(remedyOf(almond)).toContain('No guide here gives N for almond by the leaf');
+		const apple = { crop: 'apple', part: 'leaves', stage: 'July', results: { N: 1.2 } };
+		const { ranges } = ask(apple);
+		expect(remedyOf({ ...apple, part: ranges!.part, stage: ranges!.when })).toContain('leaf-guided rate of next year');
 	});
 });
 

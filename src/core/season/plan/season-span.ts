@@ -1,4 +1,4 @@
-import type { Pass } from '../../schema-types';
+import type { Pass, Product } from '../../schema-types';
 import { shiftDate } from '../weather/season-weather';
 
 /** A season reaches so many days before and after its planting: judgement; autumn before, a long orchard's year after. */
@@ -22,9 +22,14 @@ export function isInSeason(date: string, plantingDate: string): boolean {
  * What is wrong with the day of a pass: it lies outside its season, or, for lime, outside the years over which lime is spread.
  * @returns a sentence with what would be right, or undefined
  */
-export function dateFault({ date, unit }: Pick<Pass, 'date' | 'unit'>, plantingDate: string): string | undefined {
+export function dateFault(
+	{ date, product }: Pick<Pass, 'date' | 'product'>,
+	products: readonly Product[],
+	plantingDate: string
+): string | undefined {
 	const { from, to } = seasonSpan(plantingDate);
-	const last = unit === 'short ton/ac' ? shiftDate(plantingDate, LIME_AFTER_DAYS) : to;
+	const isLime = products.find(({ id }) => id === product)?.lime !== undefined;
+	const last = isLime ? shiftDate(plantingDate, LIME_AFTER_DAYS) : to;
 	if (date >= from && date <= last) return undefined;
 	return `must lie in the season, ${from} to ${last}; got "${date}"`;
 }

@@ -21,7 +21,7 @@ export interface LeafReading {
 /** The leaf tests of a field up to a year, the newest first, each read where part and stage allow; a bad spot beside its good one. */
 export function readLeafTests(
 	book: Database,
-	library: Pick<Library, 'crops' | 'leafRanges'>,
+	library: Pick<Library, 'crops' | 'leafRanges' | 'packs'>,
 	field: FieldRow,
 	year: number
 ): LeafReading[] {
@@ -56,7 +56,7 @@ export function readLeafTests(
 /** What the leaf tests of a year and the one before it found, for sheet and rates; without those that found nothing. */
 export function leafFindings(
 	book: Database,
-	library: Pick<Library, 'crops' | 'leafRanges'>,
+	library: Pick<Library, 'crops' | 'leafRanges' | 'packs'>,
 	field: FieldRow,
 	year: number
 ): SheetLeafTest[] {

@@ -4,6 +4,7 @@
 	import type { ReadingPage } from '$lib/server/pages/reading-page';
 
 	const { cations }: { cations: NonNullable<ReadingPage['reading']>['cations'] } = $props();
+	const freeLime = $derived(cations.reduce((sum, { share }) => sum + (share.applies ? share.value : 0), 0) > 100);
 </script>
 
 <section class="section">
@@ -35,7 +36,9 @@
 			/>
 		</div>
 		<p class="small soft">
-			The rest is acidity, or was not measured. See Rates for what the base-saturation approaches make of it.
+			{freeLime
+				? 'The cations add to more than the CEC: the acid of the test dissolved free lime. None of it is acidity.'
+				: 'The rest is acidity, or was not measured.'} See Rates for what the base-saturation approaches make of it.
 		</p>
 	{/if}
 </section>

@@ -1,3 +1,5 @@
+import { dateFault } from '../../plan/season-span';
+import { library } from '../../../testing.test-help';
 import { describe, expect, it } from 'vitest';
 import { cornDegreeDays, cornLeaves, usualCornLeaves, usualDayOfLeaves, usualSoilC } from '../../weather/usual-weather';
 import { checkSeason } from '../check-season';
@@ -161,4 +163,11 @@ describe('usual weather', () => {
 		expect(day > '2027-06-01' && day < '2027-06-20').toBe(true);
 		expect(usualCornLeaves(station, '2027-05-01', day)).toBeGreaterThanOrEqual(6);
 	});
+});
+
+it('lime is planned years ahead, whatever its unit; manure by the ton is not', () => {
+	const fault = (product: string) => dateFault({ product, date: '2030-04-01' }, library.products, '2027-05-01');
+	expect(fault('aglime')).toBeUndefined();
+	expect(fault('empty-bunches')).toContain('got "2030-04-01"');
+	expect(dateFault({ product: 'aglime', date: '2034-04-01' }, library.products, '2027-05-01')).toBeDefined();
 });

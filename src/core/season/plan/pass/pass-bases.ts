@@ -5,7 +5,7 @@ import { passPounds } from './pass-figures';
 
 /**
  * Product of a pass for each plant, each length of row and each treated area of a block, lb.
- * @returns those that the block's spacings give; none on arable ground or of lime by the ton
+ * @returns those that the block's spacings give; none on arable ground or of lime
  */
 export function passBases(
 	pass: Pass,
@@ -13,7 +13,7 @@ export function passBases(
 	block: Block | undefined,
 	areaAc: number | undefined
 ): Figure[] {
-	if (!block || pass.unit === 'short ton/ac') return [];
+	if (!block || product.lime) return [];
 	const { perPlant, per100Row, perTreated } = basesOf(passPounds(pass, product), block, areaAc);
 	return [perPlant, per100Row, perTreated].filter((answer) => answer.applies);
 }

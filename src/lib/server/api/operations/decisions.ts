@@ -42,7 +42,7 @@ export const decisionOperations = [
 			const wrong = (path: string, message: string) => {
 				throw new InputError([{ path, message }]);
 			};
-			const fault = dateFault(pass, plantingDateOf(goal, library));
+			const fault = dateFault(pass, library.products, plantingDateOf(goal, library));
 			if (fault) wrong('/pass/date', fault);
 			const product = productFault(pass, library.products);
 			if (product) wrong(`/pass/${product.key}`, product.message);

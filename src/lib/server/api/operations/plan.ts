@@ -43,7 +43,7 @@ export const planOperations = [
 			const goal = goalAt(call);
 			const plantingDate = plantingDateOf(goal, library);
 			const problems = added.flatMap((pass, index) => {
-				const fault = dateFault(pass, plantingDate);
+				const fault = dateFault(pass, library.products, plantingDate);
 				if (fault) return [{ path: `/added/${index}/date`, message: fault }];
 				const wrong = productFault(pass, library.products);
 				return wrong ? [{ path: `/added/${index}/${wrong.key}`, message: wrong.message }] : [];

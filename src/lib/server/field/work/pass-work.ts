@@ -61,7 +61,7 @@ function changed(ground: WorkGround, field: FieldRow, none: string, change: Chan
 		if ('cannot' in now) return cannot(now.cannot);
 		touched++;
 		if (JSON.stringify(now) === JSON.stringify(pass)) continue;
-		const fault = now.date === pass.date ? undefined : dateFault(now, plantingDate);
+		const fault = now.date === pass.date ? undefined : dateFault(now, ground.library.products, plantingDate);
 		if (fault) return cannot(`${pass.label}: its day ${fault}`);
 		after.push(now);
 		changes.push(`${pass.label}: ${differences(pass, now, ground, field)}`);
