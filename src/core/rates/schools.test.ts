@@ -148,6 +148,32 @@ describe('credits of the crop before', () => {
 		expect(told).toContain('This guide lists none for winter wheat; no credit is taken.');
 		expect(told).not.toContain('after winter wheat');
 	});
+	// Common practice: goal x factor, less 30 lb on medium soil, 20 on sand, 60 after fallow; a nitrate test stands in their place.
+	it.each([
+		['barley', 80, 74],
+		['oats', 90, 60],
+		['sorghum', 90, 69],
+		['flax', 25, 32.5],
+		['corn-silage', 20, 150]
+	] as const)('%s has a nitrogen rate without a nitrate test', (id, yieldGoal, expected) => {
+		const rateOf = (change: Partial<AdviseRequest> = {}, previousCrop: PreviousCropId = 'winter-wheat') =>
+			advise({ ...cornRequest(), crop: { id, yieldGoal, previousCrop }, ...change }, library, '2026-11-20').rates.find(
+				({ method }) => method === 'goal-nitrogen/nitrogen'
+			)!;
+		expect(rateOf().rate).toBeCloseTo(expected, 6);
+		expect(JSON.stringify(rateOf().worksheet)).toContain('No nitrate test tells what the soil holds');
+		expect(rateOf({ field: { textureClass: 'loamy sand' } }).rate).toBeCloseTo(expected + 10, 6);
+		expect(rateOf({}, 'fallow').rate).toBeCloseTo(expected - 30, 6);
+		const nitrate = {
+			...cornRequest().sample.layers[0]!,
+			top: 0,
+			bottom: 24,
+			results: [{ analyte: 'NO3-N' as const, value: 2, unit: 'ppm' as const }]
+		};
+		const tested = rateOf({ sample: { date: '2026-11-10', layers: [...cornRequest().sample.layers, nitrate] } });
+		// 2 ppm in 24 in: 0.3 x 24 x 2 = 14.4 lb.
+		expect(tested.rate).toBeCloseTo(expected + 30 - 14.4, 6);
+	});
 	it('a guide without any credit for its crop says so after alfalfa, and is silent after wheat', () => {
 		const wheat = (previousCrop: PreviousCropId) => {
 			const request = { ...cornRequest(), crop: { id: 'winter-wheat' as const, yieldGoal: 80, previousCrop } };

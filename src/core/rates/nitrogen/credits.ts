@@ -5,6 +5,7 @@ import { broughtByWater } from '../../water/delivered';
 import { broughtInYear } from '../../water/irrigation';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
+import { isSandy } from '../../reading/soil/light-soil';
 import { readOrganicMatter } from '../../reading/soil/organic-matter';
 import { soilNitrate, soilSulfate } from '../../reading/soil/soil-pounds';
 import type { Site } from '../../reading/site';
@@ -26,6 +27,17 @@ export const creditParameters = {
 			type: 'number',
 			exclusiveMinimum: 0,
 			description: 'nitrate-N from the surface to this depth counts in full'
+		},
+		assumedNitrate: {
+			type: 'object',
+			additionalProperties: false,
+			required: ['medium', 'sandy', 'afterFallow'],
+			description: 'lb N/ac that the soil is taken to hold where no nitrate test to soilNitrateDepthIn tells',
+			properties: {
+				medium: { type: 'number', minimum: 0, description: 'lb/ac after a normal crop' },
+				sandy: { type: 'number', minimum: 0, description: 'lb/ac on sandy soil' },
+				afterFallow: { type: 'number', minimum: 0, description: 'lb/ac after fallow' }
+			}
 		},
 		soilSulfateDepthIn: {
 			type: 'number',
@@ -81,8 +93,8 @@ export function readCredits(site: Site, compiled: CompiledRule): Answer {
 	}
 	if (allowed.soilNitrateDepthIn !== undefined) {
 		const nitrate = soilNitrate(site.soil, allowed.soilNitrateDepthIn);
-		if (!nitrate.applies) return nitrate;
-		lines.push(nitrate);
+		if (!nitrate.applies && !allowed.assumedNitrate) return nitrate;
+		lines.push(nitrate.applies ? nitrate : assumedNitrate(allowed.assumedNitrate!, site));
 	}
 	if (allowed.soilSulfateDepthIn !== undefined) {
 		const sulfate = soilSulfate(site.soil, allowed.soilSulfateDepthIn);
@@ -110,6 +122,25 @@ export function readCredits(site: Site, compiled: CompiledRule): Answer {
 		basis: rule.basis,
 		citation: rule.citation,
 		cautions
+	});
+}
+
+/** What the soil is taken to hold where nobody measured it. */
+function assumedNitrate(
+	{ medium, sandy, afterFallow }: NonNullable<Credits['assumedNitrate']>,
+	{ field, previousCrop }: Site
+): Figure {
+	const fallow = previousCrop === 'fallow';
+	const light = isSandy(field.textureClass);
+	return figure({
+		label: 'nitrate N in the soil, assumed',
+		value: fallow ? afterFallow : light ? sandy : medium,
+		unit: 'lb/ac',
+		formula: fallow ? 'usual after fallow' : light ? 'usual on sandy soil' : 'usual after a normal crop',
+		basis: 'practice',
+		cautions: [
+			'No nitrate test tells what the soil holds. After a dry year or manure it can be far more: test, or write your own rate.'
+		]
 	});
 }
 
