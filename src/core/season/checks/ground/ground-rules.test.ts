@@ -168,6 +168,43 @@ const CASES: RuleCase[] = [
 		change: { cropId: 'soybean', rowSpacingIn: 30 }
 	},
 	{
+		// Prairie guidelines, from memory: 25 lb P2O5 of ammonium phosphate with canola, 15 with flax, 50 with wheat.
+		rule: 'seed-row',
+		name: 'phosphate with canola, whatever carries it',
+		fires: carrying('P2O5', 'triple-superphosphate', 36.8, seed()),
+		severity: 'stop',
+		says: '36.8 lb of P2O5 with the seed; canola stands 25 on 7.5 in rows',
+		nearMiss: carrying('P2O5', 'map', 20.8, seed()),
+		change: { cropId: 'canola', rowSpacingIn: 7.5 }
+	},
+	{
+		rule: 'seed-row',
+		name: 'phosphate with flax',
+		fires: carrying('P2O5', 'map', 20, seed()),
+		severity: 'stop',
+		says: 'flax stands 15',
+		nearMiss: carrying('P2O5', 'map', 15, seed()),
+		change: { cropId: 'flax', rowSpacingIn: 7.5 }
+	},
+	{
+		rule: 'seed-row',
+		name: 'coated urea with wheat: a question of moisture',
+		fires: nitrogen('polymer-urea', 30, seed()),
+		severity: 'mind',
+		says: 'in moist soil about 37.5 lb do no harm, in dry soil no more than of bare urea',
+		nearMiss: nitrogen('polymer-urea', 30, { placement: 'side band', date: '2027-05-01' }),
+		change: { cropId: 'spring-wheat', rowSpacingIn: 7.5 }
+	},
+	{
+		rule: 'seed-row',
+		name: 'too much of treated urea with wheat',
+		fires: nitrogen('urea', 45, seed({ additive: 'urease inhibitor' })),
+		severity: 'stop',
+		says: 'as urea with a urease inhibitor with the seed',
+		nearMiss: nitrogen('urea', 45, { placement: 'broadcast', date: '2027-04-20' }),
+		change: { cropId: 'spring-wheat', rowSpacingIn: 7.5 }
+	},
+	{
 		rule: 'placed-factor',
 		name: 'the low factor on one broadcast pass',
 		fires: nitrogen('urea', 105, { placement: 'broadcast', date: '2027-04-20' }),

@@ -47,7 +47,8 @@ export function needlessAdditive(
 	if (ureaseInhibitor && urea + coated === 0) {
 		return { additive: 'urease inhibitor', text: `${product.name} holds no urea: a urease inhibitor guards nothing.` };
 	}
-	if (ureaseInhibitor && (lies === 'mixed in' || lies === 'band')) {
+	// With the seed it slows the harm.
+	if (ureaseInhibitor && pass.placement !== 'seed row' && (lies === 'mixed in' || lies === 'band')) {
 		return {
 			additive: 'urease inhibitor',
 			text: `${pass.label} lies in the soil, where urea loses next to no ammonia: a urease inhibitor guards nothing.`

@@ -1,6 +1,6 @@
 import { amountText } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
-import type { Product } from '../../../schema-types';
+import type { Pass, Product } from '../../../schema-types';
 import type { PlanContext } from '../plan-context';
 import { USUAL_ROW_IN } from '../usual-values';
 
@@ -33,6 +33,34 @@ export function seedRowLimit(
 		lbAc,
 		words: `${name} stands ${amountText(units).bare(lbAc)} on ${formatNumber(spacing, 'in')} in rows${opener}${ground}`
 	};
+}
+
+/**
+ * P2O5 of phosphates that may go with the seed, lb/ac, scaled as the salt is.
+ * @returns undefined where the crop has no limit of its own for phosphate: then the salt in it counts
+ */
+export function phosphateLimit(
+	{ crop, rowSpacingIn, limits, units }: Pick<PlanContext, 'crop' | 'rowSpacingIn' | 'limits' | 'units'>,
+	openerWidthIn = USUAL_OPENER_IN
+): { lbAc: number; words: string } | undefined {
+	const limit = limits.seedRow.find(({ crops }) => crops.includes(crop.id));
+	if (limit?.p2o5LbAc === undefined) return undefined;
+	const spacing = rowSpacingIn ?? limit.referenceRowIn;
+	const lbAc = (limit.p2o5LbAc * openerWidthIn * limit.referenceRowIn) / spacing;
+	const opener = openerWidthIn === USUAL_OPENER_IN ? '' : ` and a ${formatNumber(openerWidthIn, 'in')} in opener`;
+	return {
+		lbAc,
+		words: `${crop.name.toLowerCase()} stands ${amountText(units).bare(lbAc)} on ${formatNumber(spacing, 'in')} in rows${opener}`
+	};
+}
+
+/** Coated urea, or urea with a urease inhibitor: in moist soil seed stands more of it than of bare urea. */
+export function isGuardedUrea(
+	{ additive }: Pick<Pass, 'additive'>,
+	{ nitrogenForms, slowRelease, sulfurForm, analysis }: Product
+): boolean {
+	if ((nitrogenForms?.urea ?? 0) === 0 || sulfurForm === 'thiosulfate' || (analysis.B ?? 0) > 0) return false;
+	return slowRelease === true || additive === 'urease inhibitor' || additive === 'both inhibitors';
 }
 
 /** Why a product never goes with the seed; undefined where a little of it may. Common practice. */
