@@ -8,8 +8,10 @@ it.each([
 	[10.4, 'lb/ac', 10],
 	[300.3, 'kg/ha', 300],
 	[25.14, 'gal/ac', 25.1],
-	[8.23, 'short ton/ac', 8.2],
-	[0.26, 't/ha', 0.3]
+	[8.23, 'short ton/ac', 8.25],
+	[0.75, 'short ton/ac', 0.75],
+	[80.56, 't/ha', 80.55],
+	[0.26, 't/ha', 0.25]
 ])('%d %s is set as %d', (rate, unit, set) => {
 	expect(machineSetting(rate, unit)).toBeCloseTo(set, 9);
 });

@@ -7,8 +7,8 @@ const STEPS: Record<string, number> = {
 	'kg/ha': 1,
 	'gal/ac': 0.1,
 	'L/ha': 1,
-	'short ton/ac': 0.1,
-	't/ha': 0.1
+	'short ton/ac': 0.05,
+	't/ha': 0.05
 };
 /** Small rates, of granular micronutrients and in-furrow products, are set ten times finer. Common practice. */
 const SMALL = 10;
@@ -18,7 +18,8 @@ export function machineSetting(value: number, unit: string): number {
 	const step = STEPS[unit];
 	if (step === undefined) return value;
 	const finer = value < SMALL && step === 1 ? step / 10 : step;
-	return Math.round(value / finer) * finer;
+	// 0.75 is 15 steps, though 0.75 / 0.05 may fall short of it in binary.
+	return Math.round(value / finer + 1e-9) * finer;
 }
 
 /** "268 lb/ac" of a rate of 267.9, or the reason why there is none; the worksheet keeps full precision. */

@@ -46,6 +46,7 @@
 	const { units, plantingDate } = untrack(() => context);
 
 	const GROUNDS: NonNullable<Pass['ground']>[] = ['moist', 'dry and cloddy', 'too wet'];
+	const WITH_SEED: ReadonlySet<Pass['placement']> = new Set(['seed row', '2x2 band']);
 	const ADDITIVES: Additive[] = ['urease inhibitor', 'nitrification inhibitor', 'both inhibitors'];
 
 	let problem = $state('');
@@ -86,8 +87,14 @@
 		}))
 	);
 	const product = $derived(catalogue.find(({ id }) => id === form.product)!);
+	const places = $derived(placesFor(product));
 	const choices = $derived(passUnits(product));
 	const unit = $derived(choices.includes(form.unit) ? form.unit : choices[0]!);
+
+	/** Placements of a product in this crop; trees have no seed row. */
+	function placesFor({ placements }: CatalogueEntry): Pass['placement'][] {
+		return placements.filter((one) => !context.crop.perennial || !WITH_SEED.has(one) || one === pass?.placement);
+	}
 
 	/** The pass as it is typed, or what is wrong with it. */
 	function typedPass(label: string): Pass | string {
@@ -166,15 +173,15 @@
 				labelText="Product"
 				bind:selected={form.product}
 				on:update={({ detail }) => {
-					const { placements } = catalogue.find(({ id }) => id === detail)!;
-					if (!placements.includes(form.placement as Pass['placement'])) form.placement = placements[0]!;
+					const now = placesFor(catalogue.find(({ id }) => id === detail)!);
+					if (!now.includes(form.placement as Pass['placement'])) form.placement = now[0]!;
 				}}
 			>
 				{#each catalogue as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 			</Select>
 			<RateFields bind:rate={form.rate} {unit} {choices} {units} choose={(now) => (form.unit = now)} />
 			<Select size="sm" labelText="Placement" bind:selected={form.placement}>
-				{#each product.placements as placement (placement)}<SelectItem
+				{#each places as placement (placement)}<SelectItem
 						value={placement}
 						text={placementName(placement)}
 					/>{/each}
