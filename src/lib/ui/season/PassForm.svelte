@@ -181,10 +181,7 @@
 			</Select>
 			<RateFields bind:rate={form.rate} {unit} {choices} {units} choose={(now) => (form.unit = now)} />
 			<Select size="sm" labelText="Placement" bind:selected={form.placement}>
-				{#each places as placement (placement)}<SelectItem
-						value={placement}
-						text={placementName(placement)}
-					/>{/each}
+				{#each places as placement (placement)}<SelectItem value={placement} text={placementName(placement)} />{/each}
 			</Select>
 			{#if form.placement !== 'leaf'}
 				<NumberField facts={PassBounds.depthIn} placeholder="as usual" bind:text={form.inches.depthIn} />
