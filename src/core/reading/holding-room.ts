@@ -56,7 +56,12 @@ export function roomLeft(limit: Answer, held: Answer): Answer {
 	});
 }
 
-/** The mineral N that a room is less by, lb N/ac. */
-export function heldIn({ inputs: [, held], value }: Figure, limit: Figure): number {
+/** The mineral N that a room is less by, lb N/ac; 0 where the whole limit stands for the room. */
+export function heldIn(room: Figure, limit: Figure): number {
+	if (room === limit) return 0;
+	const {
+		inputs: [, held],
+		value
+	} = room;
 	return held?.applies ? held.value : limit.value - value;
 }

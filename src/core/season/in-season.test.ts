@@ -71,6 +71,18 @@ describe('the room for a pass', () => {
 		expect(room({}, '2027-07-20', false, passes)).toMatchObject({ value: expect.closeTo(200 - there, 9) as number });
 	});
 
+	it('is the whole limit where that stands for the room, whatever the limit was worked out from', () => {
+		const fact = (label: string, value: number) => figure({ label, value, unit: 'lb/ac', basis: 'practice' });
+		const limit = figure({
+			label: 'holding limit',
+			value: 120,
+			unit: 'lb/ac',
+			inputs: [fact('CEC', 12), fact('a factor', 10)],
+			basis: 'practice'
+		});
+		expect(room({ holdingLimit: limit, holdingRoom: limit }, '2027-04-20')).toMatchObject({ value: 120 });
+	});
+
 	it('is the whole limit where the ground was not sampled, and unknown without a limit', () => {
 		const unsampled = notApplicable('room', 'the report gives no nitrate-N', 'Take a nitrate sample.');
 		expect(room({ holdingRoom: unsampled }, '2027-04-20')).toMatchObject({ value: 160 });

@@ -66,7 +66,7 @@ export function stepsBetween(steps: readonly DatedStep[], context: PlanContext):
 	const end = endOfUptake(context);
 	const after =
 		last && !context.crop.perennial
-			? [1, 2].map((trip) => shiftDate(last.date, trip * BETWEEN_TRIPS_DAYS)).filter((date) => date <= end)
+			? [2, 1].map((trips) => shiftDate(last.date, trips * BETWEEN_TRIPS_DAYS)).filter((date) => date <= end)
 			: [];
 	const between = inCrop.flatMap((step, at) => {
 		const days = daysBetween(step.date, inCrop[at + 1]?.date ?? step.date);
