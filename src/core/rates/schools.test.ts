@@ -148,7 +148,7 @@ describe('credits of the crop before', () => {
 		expect(told).toContain('This guide lists none for winter wheat; no credit is taken.');
 		expect(told).not.toContain('after winter wheat');
 	});
-	// Common practice: goal x factor, less 30 lb on medium soil, 20 on sand, 60 after fallow; a nitrate test stands in their place.
+	// Common practice: goal x factor, less 30 lb on medium soil, 20 on sand, 60 after fallow. A nitrate test replaces them.
 	it.each([
 		['barley', 80, 74],
 		['oats', 90, 60],

@@ -56,7 +56,7 @@ export function roomLeft(limit: Answer, held: Answer): Answer {
 	});
 }
 
-/** The mineral N that a room is less by, lb N/ac; 0 where the whole limit stands for the room. */
+/** Mineral N that was subtracted from the limit, lb N/ac; 0 where nothing was. */
 export function heldIn(room: Figure, limit: Figure): number {
 	if (room === limit) return 0;
 	const {

@@ -71,7 +71,7 @@ describe('the room for a pass', () => {
 		expect(room({}, '2027-07-20', false, passes)).toMatchObject({ value: expect.closeTo(200 - there, 9) as number });
 	});
 
-	it('is the whole limit where that stands for the room, whatever the limit was worked out from', () => {
+	it('is the whole limit where no mineral N is subtracted, whatever the limit is made of', () => {
 		const fact = (label: string, value: number) => figure({ label, value, unit: 'lb/ac', basis: 'practice' });
 		const limit = figure({
 			label: 'holding limit',

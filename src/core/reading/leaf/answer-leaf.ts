@@ -15,7 +15,7 @@ import { leafUnit } from '../../units/leaf-units';
 import { soilAgreement, soilOfSpots } from './soil-of-spots';
 import { areAlike, leafVerdicts, leavesFor, offText, spotDifferences, type LeafVerdict } from './read-leaf';
 
-/** Kinds of rules that go by a leaf test. */
+/** Kinds of rules that read a leaf test. */
 const BY_LEAF: ReadonlySet<string> = new Set(['leaf-guided', 'leaf-classes']);
 /** What a rate of the element is called. */
 const GIVEN_AS: Partial<Record<LeafElement, RateNutrient>> = { P: 'P2O5', K: 'K2O' };

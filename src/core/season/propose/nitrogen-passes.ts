@@ -13,7 +13,7 @@ import { passOf } from './pass-of-step';
 import { LEAST_WORTH_A_PASS, placeNitrogen, type Slot } from './place-nitrogen';
 import type { Programme } from './programme';
 
-/** What goes on within so many days of a counted dressing is part of it: judgement. */
+/** Nitrogen within so many days of a counted dressing is part of it: judgement. */
 const SAME_DRESSING_DAYS = 14;
 const SLACK_LB = 1e-6;
 
@@ -54,7 +54,7 @@ export function nitrogenPasses(context: PlanContext, others: readonly Pass[]): P
 		return { passes: [], notes: [none] };
 	}
 	if (steps.length === 0) {
-		const past = `The days for nitrogen are past: ${say.ofArea(wanted, 'N')} is not planned. Record what was applied.`;
+		const past = `It is too late for nitrogen: ${say.ofArea(wanted, 'N')} is not planned. Record the passes that were applied.`;
 		return { passes: [], notes: [...notes, past] };
 	}
 	const room = nitrogenRoom(context);
