@@ -163,7 +163,7 @@ describe('what rates must follow', () => {
 		expect(wheat(0)).toBeCloseTo(80 * 0.29, 6);
 		expect(wheat(100)).toBeCloseTo(80 * (0.29 + 1.2), 6);
 	});
-	it('dry-land wheat goes by the nitrate of 24 in, from this autumn', () => {
+	it('dry-land wheat takes off nitrate to 24 in, tested this autumn', () => {
 		const layer = (nitrate: number, top: number, bottom: number) => ({
 			top,
 			bottom,

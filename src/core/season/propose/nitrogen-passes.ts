@@ -13,7 +13,7 @@ import { passOf } from './pass-of-step';
 import { LEAST_WORTH_A_PASS, placeNitrogen, type Slot } from './place-nitrogen';
 import type { Programme } from './programme';
 
-/** Nitrogen within so many days of a counted dressing is part of it: judgement. */
+/** Days around a counted dressing whose nitrogen counts as part of it: judgement. */
 const SAME_DRESSING_DAYS = 14;
 const SLACK_LB = 1e-6;
 

@@ -7,7 +7,7 @@ import { daysBetween } from '../weather/season-weather';
 import { proposeProgramme } from './propose-programme';
 import { settleProgramme } from './settle-programme';
 
-/** A test that is entered later than this tells what was done by it, on the days of then: judgement. */
+/** A test entered later than this is a record: the plan follows from its own day, not from today. Judgement. */
 const ENTERED_LATE_DAYS = 30;
 
 /** What a test in the crop changes in a plan. */

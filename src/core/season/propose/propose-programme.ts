@@ -60,7 +60,7 @@ function singleSteps(context: PlanContext): [Nutrient, ScheduleStep][] {
 	];
 }
 
-/** What the crop's own schedule does not name. Nothing goes on "before planting" of a crop that stands for years: it goes with the sulfur. */
+/** Nutrients that the crop's own schedule leaves out. In an orchard they go on with the sulfur, not before planting. */
 function extraStep(nutrient: keyof PlanContext['extras'], { extras, crop, schedule }: PlanContext): ScheduleStep {
 	const step = extras[nutrient];
 	if (!crop.perennial) return step;
