@@ -7,7 +7,8 @@ import { chosenRate, type Chosen } from '../choose';
  * @returns undefined where none was settled on, or its method gives none any more
  */
 export function chosenOfSecond(settled: SecondNitrogen | undefined, rates: readonly Rate[]): Chosen | undefined {
-	const { method, ownRate, reason = '' } = settled ?? {};
+	const { method, ownRate, reason = '', seenRate: seen } = settled ?? {};
 	if (ownRate !== undefined) return chosenRate({ nutrient: 'N', ownRate, reason }, rates);
-	return method === undefined ? undefined : chosenRate({ nutrient: 'N', method }, rates);
+	if (method === undefined) return undefined;
+	return chosenRate({ nutrient: 'N', method, ...(seen === undefined ? {} : { seen }) }, rates);
 }

@@ -16,6 +16,7 @@ import { fabricFloorCheck } from './block/fabric-floor';
 import { lateFruitNitrogenCheck } from './block/late-fruit-nitrogen';
 import { leaflessNitrogenCheck } from './block/leafless-nitrogen';
 import { openCanopyCheck } from './block/open-canopy';
+import { palmCupsCheck } from './block/palm-cups';
 import { palmUreaCheck } from './block/palm-urea';
 import { leafSprayHeatCheck } from './leaf-spray/leaf-spray-heat';
 import { leafSprayShareCheck } from './leaf-spray/leaf-spray-share';
@@ -95,6 +96,7 @@ const CHECKS: readonly SeasonCheck[] = [
 	leafSprayShareCheck,
 	leafSprayStrengthCheck,
 	openCanopyCheck,
+	palmCupsCheck,
 	palmUreaCheck,
 	sandyPotassiumCheck,
 	seedRowCheck,

@@ -38,6 +38,8 @@ export type SecondPlan = Pick<PlanContext, 'crop' | 'yieldGoal' | 'plantingDate'
 export interface PlanContext {
 	crop: Crop;
 	chosen: ChosenRates;
+	/** In words: chosen rates whose method gives another one now. */
+	moved?: readonly string[];
 	choiceFacts: FactsOfChoices;
 	/** What the soil can hold at one time, lb N/ac. */
 	holdingLimit: Answer;
@@ -91,6 +93,8 @@ export interface PlanContext {
 	/** The planting of a perennial and the year of its life; undefined where it is not described. */
 	block: Block | undefined;
 	plantAge: number | undefined;
+	/** Undefined without a block, or where its plants are not known. */
+	plantsPerAc?: number | undefined;
 	/** Whose normals stand for the usual weather. */
 	station: Station;
 	/** What is planted after the harvest of the same year; undefined where nothing is, or its day is not known. */

@@ -22,6 +22,7 @@ import eventsOfFields from './layouts/001-020/019-events-of-fields.sql?raw';
 import samplingBags from './layouts/001-020/020-sampling-bags.sql?raw';
 import secondCrops from './layouts/021-040/021-second-crops.sql?raw';
 import writtenOrder from './layouts/021-040/022-written-order.sql?raw';
+import seenRates from './layouts/021-040/023-seen-rates.sql?raw';
 
 /** In order; a released one is never changed, only followed by another. */
 const MIGRATIONS: readonly string[] = [
@@ -46,7 +47,8 @@ const MIGRATIONS: readonly string[] = [
 	eventsOfFields,
 	samplingBags,
 	secondCrops,
-	writtenOrder
+	writtenOrder,
+	seenRates
 ];
 
 /** A book and its copies are for those who run the program, not for everybody on the machine. */

@@ -49,7 +49,7 @@ describe('a file that is no book is left as it is', () => {
 		[
 			'of a newer layout',
 			() => openAndSet(`user_version = ${NEWEST_LAYOUT + 5}`),
-			'written by a newer Cosecha (layout 27'
+			'written by a newer Cosecha (layout 28'
 		],
 		['of random bytes', () => writeFileSync(file, 'no book, but a letter'), 'it does not begin as an SQLite file does'],
 		[

@@ -4,9 +4,10 @@ import { error } from '@sveltejs/kit';
 import type { Database } from 'better-sqlite3';
 import { withoutEmpty } from '../../../core/check/typed-object';
 import { valueIfKnown, type Answer } from '../../../core/figure/figure';
+import { plantsPerAcre } from '../../../core/ground/block/plant-density';
 import { plantAge } from '../../../core/ground/block/block-age';
 import { advise, RATE_NUTRIENTS, siteOf } from '../../../core/rates/advise';
-import { chosenRate, type Choice, type Chosen } from '../../../core/rates/choose';
+import { chosenRate, movedText, type Choice, type Chosen } from '../../../core/rates/choose';
 import { chosenOfSecond } from '../../../core/rates/second-crop/second-nitrogen';
 import { readHoldingRoom } from '../../../core/reading/holding-room';
 import { placedFactor } from '../../../core/rates/nitrogen/placed-factor';
@@ -154,6 +155,7 @@ function planContext(
 	return {
 		crop: site.crop,
 		chosen: Object.fromEntries(chosen.map(({ nutrient, rate }) => [nutrient, rate.value])),
+		moved: [...chosen, ...(secondNitrogen ? [secondNitrogen] : [])].flatMap((one) => movedText(one, field.units) ?? []),
 		choiceFacts: factsOfChoices(site, answer, choices, library, goal),
 		holdingLimit: limit,
 		holdingRoom: room,
@@ -187,6 +189,7 @@ function planContext(
 		cropBefore: cropBefore(site.previousCrop, plantingDateOf(goal, library), library),
 		block: site.block,
 		plantAge: ageOf(site),
+		plantsPerAc: site.block && valueIfKnown(plantsPerAcre(site.block, site.areaAc)),
 		station,
 		second: secondPlan(goal, secondNitrogen, library),
 		units: field.units

@@ -1,6 +1,7 @@
 import { OBJECTIVE_NAME } from '../../../core/rates/nitrogen/response/objective-name';
 import { figure, notApplicable, type Answer } from '../../../core/figure/figure';
 import { basesOf } from '../../../core/ground/block/rate-bases';
+import { movedText } from '../../../core/rates/choose';
 import { choiceFaults } from '../../../core/rates/choice-faults';
 import { inputReaders } from '../../../core/rates/input-readers';
 import { costOf } from '../../../core/rates/rate';
@@ -46,6 +47,8 @@ export function rateRow(
 		ownUnit: unit,
 		choice,
 		lapsed: advice?.lapsed.some((one) => one.nutrient === nutrient) ?? false,
+		/** What the chosen method gives by now, where it is another rate than the one chosen, and that in words. */
+		moved: chosen?.now && { now: inSystem(chosen.now, units), text: movedText(chosen, units)! },
 		own: choice?.ownRate !== undefined && chosen ? inSystem(chosen.rate, units) : undefined,
 		chosen: chosen && inSystem(chosen.rate, units),
 		/** The chosen rate by the plant, the row and the treated strip, where there is a block. */

@@ -154,13 +154,19 @@ export function listChoices(db: Database, fieldYearId: string): Choice[] {
 				own_rate: number | null;
 				reason: string | null;
 				both_years: number;
+				seen: number | null;
 			}
-		>('SELECT nutrient, method, own_rate, reason, both_years FROM choice WHERE field_year_id = ?')
+		>('SELECT nutrient, method, own_rate, reason, both_years, seen FROM choice WHERE field_year_id = ?')
 		.all(fieldYearId)
-		.map(({ nutrient, method, own_rate, reason, both_years }) =>
+		.map(({ nutrient, method, own_rate, reason, both_years, seen }) =>
 			method === null
 				? { nutrient, ownRate: own_rate!, reason: reason! }
-				: { nutrient, method, ...(both_years === 1 ? { bothYears: true as const } : {}) }
+				: {
+						nutrient,
+						method,
+						...(both_years === 1 ? { bothYears: true as const } : {}),
+						...(seen === null ? {} : { seen })
+					}
 		);
 }
 

@@ -73,7 +73,7 @@ it('a book of the first layout is carried over with all that is in it', () => {
 		"INSERT INTO choice (id, field_year_id, nutrient, method) VALUES ('y:N', 'y', 'N', 'tri-state-1995/nitrogen')"
 	);
 	migrate(old);
-	expect(old.pragma('user_version', { simple: true })).toBe(22);
+	expect(old.pragma('user_version', { simple: true })).toBe(23);
 	expect(old.prepare('SELECT yield_goal, liming_product, next_crop FROM field_year').get()).toEqual({
 		yield_goal: 160,
 		liming_product: null,

@@ -18,7 +18,9 @@
 	}
 	const { row, address, units, close }: Props = $props();
 
-	let rate = $state(untrack(() => (row.own?.applies ? String(+row.own.value.toFixed(2)) : '')));
+	/** The own rate, or the one chosen where its method gives another one now. */
+	const before = untrack(() => row.own ?? (row.moved && row.chosen));
+	let rate = $state(before?.applies ? String(+before.value.toFixed(2)) : '');
 	let reason = $state(untrack(() => row.choice?.reason ?? ''));
 	let unit = $state(untrack(() => row.unit));
 	let problem = $state('');

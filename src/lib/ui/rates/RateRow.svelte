@@ -72,6 +72,12 @@
 		asking = undefined;
 	}
 
+	/** The rate that the chosen method gives by now. */
+	async function takeNow(): Promise<void> {
+		const chosen = row.opinions.find(({ method }) => method === row.choice?.method);
+		if (chosen) await choose(chosen, row.choice?.bothYears === true, chosen.simulated);
+	}
+
 	async function leaveOpen(): Promise<void> {
 		problem = await remove('DELETE /api/fields/{field}/{year}/choices/{nutrient}', {
 			...address,
@@ -113,6 +119,18 @@
 		</span>
 	</div>
 	{#if row.lapsed}<p class="problem small">What was chosen here no longer gives a rate.</p>{/if}
+	{#if row.moved && row.chosen?.applies}
+		<p class="fault small">
+			<Severity severity="mind" />
+			{row.moved.text}
+			<button type="button" class="plain" onclick={() => void takeNow()}
+				>Take {formatNumber(row.moved.now.applies ? row.moved.now.value : 0, row.unit)}</button
+			>
+			<button type="button" class="plain" onclick={() => (open = 'own')}
+				>Keep {formatNumber(row.chosen.value, row.unit)} as your own</button
+			>
+		</p>
+	{/if}
 	{#each row.faults as { severity, text }, at (at)}<p class="fault small"><Severity {severity} /> {text}</p>{/each}
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	{#if open === 'details'}

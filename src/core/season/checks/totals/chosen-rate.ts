@@ -3,15 +3,17 @@ import { entriesOf } from '../../../check/typed-object';
 import type { PassCheck, SeasonCheck } from '../check';
 
 /** What speaks against the chosen rates themselves, in the words of the page of rates. */
-export const chosenRateCheck: SeasonCheck = (_, { chosen, choiceFacts, units }) =>
-	entriesOf(choiceFacts).flatMap(([nutrient, facts]): PassCheck[] => {
+export const chosenRateCheck: SeasonCheck = (_, { chosen, choiceFacts, moved = [], units }) => {
+	const faults = entriesOf(choiceFacts).flatMap(([nutrient, facts]) => {
 		const pounds = chosen[nutrient];
-		if (pounds === undefined || facts === undefined) return [];
-		return choiceFaults(nutrient, pounds, facts, units).map(({ severity, text }) => ({
-			rule: 'chosen-rate',
-			severity,
-			text,
-			basis: 'practice',
-			remedies: []
-		}));
+		return pounds === undefined || facts === undefined ? [] : choiceFaults(nutrient, pounds, facts, units);
 	});
+	const asked = moved.map((text) => ({ severity: 'mind' as const, text }));
+	return [...faults, ...asked].map(({ severity, text }): PassCheck => ({
+		rule: 'chosen-rate',
+		severity,
+		text,
+		basis: 'practice',
+		remedies: []
+	}));
+};

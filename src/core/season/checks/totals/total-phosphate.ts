@@ -22,7 +22,7 @@ export const totalPhosphateCheck: SeasonCheck = (passes, { products, soilPh, uni
 				rule: 'total-phosphate',
 				severity: 'note',
 				pass: pass.id,
-				text: `${product.name} brings ${say(total)} P2O5 in all. ${say(available)} of it is available now.${acid ? ' On ground below pH ${acidBelowPh} the rest follows: estates count the total there.' : ''}`,
+				text: `${product.name} brings ${say(total)} P2O5 in all. ${say(available)} of it is available now.${acid ? ` On ground below pH ${acidBelowPh} the rest follows: estates count the total there.` : ''}`,
 				basis,
 				remedies: []
 			}

@@ -29,6 +29,7 @@ import { weatherFor } from '../../field/weather-for';
 import { movedAlong } from '../../field/season/moved-along';
 import { afterTest } from '../../field/season/after-test';
 import { choiceLabel } from '../../field/choice-label';
+import { settledChoices, settledSecondCrop } from '../../field/settle';
 import { yearOf } from '../../field/year-of';
 import { bookCropTest, listCropTests, removeCropTest, type CropTest } from '../../stores/tests/crop-tests';
 import {
@@ -171,7 +172,8 @@ export const yearOperations = [
 			const { book, library } = call.desk;
 			const row = goalAt(call);
 			if (secondCrop) checkSecondCrop(secondCrop, row, plantingDateOf(row, library), library);
-			setSecondCrop(book, row, secondCrop);
+			const of = call.desk.fieldYear(call.params);
+			setSecondCrop(book, row, secondCrop && settledSecondCrop(call.desk, of, row, secondCrop));
 		}
 	}),
 	operation('PUT /api/fields/{field}/{year}/nitrogen', {
@@ -186,7 +188,7 @@ export const yearOperations = [
 		example: { choices: [{ nutrient: 'S', ownRate: 15, reason: 'Sandy knob, pale wheat last year' }] },
 		run: (call, { choices, nitrogen, confirmSimulated }) => {
 			const { goal, answer } = adviceAt(call);
-			for (const { nutrient, method, bothYears } of choices) {
+			for (const { nutrient, method } of choices) {
 				if (method === undefined) continue;
 				const rate = answer.rates.find((candidate) => candidate.method === method && candidate.nutrient === nutrient);
 				if (rate?.simulated && !confirmSimulated) {
@@ -199,11 +201,9 @@ export const yearOperations = [
 						`${method} gives one application, not the nitrogen of the season. Take it into the season instead.`
 					);
 				}
-				// A curve may give no rate at the objective of before, and one at the objective that goes with this choice.
-				const given = bothYears ? rate?.bothYears?.applies : rate?.applies || nitrogen !== undefined;
-				if (!given) throw new ActionError(`${method} gives no rate for ${nutrient} here.`);
 			}
-			const settled = choices as Choice[];
+			const terms = nitrogen ? { ...goal, nitrogen: JSON.stringify(nitrogen) } : goal;
+			const settled = settledChoices(call.desk, call.desk.fieldYear(call.params), terms, choices as Choice[]);
 			choose(call.desk.book, goal, settled, choiceLabel(settled, answer.rates, nitrogen), nitrogen);
 		}
 	}),

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { Choice } from '../../../../core/rates/choose';
+import { withSeen, type Choice } from '../../../../core/rates/choose';
 import { programmeAfter, type ProgrammeChange } from '../../../../core/season/propose/programme-after';
 import type { Rate } from '../../../../core/schema-types';
 import { formatQuantity } from '../../../../core/units/display';
@@ -45,9 +45,13 @@ export function afterTest(
 	const records = recordsOf(db, fieldYear.field, advice.goal, fieldYear.samples, fieldYear.prices, listCurves(db));
 	const choices: Choice[] = rate.stands === 'from now on' ? [{ nutrient: 'N', method: rate.method }] : [];
 	const others = records.choices.filter(({ nutrient }) => !choices.some((choice) => choice.nutrient === nutrient));
-	const { context } = adviceFrom(library, { ...records, choices: [...others, ...choices] }, today);
+	const { context, chosen } = adviceFrom(library, { ...records, choices: [...others, ...choices] }, today);
 	const why = whyText(rate, test, advice, units);
-	return { choices, change: programmeAfter(context, records.passes, testedOn, `${why}.`), why };
+	return {
+		choices: withSeen(choices, chosen),
+		change: programmeAfter(context, records.passes, testedOn, `${why}.`),
+		why
+	};
 }
 
 /** The rate of the first guide that goes by a test of this kind; one that applies before one that does not. */

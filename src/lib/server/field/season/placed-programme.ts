@@ -50,5 +50,5 @@ export function placedProgramme(
 	const booked = [...context.applied, ...kept, ...programme.passes].map((plan) => ({ plan, doneOn: null }));
 	const fault = programmeFault(nitrogenProgramme(booked, context.products, context.plantingDate), p);
 	if (fault) throw new ActionError(`The factor does not hold for what can still be planned: ${fault}.`);
-	return { ...programme, choice: { nutrient: 'N', method } };
+	return { ...programme, choice: { nutrient: 'N', method, seen: chosen.N } };
 }

@@ -1,3 +1,4 @@
+import { movedText } from '../../../../core/rates/choose';
 import { quantityIn } from '../../../../core/units/amount-text';
 import { inSystem, type UnitSystem } from '../../../../core/units/rate-units';
 import { schoolName } from '../../../school-names';
@@ -17,6 +18,7 @@ const NONE = {
 	rates: [],
 	lacking: [],
 	nitrogen: undefined,
+	moved: undefined,
 	lapsed: false
 };
 
@@ -46,6 +48,7 @@ export function secondCropView({ crops }: Library, advice: Advice | undefined, u
 		after: advice.crop.name.toLowerCase(),
 		both: `${advice.crop.name} and ${name}`,
 		nitrogen: advice.secondNitrogen && { ...advice.secondNitrogen, rate: inSystem(advice.secondNitrogen.rate, units) },
+		moved: advice.secondNitrogen && movedText(advice.secondNitrogen, units),
 		/** A method was settled on that gives nothing any more. */
 		lapsed: planted.nitrogen !== undefined && advice.secondNitrogen === undefined,
 		own: rates.some(({ nutrient }) => nutrient === 'N') ? undefined : noNitrogen(crop),

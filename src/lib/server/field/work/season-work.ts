@@ -1,9 +1,10 @@
-import type { Choice, Chosen } from '../../../../core/rates/choose';
+import { withSeen, type Choice, type Chosen } from '../../../../core/rates/choose';
 import type { Followed, Pass, ProgrammeWork } from '../../../../core/schema-types';
 import { byHouse } from '../../../../core/season/house/house-schedule';
 import { houseChoices } from '../../../../core/season/house/house-choices';
 import { programmeFor, whyNotFor, type ProgrammeFacts } from '../../../../core/season/house/programme-fits';
 import { roundedPass } from '../../../../core/season/house/rounded-pass';
+import { cupLbAc } from '../../../../core/season/plan/pass/palm-cups';
 import { productOf } from '../../../../core/season/plan/plan-context';
 import { proposeYear } from '../../../../core/season/propose/propose-year';
 import { quantityIn } from '../../../../core/units/amount-text';
@@ -39,7 +40,7 @@ export function programmeWork(ground: WorkGround, field: FieldRow, { programme: 
 	const kept = own.map(({ nutrient, reason }) => `${nutrient} stays at the own rate: ${reason}`);
 	return seasonOf(ground, field, after, {
 		programme,
-		choices: fresh.filter((one) => !same(one, records.choices)),
+		choices: withSeen(fresh, after.chosen).filter((one) => !same(one, records.choices)),
 		notes: [...kept, ...notes]
 	});
 }
@@ -78,9 +79,11 @@ function seasonOf(
 	const { replaced, kept } = openPasses(advice, products);
 	const context = programme ? byHouse(advice.context, programme) : advice.context;
 	const proposed = proposeYear(context, kept);
-	const passes = programme
-		? proposed.passes.map((pass) => roundedPass(pass, programme.rounding, productOf(pass, products)))
-		: proposed.passes;
+	// Doses of palms are whole cups already.
+	const passes =
+		programme && cupLbAc(context) === undefined
+			? proposed.passes.map((pass) => roundedPass(pass, programme.rounding, productOf(pass, products)))
+			: proposed.passes;
 	// Without a schedule nothing is proposed, and what was planned by hand stays.
 	const planned = context.schedule !== undefined && !samePasses(replaced, passes);
 	const notes = [...by.notes, ...proposed.notes];

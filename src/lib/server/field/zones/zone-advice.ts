@@ -1,5 +1,5 @@
 import { advise } from '../../../../core/rates/advise';
-import { chosenRate } from '../../../../core/rates/choose';
+import { rateByNow } from '../../../../core/rates/choose';
 import { figure, notApplicable, type Answer, type Figure } from '../../../../core/figure/figure';
 import type { AdviseAnswer, RateNutrient } from '../../../../core/schema-types';
 import { flatAgainstVariable, type FlatAgainstVariable } from '../../../../core/zones/prescription/variable-rates';
@@ -42,7 +42,7 @@ export function adviseZones(
 			choices.map((choice): [RateNutrient, { rate: Answer; by: string }] => {
 				const typed = zone.facts.own?.[choice.nutrient];
 				if (typed) return [choice.nutrient, { rate: ownRate(choice.nutrient, typed, zone.name), by: typed.reason }];
-				const found = chosenRate(choice, answer.rates);
+				const found = rateByNow(choice, answer.rates);
 				if (found) return [choice.nutrient, { rate: found.rate, by: found.by }];
 				const method = answer.rates.find((rate) => rate.method === choice.method);
 				return [

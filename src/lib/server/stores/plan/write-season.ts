@@ -20,7 +20,7 @@ interface YearId {
 }
 
 export function writeChoices(writer: Writer, { id }: YearId, choices: readonly Choice[]): void {
-	for (const { nutrient, method, ownRate, reason, bothYears } of choices) {
+	for (const { nutrient, method, ownRate, reason, bothYears, seen } of choices) {
 		writer.put('choice', {
 			id: `${id}:${nutrient}`,
 			field_year_id: id,
@@ -28,7 +28,8 @@ export function writeChoices(writer: Writer, { id }: YearId, choices: readonly C
 			method: method ?? null,
 			own_rate: ownRate ?? null,
 			reason: reason ?? null,
-			both_years: bothYears ? 1 : 0
+			both_years: bothYears ? 1 : 0,
+			seen: seen ?? null
 		});
 	}
 }

@@ -12,6 +12,7 @@
 	import { keptNumber, typedAmount } from '$lib/ui/forms/typed-amount';
 	import SecondNitrogenFields from './SecondNitrogenFields.svelte';
 	import { methodOf, secondNitrogen } from './second-nitrogen';
+	import Severity from '$lib/ui/figure/Severity.svelte';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 
@@ -79,6 +80,10 @@
 							? 'A proposal plans its passes too.'
 							: 'Its passes can be planned once the day of planting is known.'}
 					</p>
+					{#if second.moved}<p class="small">
+							<Severity severity="mind" />
+							{second.moved} Save it again to take that.
+						</p>{/if}
 				{:else if second.lapsed}
 					<p class="problem" role="alert">
 						The approach chosen for its nitrogen gives no rate any more: choose another.

@@ -34,6 +34,21 @@
 
 	const address = $derived({ field: data.goalPage.fieldId, year: data.goalPage.year });
 
+	/** Chosen rates whose approach gives another one now. */
+	const moved = $derived(data.rows.filter((row) => row.moved && row.choice?.method));
+
+	async function takeAll(): Promise<void> {
+		const simulated = moved.some(({ opinions, choice }) =>
+			opinions.some((one) => one.method === choice?.method && one.simulated)
+		);
+		problem = await save('POST /api/fields/{field}/{year}/choices', address, {
+			choices: moved.flatMap(({ nutrient, choice }) =>
+				choice?.method ? [{ nutrient, method: choice.method, ...(choice.bothYears ? { bothYears: true } : {}) }] : []
+			),
+			...(simulated ? { confirmSimulated: true } : {})
+		});
+	}
+
 	async function chooseGuide(guide: string): Promise<void> {
 		const choices = data.rows.flatMap(({ nutrient, opinions }) => {
 			const own = opinions.find((opinion) => opinion.guide === guide && opinion.answer.applies && !opinion.simulated);
@@ -70,6 +85,12 @@
 			</p>
 		{/if}
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+		{#if moved.length > 1}
+			<p class="small how">
+				{moved.length} chosen rates were chosen on other inputs.
+				<button type="button" class="plain" onclick={() => void takeAll()}>Take what their approaches give now</button>
+			</p>
+		{/if}
 		{#if data.goalPage.perennial}<BlockYearForm year={data.goalPage.perennial} {address} />{/if}
 		{#each shown as row (row.nutrient)}
 			{@const outlook = data.outlooks.find(({ nutrient }) => nutrient === row.nutrient)}
