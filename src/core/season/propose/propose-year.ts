@@ -1,4 +1,5 @@
 import type { Pass } from '../../schema-types';
+import { inCups } from '../plan/pass/palm-cups';
 import type { PlanContext } from '../plan/plan-context';
 import { byCropOfYear, secondContext } from '../schedule/second-crop';
 import { dateOf } from '../schedule/step-date';
@@ -16,7 +17,8 @@ import { usualPlantingDate } from '../schedule/usual-planting';
  * @param kept passes that stay in the plan beside it, such as manure; what they bring is taken off
  */
 export function proposeYear(context: PlanContext, kept: readonly Pass[] = []): Programme {
-	return settleProgramme(byTheSchedules(context, kept), context, [...context.applied, ...kept]);
+	const { passes, notes } = settleProgramme(byTheSchedules(context, kept), context, [...context.applied, ...kept]);
+	return { passes: inCups(passes, context), notes };
 }
 
 function byTheSchedules(context: PlanContext, kept: readonly Pass[]): Programme {

@@ -85,6 +85,15 @@ const CASES: RuleCase[] = [
 		change: { cropId: 'oil-palm' }
 	},
 	{
+		rule: 'palm-cups',
+		name: 'a dose between two cups: 0.9 kg to a palm, where 60 palms stand on an acre',
+		fires: { ...nitrogen('ammonium-sulfate', 40, {}), rate: (0.9 / 0.45359237) * 60 },
+		severity: 'mind',
+		says: '0.90 kg to a palm',
+		nearMiss: { ...nitrogen('ammonium-sulfate', 40, {}), rate: (1 / 0.45359237) * 60 },
+		change: { cropId: 'oil-palm', plantsPerAc: 60 }
+	},
+	{
 		rule: 'open-canopy',
 		name: 'nitrogen by machine on palms in their sixth year',
 		fires: nitrogen('ammonium-sulfate', 40, { date: '2027-05-15', machine: 'Spreader' }),
