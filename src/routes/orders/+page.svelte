@@ -29,6 +29,7 @@
 	const unit = (us: string) => unitInSystem(us, data.units);
 	const whole = (value: number, us: string) => formatNumber(Math.round(valueInSystem(value, us, data.units)), unit(us));
 	const total = $derived([...data.lines, ...data.additives].reduce((sum, { cost = 0 }) => sum + cost, 0));
+	const priced = $derived([...data.lines, ...data.additives].some(({ cost }) => cost !== undefined));
 	const unpriced = $derived(
 		[...data.lines, ...data.additives].filter(({ cost }) => cost === undefined).map(({ name }) => name)
 	);
@@ -134,8 +135,9 @@
 						: `: ${formatQuantity(cost, '$')}`}</span
 				>
 			{/each}
-			<strong>All together {formatQuantity(total, '$')}</strong>
-			{#if unpriced.length > 0}<span class="small soft">without {unpriced.join(', ')}: no price</span>{/if}
+			{#if priced}<strong>All together {formatQuantity(total, '$')}</strong>
+				{#if unpriced.length > 0}<span class="small soft">without {unpriced.join(', ')}: no price</span>{/if}
+			{:else}<span>No prices yet. <a href="/prices">Enter them under Prices</a> to see the cost.</span>{/if}
 		</p>
 		<p class="row">
 			<a href={`/orders/print?year=${data.year}`} download>The order by grower (PDF)</a>

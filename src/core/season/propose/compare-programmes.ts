@@ -1,13 +1,13 @@
-import { figure, type Answer } from '../../figure/figure';
+import type { Answer, Figure } from '../../figure/figure';
 import type { Pass, Product, SeasonRequest } from '../../schema-types';
 import type { Alternative } from './alternatives';
 import { checkSeason } from '../checks/check-season';
 import { modelledCapacityCheck } from '../checks/ground/modelled-capacity';
-import { passCost, planCost, type PriceOf } from '../plan/pass/pass-cost';
+import { costParts } from '../plan/pass/cost-parts';
+import type { PriceOf } from '../plan/pass/pass-cost';
 import { passNutrient } from '../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../plan/plan-context';
 import { runSeason, type RunAnswer, type SeasonKnowledge } from '../model/run-season';
-import { tripsCost } from '../plan/pass/trip-cost';
 import { tripCount } from '../plan/trips';
 
 /** A programme in one season, beside others with the same nitrogen. */
@@ -16,8 +16,12 @@ export interface ComparedProgramme {
 	passes: Pass[];
 	/** Trips that bring nitrogen. */
 	trips: number;
-	/** Products and trips, $/ac. */
+	/** Products and trips of the whole plan, $/ac. */
 	cost: Answer;
+	/** The nitrogen in its products, $/ac: what they bring besides is taken off. */
+	nitrogen: Figure | undefined;
+	/** All its trips, $/ac. */
+	tripsCost: Figure;
 	balance: RunAnswer['balance'];
 	stops: number;
 	minds: number;
@@ -34,12 +38,15 @@ export function compareProgrammes(
 	return alternatives.map(({ name, passes }) => {
 		const nitrogen = nitrogenPasses(passes, context.products);
 		const run = runSeason({ ...request, passes: [...passes] }, knowledge);
+		const { total, nutrients, trips } = costParts(passes, (pass) => productOf(pass, context.products), priceOf);
 		const checks = [...checkSeason(passes, context), ...modelledCapacityCheck(run, context)];
 		return {
 			name,
 			passes,
 			trips: tripCount(nitrogen),
-			cost: nitrogenCost(nitrogen, context.products, priceOf),
+			cost: total,
+			nitrogen: nutrients.find(({ nutrient }) => nutrient === 'N')?.cost,
+			tripsCost: trips,
 			balance: run.balance,
 			stops: checks.filter(({ severity }) => severity === 'stop').length,
 			minds: checks.filter(({ severity }) => severity === 'mind').length
@@ -50,19 +57,4 @@ export function compareProgrammes(
 /** The passes that bring nitrogen. */
 export function nitrogenPasses(passes: readonly Pass[], products: readonly Product[]): Pass[] {
 	return passes.filter((pass) => passNutrient(pass, productOf(pass, products), 'N') > 0);
-}
-
-/** What some passes cost with their trips, $/ac; does not apply while the price of a product is missing. */
-export function nitrogenCost(passes: readonly Pass[], products: readonly Product[], priceOf: PriceOf): Answer {
-	const bought = planCost(passes.map((pass) => passCost(pass, productOf(pass, products), priceOf)));
-	if (!bought.applies) return bought;
-	const trips = tripsCost(passes, (pass) => productOf(pass, products), priceOf);
-	return figure({
-		label: 'products and trips',
-		value: bought.value + trips.value,
-		unit: '$/ac',
-		formula: 'products + trips',
-		inputs: [bought, trips],
-		basis: 'adviser'
-	});
 }

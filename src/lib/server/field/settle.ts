@@ -1,4 +1,4 @@
-import { withSeen, type Choice } from '../../../core/rates/choose';
+import { rateByNow, withSeen, type Choice } from '../../../core/rates/choose';
 import type { SecondCrop } from '../../../core/schema-types';
 import { ActionError } from '../book/action-error';
 import type { Desk } from '../desk';
@@ -33,6 +33,14 @@ export function settledSecondCrop(desk: Desk, of: FieldYear, goal: FieldYearRow,
 	const unseen = { ...second, nitrogen: { method } };
 	const rate = adviceIf(desk, of, { ...goal, second_crop: JSON.stringify(unseen) }, []).secondNitrogen?.rate.value;
 	return rate === undefined ? unseen : { ...second, nitrogen: { method, seenRate: rate } };
+}
+
+/** The nitrogen that the chosen approach gives for another yield goal, of an own rate the highest approach; lb/ac. */
+export function nitrogenAtGoal(desk: Desk, of: FieldYear, goal: FieldYearRow, yieldGoal: number): number | undefined {
+	const { choices, answer, context } = adviceIf(desk, of, { ...goal, yield_goal: yieldGoal }, []);
+	const choice = choices.find(({ nutrient }) => nutrient === 'N');
+	if (choice?.method === undefined) return context.choiceFacts.N?.highest?.pounds;
+	return rateByNow(choice, answer.rates)?.rate.value;
 }
 
 /** What would follow for a field-year from another goal and other choices. */

@@ -7,12 +7,14 @@ import { BALANCED, removalOf } from '../../../core/season/plan/balance/nutrient-
 import { passCost, planCost } from '../../../core/season/plan/pass/pass-cost';
 import { passNutrient } from '../../../core/season/plan/pass/pass-nutrients';
 import { productOf } from '../../../core/season/plan/plan-context';
-import type { Pass } from '../../../core/schema-types';
+import { onTheirDays } from '../../../core/season/applied/what-happened';
+import { costParts } from '../../../core/season/plan/pass/cost-parts';
+import type { Pass, Product } from '../../../core/schema-types';
 import type { Advice } from '../field/field-year';
 import type { PriceList } from '../stores/prices';
 import { productNeeds } from '../../../core/supply/product-needs';
 import { sourceAdvice } from '../../../core/supply/source-advice';
-import { inSystem } from '../../../core/units/rate-units';
+import { inSystem, type UnitSystem } from '../../../core/units/rate-units';
 import { hasTrait } from '../../../core/season/plan/crop-traits';
 import type { Desk, FieldAddress } from '../desk';
 
@@ -61,11 +63,26 @@ export function supplyPage(desk: Desk, address: FieldAddress) {
 		palms: advice !== undefined && hasTrait(advice.crop, 'palm'),
 		fieldId: field.id,
 		year,
-		cost: advice && inSystem(advice.cost, field.units),
+		costs: advice && costsOf(advice, desk.library.products, prices, field.units),
 		needs: productNeeds(open, products, field.area_ac ?? undefined).map(({ product, ...need }) => ({
 			name: product.name,
 			...need
 		}))
+	};
+}
+
+/** What the whole plan costs by nutrient, for its products and for its trips. */
+function costsOf({ passes }: Advice, products: readonly Product[], prices: PriceList, units: UnitSystem) {
+	const parts = costParts(
+		onTheirDays(passes),
+		(pass) => productOf(pass, products),
+		(item) => prices.get(item)
+	);
+	return {
+		nutrients: parts.nutrients.map(({ nutrient, cost }) => ({ nutrient, cost: inSystem(cost, units) })),
+		products: inSystem(parts.products, units),
+		trips: inSystem(parts.trips, units),
+		total: inSystem(parts.total, units)
 	};
 }
 

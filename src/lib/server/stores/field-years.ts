@@ -128,7 +128,11 @@ export function cutCrop(
 ): void {
 	act(db, { label, fieldYear }, (writer) => {
 		writer.update('field_year', fieldYear.id, { yield_goal: yieldGoal });
-		for (const pass of passes) writer.update('pass', pass.id, { plan: planText(pass) });
+		for (const pass of passes) {
+			// Nothing of it is wanted any more.
+			if (pass.rate === 0) writer.remove('pass', pass.id);
+			else writer.update('pass', pass.id, { plan: planText(pass) });
+		}
 		if (choice) writeChoices(writer, fieldYear, [choice]);
 	});
 }

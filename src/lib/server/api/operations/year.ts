@@ -29,7 +29,7 @@ import { weatherFor } from '../../field/weather-for';
 import { movedAlong } from '../../field/season/moved-along';
 import { afterTest } from '../../field/season/after-test';
 import { choiceLabel } from '../../field/choice-label';
-import { settledChoices, settledSecondCrop } from '../../field/settle';
+import { nitrogenAtGoal, settledChoices, settledSecondCrop } from '../../field/settle';
 import { yearOf } from '../../field/year-of';
 import { bookCropTest, listCropTests, removeCropTest, type CropTest } from '../../stores/tests/crop-tests';
 import {
@@ -111,7 +111,10 @@ export const yearOperations = [
 		example: { date: '2027-05-03', lostPercent: 50 },
 		run: (call, loss) => {
 			const { goal, passes, chosen } = adviceAt(call);
-			cutCrop(call.desk.book, goal, afterLoss(loss, goal.yield_goal, passes, call.desk.library.products, chosen));
+			const { book, library } = call.desk;
+			const left = goal.yield_goal * (1 - loss.lostPercent / 100);
+			const guideN = nitrogenAtGoal(call.desk, call.desk.fieldYear(call.params), goal, left);
+			cutCrop(book, goal, afterLoss(loss, goal.yield_goal, passes, library.products, chosen, guideN));
 		}
 	}),
 	operation('PUT /api/fields/{field}/{year}/harvest', {

@@ -52,13 +52,17 @@ it('a loss halves goal and later nitrogen, leaves other passes, and settles on w
 	];
 	const rate = figure({ label: 'N', value: 96, unit: 'lb/ac', basis: 'adviser' });
 	const chosen = [{ nutrient: 'N', rate, by: 'own', why: '' }] as unknown as Chosen[];
-	const left = afterLoss({ date: '2027-04-10', lostPercent: 50 }, 10_000, passes, library.products, chosen);
+	const left = afterLoss({ date: '2027-04-10', lostPercent: 50 }, 10_000, passes, library.products, chosen, undefined);
 	expect(left.yieldGoal).toBe(5000);
 	expect(left.passes.map(({ id, rate: pounds }) => [id, pounds])).toEqual([['after', 50]]);
 	// 32 % of 100, 50 and 100 lb.
 	expect(left.choice?.ownRate).toBeCloseTo(80, 9);
 	expect(left.choice?.reason).toBe('Lost 50 % of the crop on 10 Apr 2027; before it 96 lb/ac.');
 	expect(
-		afterLoss({ date: '2027-12-01', lostPercent: 50 }, 10_000, passes, library.products, chosen).choice
+		afterLoss({ date: '2027-12-01', lostPercent: 50 }, 10_000, passes, library.products, chosen, undefined).choice
 	).toBeUndefined();
+	// 64 lb lie there or come before the loss: the guide's 70 for the half crop leaves 6 of the 32 lb to come.
+	const guided = afterLoss({ date: '2027-04-10', lostPercent: 50 }, 10_000, passes, library.products, chosen, 70);
+	expect(guided.passes[0]!.rate).toBeCloseTo((6 / 32) * 100, 9);
+	expect(guided.choice?.ownRate).toBeCloseTo(70, 9);
 });

@@ -3,7 +3,9 @@ import { tripCount } from '../../../../core/season/plan/trips';
 import { valueIfKnown } from '../../../../core/figure/figure';
 import type { DecisionPlan, Pass } from '../../../../core/schema-types';
 import { alternativesTo, type Alternative } from '../../../../core/season/propose/alternatives';
-import { nitrogenCost, nitrogenPasses } from '../../../../core/season/propose/compare-programmes';
+import { costParts } from '../../../../core/season/plan/pass/cost-parts';
+import { productOf } from '../../../../core/season/plan/plan-context';
+import { nitrogenPasses } from '../../../../core/season/propose/compare-programmes';
 import type { StressSetup } from '../../../../workers/stress-messages';
 import type { Desk } from '../../desk';
 import { listDecisions, listKeptPlans } from '../../stores/plan/decisions';
@@ -22,7 +24,13 @@ export function stressSetup({ book, library, today }: Desk, { field }: FieldYear
 	const { station } = advice.context;
 	const twin = inhibitorTwin(request.passes, advice.context);
 	const costOf = (passes: readonly Pass[]) =>
-		valueIfKnown(nitrogenCost(nitrogenPasses(passes, products), products, (item) => prices.get(item)));
+		valueIfKnown(
+			costParts(
+				nitrogenPasses(passes, products),
+				(pass) => productOf(pass, products),
+				(item) => prices.get(item)
+			).total
+		);
 	const [plan, ...others] = alternativesTo(request.passes, advice.context);
 	const tried: Tried[] = [
 		{ ...plan!, decisions },

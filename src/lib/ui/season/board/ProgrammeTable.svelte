@@ -8,8 +8,10 @@
 	import Severity from '../../figure/Severity.svelte';
 	import { modelled } from './modelled';
 
-	interface Programme extends Omit<ComparedProgramme, 'cost'> {
+	interface Programme extends Omit<ComparedProgramme, 'cost' | 'nitrogen' | 'tripsCost'> {
 		cost: Answer;
+		nitrogen: Answer | undefined;
+		tripsCost: Answer;
 	}
 	interface Props {
 		programmes: readonly Programme[];
@@ -17,6 +19,7 @@
 		kind: string;
 		take: (programme: Programme) => void;
 	}
+	const valueOf = (answer: Answer | undefined) => (answer?.applies ? answer.value : undefined);
 	const { programmes, unit, kind, take }: Props = $props();
 </script>
 
@@ -31,9 +34,12 @@
 {#snippet residualCell({ name, balance }: Programme)}
 	{@render amount(`${name}, left at harvest`, balance.leftInGround)}
 {/snippet}
-{#snippet costCell({ cost }: Programme)}
-	{#if cost.applies}<Quantity answer={cost} />{:else}<span class="soft small">no price</span>{/if}
+{#snippet priced(answer: Answer | undefined)}
+	{#if answer?.applies}<Quantity {answer} bare />{:else}<span class="soft small">no price</span>{/if}
 {/snippet}
+{#snippet nitrogenCell({ nitrogen }: Programme)}{@render priced(nitrogen)}{/snippet}
+{#snippet tripsCell({ tripsCost }: Programme)}{@render priced(tripsCost)}{/snippet}
+{#snippet costCell({ cost }: Programme)}{@render priced(cost)}{/snippet}
 {#snippet checksCell({ stops, minds }: Programme)}
 	<span class="checks">
 		{#if stops > 0}{stops} <Severity severity="stop" />{/if}
@@ -66,7 +72,9 @@
 			{ name: 'Denitrified', of: ({ balance }) => balance.denitrified, cell: denitrifiedCell, number: true },
 			{ name: 'Leached', of: ({ balance }) => balance.leached, cell: leachedCell, number: true },
 			{ name: 'Residual N', of: ({ balance }) => balance.leftInGround, cell: residualCell, number: true },
-			{ name: 'Cost of N', of: ({ cost }) => (cost.applies ? cost.value : undefined), cell: costCell, number: true },
+			{ name: 'N, $/ac', of: ({ nitrogen }) => valueOf(nitrogen), cell: nitrogenCell, number: true },
+			{ name: 'Trips, $/ac', of: ({ tripsCost }) => valueOf(tripsCost), cell: tripsCell, number: true },
+			{ name: 'Whole plan, $/ac', of: ({ cost }) => valueOf(cost), cell: costCell, number: true },
 			{ name: 'Checks', of: ({ stops, minds }) => 1000 * stops + minds, cell: checksCell },
 			{ name: '', cell: takeCell }
 		]}

@@ -55,7 +55,9 @@
 		season && year
 			? programmesBeside(season.ground, year, kept, (item) => season.prices.get(item)).map((one) => ({
 					...one,
-					cost: inSystem(one.cost, data.units)
+					cost: inSystem(one.cost, data.units),
+					nitrogen: one.nitrogen && inSystem(one.nitrogen, data.units),
+					tripsCost: inSystem(one.tripsCost, data.units)
 				}))
 			: []
 	);

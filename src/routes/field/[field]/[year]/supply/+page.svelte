@@ -89,11 +89,18 @@
 				/>
 			</div>
 			{#if loadProblem}<p class="problem" role="alert">{loadProblem}</p>{/if}
-			{#if data.cost}
+			{#if data.costs}
+				{@const { nutrients, products, trips, total } = data.costs}
 				<p class="cost">
-					{#if data.cost.applies}Products of the whole plan: <strong><Quantity answer={data.cost} /></strong>{:else}The
-						cost is not known, because
-						{data.cost.reason}. {data.cost.remedy}{/if}
+					{#if total.applies}Whole plan: <strong><Quantity answer={total} /></strong>. Products <Quantity
+							answer={products}
+						/>, trips <Quantity answer={trips} />.{:else}The cost is not known, because {total.reason}. {total.remedy}{/if}
+					{#if nutrients.length > 0}
+						<span class="soft">
+							By nutrient: {#each nutrients as { nutrient, cost }, at (nutrient)}{at > 0 ? ', ' : ''}{nutrient}
+								<Quantity answer={cost} />{/each}.
+						</span>
+					{/if}
 				</p>
 			{/if}
 		{/if}
