@@ -14,6 +14,7 @@ declare module 'jstat' {
 		/** Of a sample where the flag is set. */
 		variance(x: number[], sample: boolean): number;
 		mean(x: number[]): number;
+		median(x: number[]): number;
 		/** The regularised incomplete beta function. */
 		ibeta(x: number, a: number, b: number): number;
 		/** R's quantile types by alphap and betap; 1, 1 is type 7. */

@@ -106,6 +106,19 @@ describe('oats in a split plot', () => {
 	});
 });
 
+describe('differences in a split plot', () => {
+	it('of two means of oats: 9.715 across varieties and 7.683 within one, as the classical analysis prints them', () => {
+		// Yates 1937, standard errors of differences 4.436, 7.079, 9.715 and, of the same variety, 7.683; from memory. t of 45 and 10 df.
+		const oats = answerTrial({ design: 'split-plot', factors: ['N', 'V'], wholePlot: 'V', observations: R.oatsRows });
+		const both = oats.comparisons.find(({ of }) => of === 'N:V')!;
+		near(both.lsdWithin! / 2.0141, 7.683, 1e-3);
+		const t = (601.3306 * 2.2281 + 3 * 177.0833 * 2.0141) / (601.3306 + 3 * 177.0833);
+		near(both.lsdAcross! / t, 9.715, 1e-3);
+		expect(both.lsd).toBeNull();
+		near(oats.comparisons.find(({ of }) => of === 'N')!.lsd! / 2.0141, 4.436, 1e-3);
+	});
+});
+
 describe('one variety in blocks', () => {
 	const victory = answerTrial({ design: 'blocks', factors: ['N'], observations: R.victoryRows });
 	it('F 16.65, LSD 15.7057, HSD 21.2372, CV 13.073 %', () => {

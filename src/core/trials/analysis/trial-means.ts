@@ -22,6 +22,8 @@ interface FamilyOf {
 	error: ErrorTerm | undefined;
 	/** Standard error of a mean of so many plots, where it does not follow from the error. */
 	standardError?: (plots: number) => number | null;
+	/** Least differences of a split plot, from so many plots of a mean. */
+	differences?: (plots: number) => Pick<TrialComparison, 'lsdWithin' | 'lsdAcross'>;
 }
 
 /**
@@ -32,7 +34,7 @@ interface FamilyOf {
 export function meanFamily(
 	model: LinearModel,
 	{ cells, levels }: ReadTrial,
-	{ factors, terms, error, standardError }: FamilyOf,
+	{ factors, terms, error, standardError, differences }: FamilyOf,
 	level: number
 ): MeanFamily {
 	const inside = terms.filter(
@@ -76,8 +78,30 @@ export function meanFamily(
 		comparison: {
 			of: factors.join(':'),
 			lsd: usable ? tAt(level, error.df) * Math.sqrt((2 * error.ms) / evenWorth) : null,
-			hsd: usable ? range * Math.sqrt(error.ms / evenWorth) : null
+			hsd: usable ? range * Math.sqrt(error.ms / evenWorth) : null,
+			...differences?.(evenWorth)
 		}
+	};
+}
+
+/**
+ * Least significant differences of two combinations of a split plot: t x sqrt(2 MSb / r) within a whole plot's level, and across levels
+ * t' x sqrt(2 (MSa + (k - 1) MSb) / (k r)), t' weighted between the two t (Cochran and Cox, Experimental Designs 1957; from memory).
+ * @param lower subplots of a whole plot, k
+ * @param plots of a combination, r
+ */
+function splitDifferences(
+	whole: ErrorTerm,
+	sub: ErrorTerm,
+	lower: number,
+	plots: number,
+	level: number
+): Pick<TrialComparison, 'lsdWithin' | 'lsdAcross'> {
+	const both = whole.ms + (lower - 1) * sub.ms;
+	const t = (whole.ms * tAt(level, whole.df) + (lower - 1) * sub.ms * tAt(level, sub.df)) / both;
+	return {
+		lsdWithin: tAt(level, sub.df) * Math.sqrt((2 * sub.ms) / plots),
+		lsdAcross: t * Math.sqrt((2 * both) / (lower * plots))
 	};
 }
 
@@ -109,7 +133,9 @@ export function meanFamilies(
 				error: undefined,
 				// What whole plots and what subplots differ by, both: (MSa + (k - 1) MSb) / (k r).
 				standardError: (plots: number) =>
-					wholeError.df > 0 ? Math.sqrt((wholeError.ms + (lower - 1) * error.ms) / (lower * plots)) : null
+					wholeError.df > 0 ? Math.sqrt((wholeError.ms + (lower - 1) * error.ms) / (lower * plots)) : null,
+				differences: (plots: number) =>
+					wholeError.df > 0 && error.df > 0 ? splitDifferences(wholeError, error, lower, plots, level) : {}
 			}
 		: { error };
 	return [...singles, meanFamily(model, trial, { factors, terms: told, ...combined }, level)];

@@ -31,6 +31,14 @@ it('in metres for those who measure in metres, also where a plan is stopped', ()
 	};
 	expect(stopped()).toMatch(/^must be at least the header’s 27\.4 m; at 18\.3 m a pass/);
 });
+it('what is left for the combine: one pass that fills a plot, and a plot of little more than its ends', () => {
+	expect(said({ headerFt: 60 })[0]).toContain('Plots of 120 ft give two');
+	expect(said({ headerFt: 30 })).toEqual([]);
+	const short = { ...RATES, lengthFt: 300 };
+	expect(designCautions(short, layOut(short, QUARTER), NOTHING)[0]).toMatch(/^180 ft of a plot/);
+	const enough = { ...RATES, lengthFt: 330 };
+	expect(designCautions(enough, layOut(enough, QUARTER), NOTHING)).toEqual([]);
+});
 it('no zero rate, no plenty rate, one beyond all that is advised', () => {
 	const factor = { ...RATES.factors[0]!, levels: ['60', '120', '180'] };
 	expect(said({ factors: [factor] })).toEqual([expect.stringMatching(/^No plot goes without N rate/)]);

@@ -6,6 +6,8 @@ import { formatNumber } from '../../units/display';
 import { lengthText } from '../../units/length-text';
 import type { UnitSystem } from '../../units/rate-units';
 import { cutByField } from '../../zones/shapes/cut-by-field';
+import { plotFrame } from '../plots/plot-frame';
+import { USUAL_END_FT } from '../plots/yield-of-plots';
 import { USUAL_CV } from '../analysis/usual-values';
 import { MOST_REPLICATES, replicatesNeeded, seenDifference } from './replicates';
 import { inUnitOf } from './level-units';
@@ -13,6 +15,8 @@ import { rateFactor, treatmentNames } from './treatments';
 
 /** A width in whole passes up to this share of a pass: what rounding of feet makes. */
 const WHOLE = 0.01;
+/** Length that a yield monitor needs to settle and to tell a mean; common practice. */
+const LEAST_HARVEST_FT = 200;
 /** Ground that two shapes share below this share of a plot is a common edge. */
 const EDGE = 0.02;
 
@@ -52,6 +56,7 @@ export interface TrialGround {
 export function designCautions(plan: TrialPlan, plots: readonly TrialPlot[], ground: TrialGround): string[] {
 	return [
 		...widthCautions(plan, ground.units),
+		...harvestCautions(plan, plots, ground.units),
 		...rateCautions(plan, ground.advised),
 		...(plan.blocks === 1
 			? ['Nothing is repeated: the trial can show, and cannot prove. No verdict will be given.']
@@ -76,6 +81,24 @@ function widthCautions({ widthFt, passFt, headerFt }: TrialPlan, units: UnitSyst
 			: [
 					`${length(widthFt)} is no whole number of the header’s ${length(headerFt)}: harvest whole passes from the middle of each plot.`
 				])
+	];
+}
+
+/** What is left of a plot for the combine, once its edges and ends are left out. */
+function harvestCautions({ widthFt, headerFt }: TrialPlan, plots: readonly TrialPlot[], units: UnitSystem): string[] {
+	const length = (feet: number) => lengthText(feet, units);
+	const shortest = Math.min(...plots.map((plot) => plotFrame(plot).lengthFt)) - 2 * USUAL_END_FT;
+	return [
+		...(widthFt < 2 * headerFt * (1 - WHOLE)
+			? [
+					`Only one pass of the ${length(headerFt)} header fits in a plot, and it reaches both edges. Plots of ${length(2 * headerFt)} give two.`
+				]
+			: []),
+		...(shortest < LEAST_HARVEST_FT
+			? [
+					`${length(Math.max(0, Math.round(shortest)))} of a plot's length are left without ${length(USUAL_END_FT)} at each end. Leave ${length(LEAST_HARVEST_FT)} or more for the yield monitor.`
+				]
+			: [])
 	];
 }
 

@@ -23,6 +23,9 @@ export function measureOf(id: TrialMeasure) {
 	return MEASURES.find((one) => one.id === id)!;
 }
 
+/** Whether anything is recorded on a plot but its number. */
+export const isRecorded = ({ plot: _plot, ...rest }: PlotRecord): boolean => Object.keys(rest).length > 0;
+
 /** What was measured on a plot but for some measures. */
 export function valuesWithout(
 	values: PlotRecord['values'],

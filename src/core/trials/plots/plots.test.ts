@@ -1,25 +1,90 @@
 import { describe, expect, it } from 'vitest';
-import { areaM2 } from '../../ground/shapes/geodesic-area';
 import { insideTest } from '../../ground/shapes/inside';
 import { boundsOf } from '../../ground/shapes/shape';
 import type { PlacedPoint } from '../../schema-types';
 import { layOut } from '../design/lay-out';
 import { rateOf } from '../design/treatments';
 import { QUARTER, RATES } from '../trial.test-help';
-import { innerPlot } from './inner-plot';
+import { plotFrame } from './plot-frame';
 import { recordsAsCsv, recordsFromCsv } from './records-csv';
 import { atStandardMoisture } from './standard-moisture';
 import { yieldOfPlots } from './yield-of-plots';
 
 const plots = layOut(RATES, QUARTER);
-const PER_ACRE = 4046.8564224;
 
-it('a plot without 15 ft at each side and 50 at each end is 30 by 500 ft', () => {
+it('a plot of 60 by 600 ft has its corners where its frame says, whatever its heading', () => {
 	for (const plot of layOut({ ...RATES, headingDegrees: 33 }, QUARTER)) {
-		expect(areaM2(innerPlot(plot, 15, 50)!) / PER_ACRE).toBeCloseTo((30 * 500) / 43560, 3);
+		const { widthFt, lengthFt, at } = plotFrame(plot);
+		expect([widthFt, lengthFt]).toEqual([expect.closeTo(60, 1), expect.closeTo(600, 0)]);
+		const [, across, far, along] = (plot.shape as unknown as { coordinates: [number, number][][] }).coordinates[0]!;
+		expect(at(across!).across).toBeCloseTo(widthFt, 1);
+		expect(at(along!).along).toBeCloseTo(lengthFt, 1);
+		expect(at(far!).across).toBeCloseTo(widthFt, 0);
 	}
-	expect(innerPlot(plots[0]!, 30, 50)).toBeUndefined();
-	expect(innerPlot(plots[0]!, 15, 300)).toBeUndefined();
+});
+
+describe('a layer driven by the combine: two passes of 30 ft in each plot of 60', () => {
+	/** Along each pass a point every 6 ft, a foot or two off the line; what is at fault is put in by hand. */
+	const driven = (fault: (at: { plot: number; pass: number; point: number }) => number | undefined = () => undefined) =>
+		plots.flatMap((plot) => {
+			const [west, south, east, north] = boundsOf([plot.shape])!;
+			return [0.25, 0.75].flatMap((middle, pass) =>
+				Array.from({ length: 100 }, (_, point): PlacedPoint => {
+					const across = middle + (1.5 / 60) * Math.sin(2.1 * point + pass);
+					const value = fault({ plot: plot.plot, pass, point }) ?? 170 + (plot.plot % 7) + 4 * Math.sin(7.7 * point);
+					return [west + across * (east - west), south + ((point + 0.5) / 100) * (north - south), value];
+				})
+			);
+		});
+	const trueOf = (plot: number) => 170 + (plot % 7);
+	it('counts whole passes, not the points that wander over a line', () => {
+		const { records, leftOut } = yieldOfPlots(RATES, plots, driven(), {}, []);
+		expect(leftOut).toEqual([]);
+		for (const { plot, values, points } of records) {
+			expect(values!.yield).toBeCloseTo(trueOf(plot), 0);
+			expect(points).toBe(160);
+		}
+	});
+	it('leaves out zeros and spikes by the median of each plot, and names them', () => {
+		const faulty = driven(({ plot, pass, point }) => {
+			if (plot !== 102 || pass !== 0) return undefined;
+			return point % 10 === 5 ? 0 : point % 10 === 6 ? 700 : undefined;
+		});
+		const { records, leftOut } = yieldOfPlots(RATES, plots, faulty, {}, []);
+		expect(records[1]!.values!.yield).toBeCloseTo(trueOf(102), 0);
+		expect(leftOut).toEqual([{ plot: 102, zeros: 8, far: 8, shortPasses: 0 }]);
+	});
+	it('takes no short pass, and none whose middle lies at the edge', () => {
+		const layer = driven(({ plot, pass }) => (plot === 101 && pass === 1 ? 999 : undefined));
+		const short = layer.filter(([, , value], at) => value !== 999 || at % 100 < 40);
+		const cut = yieldOfPlots(RATES, plots, short, {}, []);
+		expect(cut.leftOut).toEqual([{ plot: 101, zeros: 0, far: 0, shortPasses: 1 }]);
+		expect(cut.records[0]!.values!.yield).toBeCloseTo(trueOf(101), 0);
+		const [west, south, east, north] = boundsOf([plots[0]!.shape])!;
+		const astride = Array.from({ length: 100 }, (_, point): PlacedPoint => [
+			west + 0.01 * (east - west),
+			south + ((point + 0.5) / 100) * (north - south),
+			90
+		]);
+		expect(yieldOfPlots(RATES, plots, [...driven(), ...astride], {}, []).records[0]!.values!.yield).toBeCloseTo(
+			trueOf(101),
+			0
+		);
+	});
+	it('of a plot that the header just fills counts its one pass', () => {
+		const one = plots.flatMap((plot) => {
+			const [west, south, east, north] = boundsOf([plot.shape])!;
+			return Array.from({ length: 100 }, (_, point): PlacedPoint => [
+				(west + east) / 2,
+				south + ((point + 0.5) / 100) * (north - south),
+				150
+			]);
+		});
+		expect(yieldOfPlots({ headerFt: 60 }, plots, one, {}, []).missing).toEqual([]);
+	});
+	it('writes nothing of plots that it says nothing of', () => {
+		expect(yieldOfPlots(RATES, plots, [], {}, []).records).toEqual([]);
+	});
 });
 
 describe('a yield layer cut by the plots', () => {
@@ -70,7 +135,7 @@ describe('a yield layer cut by the plots', () => {
 		const dry = wet.filter(([, , value]) => value === 17);
 		const short = yieldOfPlots(RATES, plots, layer(), { moisture: dry }, []);
 		expect(short.missing).toEqual([101]);
-		expect(short.records[0]).toEqual({ plot: 101 });
+		expect(short.records[0]!.plot).toBe(102);
 	});
 });
 

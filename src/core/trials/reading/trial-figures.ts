@@ -19,7 +19,8 @@ export function trialFigures(
 	if (!residual || residual.ms === null || residual.ms <= 0) return [];
 	const error = errorFigure(residual, residual.ms);
 	return [
-		...(answer.lsd === null ? [] : [lsdFigure(answer.lsd, error, residual.df, level, yieldUnit)]),
+		...(answer.lsd === null ? [] : [lsdFigure(answer.lsd, error, residual.df, level, yieldUnit, namedIn(answer))]),
+		...splitFigures(answer, error, yieldUnit),
 		...(answer.cv === null ? [] : [cvFigure(answer.cv, error, plan)])
 	];
 }
@@ -44,10 +45,41 @@ function errorFigure({ ss, df }: AnovaRow, ms: number): Figure {
 	});
 }
 
-function lsdFigure(lsd: number, error: Figure, df: number, level: number, yieldUnit: string): Figure {
+/** What the least difference of an analysis is of: treatments, or in a split plot the levels of the first factor of the subplots. */
+function namedIn({ comparisons, lsd }: Pick<TrialAnswer, 'comparisons' | 'lsd'>): string {
+	const split = comparisons.some(({ lsdWithin }) => lsdWithin !== undefined);
+	return split ? `levels of ${comparisons.find((one) => one.lsd === lsd)!.of}` : 'treatments';
+}
+
+/** Of a split plot: by how much two combinations must differ. */
+function splitFigures({ comparisons }: TrialAnswer, error: Figure, yieldUnit: string): Figure[] {
+	const both = comparisons.find(({ lsdWithin }) => lsdWithin !== undefined);
+	if (both?.lsdWithin === undefined || both.lsdAcross === undefined) return [];
+	const citation = 'Cochran and Cox 1957, Experimental Designs, from memory';
+	const of = (where: string, value: number, formula: string) =>
+		figure({
+			label: `Least significant difference of two combinations ${where}`,
+			value,
+			unit: yieldUnit,
+			formula,
+			inputs: [error],
+			basis: 'memory',
+			citation
+		});
+	return [
+		of('in one whole plot', both.lsdWithin, 't x sqrt(2 x mean square of the subplots / plots of a combination)'),
+		of(
+			'across whole plots',
+			both.lsdAcross,
+			'weighted t x sqrt(2 x (mean square of the whole plots + (subplots - 1) x that of the subplots) / (subplots x plots))'
+		)
+	];
+}
+
+function lsdFigure(lsd: number, error: Figure, df: number, level: number, yieldUnit: string, of: string): Figure {
 	const t = tAt(level, df);
 	return figure({
-		label: 'Least significant difference of two treatments',
+		label: `Least significant difference of two ${of}`,
 		value: lsd,
 		unit: yieldUnit,
 		formula: 't x sqrt(2 x mean square of the error / plots of a treatment)',

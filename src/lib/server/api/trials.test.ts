@@ -66,7 +66,7 @@ describe('six rates in four blocks on a field of the demo', () => {
 		});
 		const { layers } = trialPage(desk(), now());
 		const layer = layers.find(({ name }) => name === 'Harvest')!.id;
-		expect(await ok('POST /api/trials/{trial}/records/layer', { layer })).toEqual({ missing: [] });
+		expect(await ok('POST /api/trials/{trial}/records/layer', { layer })).toEqual({ missing: [], leftOut: [] });
 		const shown = (await ok('GET /api/trials/{trial}')) as TrialShown;
 		for (const { levels, mean } of shown.analysis!.means) {
 			expect(Math.abs(mean / truth(Number(levels['N rate'])) - 1)).toBeLessThan(0.02);

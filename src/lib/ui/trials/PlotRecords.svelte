@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
-	import type { PlotRecord, TrialMeasure, TrialPlot } from '$core/schema-types';
+	import type { PlotRecord, TrialMeasure, TrialPlot, YieldLeftOut } from '$core/schema-types';
 	import { treatmentOf } from '$core/trials/analysis/plots';
 	import { USUAL_END_FT } from '$core/trials/plots/yield-of-plots';
 	import { lengthText } from '$core/units/length-text';
@@ -74,18 +74,36 @@
 		settle(outcome.problem ?? '', `${file.name} imported.`);
 	}
 
+	/** What the cut left out, in all and plot by plot. */
+	function leftOutText(leftOut: readonly YieldLeftOut[]): string[] {
+		const sum = (of: 'zeros' | 'far' | 'shortPasses') => leftOut.reduce((all, one) => all + one[of], 0);
+		const plotsWith = (of: 'zeros' | 'far' | 'shortPasses') =>
+			leftOut
+				.filter((one) => one[of] > 0)
+				.map(({ plot }) => plot)
+				.join(', ');
+		return [
+			...(sum('zeros') > 0 ? [`Left out: ${sum('zeros')} zeros (plots ${plotsWith('zeros')}).`] : []),
+			...(sum('far') > 0
+				? [`Left out: ${sum('far')} points far from their plot's median (plots ${plotsWith('far')}).`]
+				: []),
+			...(sum('shortPasses') > 0
+				? [`Left out: ${sum('shortPasses')} short passes (plots ${plotsWith('shortPasses')}).`]
+				: [])
+		];
+	}
+
 	async function cut(): Promise<void> {
 		const typed = typedNumbers({ moisturePercent: moisture }, YieldLayerActionBounds, []);
 		if (typeof typed === 'string') return void (problem = typed);
 		const body = moistureLayer ? { layer, moistureLayer } : { layer, ...typed };
 		const outcome = await call('POST /api/trials/{trial}/records/layer', { trial: trialId }, body);
-		const missing = outcome.answer?.missing ?? [];
-		settle(
-			outcome.problem ?? '',
+		const { missing = [], leftOut = [] } = outcome.answer ?? {};
+		const all =
 			missing.length === 0
 				? 'Every plot has its yield.'
-				: `Too few points in ${missing.length} of ${plots.length} plots: ${missing.join(', ')}.`
-		);
+				: `Too few points in ${missing.length} of ${plots.length} plots: ${missing.join(', ')}.`;
+		settle(outcome.problem ?? '', [all, ...leftOutText(leftOut)].join(' '));
 	}
 </script>
 

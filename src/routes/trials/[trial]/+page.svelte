@@ -1,5 +1,6 @@
 <!-- A trial: what it says, its plots on the map of the field, what was measured, and what goes out and comes in. -->
 <script lang="ts">
+	import { isRecorded } from '$core/trials/plots/measures';
 	import { Button } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { partsOf, type Shape } from '$core/ground/shapes/shape';
@@ -152,7 +153,7 @@
 				<Button size="small" kind="ghost" onclick={() => (whole = !whole)}
 					>{whole ? 'Show the plots' : 'Show the whole field'}</Button
 				>
-				{#if records.length === 0 && plan.lengthFt !== undefined}
+				{#if !records.some(isRecorded) && plan.lengthFt !== undefined}
 					<Button size="small" kind="ghost" onclick={() => (moving = !moving)}
 						>{moving ? 'Leave it where it is' : 'Move the trial'}</Button
 					>
@@ -194,7 +195,7 @@
 			</section>
 			{#if data.cautions.length > 0}
 				<section aria-label="Cautions">
-					<h2>{records.length === 0 ? 'Before it is spread' : 'Of its design'}</h2>
+					<h2>{!records.some(isRecorded) ? 'Before it is spread' : 'Of its design'}</h2>
 					{#each data.cautions as caution, at (at)}
 						<p class="small"><Severity severity="mind" /> {caution}</p>
 					{/each}

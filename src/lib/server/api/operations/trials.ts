@@ -13,6 +13,7 @@ import type {
 import { designCautions } from '../../../../core/trials/design/design-cautions';
 import { checkPlan, layOut } from '../../../../core/trials/design/lay-out';
 import { samePlots } from '../../../../core/trials/design/same-plots';
+import { isRecorded } from '../../../../core/trials/plots/measures';
 import { yieldOfPlots } from '../../../../core/trials/plots/yield-of-plots';
 import { readTrial } from '../../../../core/trials/reading/read-trial';
 import { ActionError } from '../../book/action-error';
@@ -108,7 +109,7 @@ export const trialOperations = [
 			checkPlan(plan, units);
 			// Plots stay where they were drawn, whatever became of the boundary.
 			if (samePlots(plan, trial.plan)) return setTrialPlan(call.desk.book, trial, plan, trial.plots);
-			if (trial.records.length > 0) {
+			if (trial.records.some(isRecorded)) {
 				throw new ActionError('Plots of this trial have been measured: lay out another instead of moving them.');
 			}
 			setTrialPlan(call.desk.book, trial, plan, layOut(plan, trialBoundary(fieldYear), units));
@@ -167,7 +168,7 @@ export const trialOperations = [
 				const message = `must be in ${yieldUnit}, as the trial is read; ${layer.name} is in ${layer.unit || 'no unit'}: import it in that unit`;
 				throw new InputError([{ path: '/layer', message }]);
 			}
-			const { records, missing } = yieldOfPlots(
+			const { records, missing, leftOut } = yieldOfPlots(
 				trial.plan,
 				trial.plots,
 				layer.points,
@@ -175,7 +176,7 @@ export const trialOperations = [
 				trial.records
 			);
 			setPlotRecords(call.desk.book, trial, records, `Cut a yield layer by the plots of ${trial.plan.name}`);
-			return { missing };
+			return { missing, leftOut };
 		}
 	}),
 	operation('DELETE /api/trials/{trial}', {

@@ -1,3 +1,4 @@
+import { isRecorded } from '../../../../core/trials/plots/measures';
 import { nitrogenSite, type NitrogenSite } from '../../../../core/trials/nitrogen/nitrogen-site';
 import { triesNitrogenAlone } from '../../../../core/trials/design/treatments';
 import { siteNames } from '../../../../core/trials/sites/site-names';
@@ -18,7 +19,7 @@ export function nitrogenTrials(
 	const names = siteNames(trials);
 	const found = trials
 		.map((trial, at) => ({ trial, site: names[at]! }))
-		.filter(({ trial }) => triesNitrogenAlone(trial.plan) && trial.records.length > 0)
+		.filter(({ trial }) => triesNitrogenAlone(trial.plan) && trial.records.some(isRecorded))
 		.map(({ trial, site }) => {
 			const { standardMoisturePercent, yieldUnit, crop } = termsOfTrial(desk, trial);
 			const id = findFieldYear(desk.book, trial.fieldId, trial.year)?.crop ?? '';

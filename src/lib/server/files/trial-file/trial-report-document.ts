@@ -120,11 +120,13 @@ function meanRows({ plan }: BookTrial, { answer, money }: TrialReading, yieldUni
 	];
 }
 
-function footOf({ answer: { lsd, hsd, cv } }: TrialReading, yieldUnit: string): string {
+function footOf({ answer: { hsd, cv }, figures }: TrialReading, yieldUnit: string): string {
 	const amount = (value: number) => formatQuantity(Math.round(value * 10) / 10, yieldUnit);
 	return [
-		...(lsd === null ? [] : [`Least significant difference ${amount(lsd)}.`]),
-		...(hsd === null ? [] : [`Means that share a letter are not told apart (Tukey, ${amount(hsd)}).`]),
+		...figures.filter(({ unit }) => unit !== '%').map(({ label, value }) => `${label}: ${amount(value)}.`),
+		...(hsd === null || figures.length > 2
+			? []
+			: [`Means that share a letter are not told apart (Tukey, ${amount(hsd)}).`]),
 		...(cv === null ? [] : [`Coefficient of variation ${cv.toFixed(1)} %.`])
 	].join(' ');
 }
