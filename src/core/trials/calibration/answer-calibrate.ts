@@ -2,6 +2,7 @@ import jstat from 'jstat';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { CalibrateAnswer, CalibrateRequest, CalibrationFit } from '../../schema-types';
+import { responseTest } from './response-test';
 import {
 	arcsineLog,
 	cateNelson,
@@ -33,17 +34,20 @@ const LEAST_SHARE = 0.8;
 export function answerCalibrate(request: CalibrateRequest): CalibrateAnswer {
 	const { observations: sites, level = USUAL_LEVEL, replicates = USUAL_REPLICATES } = request;
 	const few = sites.length < LEAST_SITES;
-	const draws = few ? [] : drawn(sites, replicates, request.seed ?? 1);
+	const { p, none } = responseTest(sites, request.seed ?? 1);
+	const draws = few || none !== undefined ? [] : drawn(sites, replicates, request.seed ?? 1);
 	return {
+		...(p === undefined ? {} : { p }),
 		fits: WAYS.map(([model, way]) => {
-			const found = way(sites);
+			const found = none === undefined ? way(sites) : undefined;
 			if (!found) {
-				const reason = 'the sites do not rise to a level in this shape';
+				const reason = none === undefined ? 'the sites do not rise to a level in this shape' : 'no response seen';
 				return { model, coefficients: {}, rss: null, critical: null, interval: null, reason };
 			}
 			return { ...found, rss: found.rss ?? null, interval: intervalOf(way, draws, level) };
 		}),
 		notes: [
+			...(none === undefined ? [] : [none]),
 			...(few ? [`${sites.length} sites are too few for intervals; it takes ${LEAST_SITES}.`] : []),
 			...(sites.some(({ relativeYield }) => relativeYield > 100)
 				? ['Relative yields above 100 % count as 100 in the arcsine-log line.']

@@ -14,26 +14,43 @@ const SHARES = [90, 95, 99] as const;
 /** One way of reading a critical value from sites; undefined where they do not have its shape. */
 export type CriticalOf = (sites: readonly Site[]) => Critical | undefined;
 
+/** The sites in two groups by their test. */
+interface Split {
+	critical: number;
+	/** Mean yields of the groups. */
+	below: number;
+	above: number;
+	/** Squares left within the groups, and of all sites about their mean. */
+	rss: number;
+	total: number;
+}
+
 /**
  * The split of the sites by their test that leaves the least within two groups (Cate and Nelson 1971): halfway between the tests beside
  * it.
  */
-export const cateNelson: CriticalOf = (sites) => {
+export function bestSplit(sites: readonly Site[]): Split | undefined {
 	const sorted = [...sites].sort((a, b) => a.soilTest - b.soilTest);
 	const [low, high] = [sumsOf([]), sumsOf(sorted)];
-	let best: { at: number; rss: number } | undefined;
+	const total = within(high);
+	let best: Split | undefined;
 	for (let at = 0; at < sorted.length - 1; at++) {
 		move(sorted[at]!.relativeYield, high, low);
+		const [here, next] = [sorted[at]!.soilTest, sorted[at + 1]!.soilTest];
 		// Sites of one test stand on one side.
-		if (sorted[at]!.soilTest === sorted[at + 1]!.soilTest) continue;
+		if (here === next) continue;
 		const rss = within(low) + within(high);
-		if (!best || rss < best.rss) best = { at, rss };
+		if (best && rss >= best.rss) continue;
+		best = { critical: (here + next) / 2, below: low.sum / low.n, above: high.sum / high.n, rss, total };
 	}
-	if (!best) return undefined;
-	const critical = (sorted[best.at]!.soilTest + sorted[best.at + 1]!.soilTest) / 2;
-	const means = [sorted.slice(0, best.at + 1), sorted.slice(best.at + 1)].map((part) => meanYield(part));
-	if (means[1]! <= means[0]!) return undefined;
-	return { model: 'cate-nelson', coefficients: { below: means[0]!, above: means[1]! }, rss: best.rss, critical };
+	return best;
+}
+
+export const cateNelson: CriticalOf = (sites) => {
+	const best = bestSplit(sites);
+	if (!best || best.above <= best.below) return undefined;
+	const { critical, below, above, rss } = best;
+	return { model: 'cate-nelson', coefficients: { below, above }, rss, critical };
 };
 
 /** A line or a parabola up to a plateau: the test at which it begins. */
@@ -93,10 +110,6 @@ function arcsine(percent: number): number {
 
 function mean(values: readonly number[]): number {
 	return values.reduce((sum, one) => sum + one, 0) / values.length;
-}
-
-function meanYield(sites: readonly Site[]): number {
-	return mean(sites.map(({ relativeYield }) => relativeYield));
 }
 
 function products(a: readonly number[], b: readonly number[], meanA: number, meanB: number): number {
