@@ -27,10 +27,10 @@
 {#snippet testedCell({ lowestRate, highestRate }: Curve)}
 	{formatNumber(lowestRate, 'lb/ac')} to {formatNumber(highestRate, 'lb/ac')}
 {/snippet}
-{#snippet bestCell({ best, eonrInterval }: Curve)}
-	{#if best.applies}<strong><Quantity answer={best} bare /></strong>{#if eonrInterval}
+{#snippet bestCell({ best, interval }: Curve)}
+	{#if best.applies}<strong><Quantity answer={best} bare /></strong>{#if interval && 'low' in interval}
 			<div class="small soft">
-				{formatNumber(eonrInterval.low, 'lb/ac')} to {formatNumber(eonrInterval.high, 'lb/ac')}
+				{formatNumber(interval.low, 'lb/ac')} to {formatNumber(interval.high, 'lb/ac')}
 			</div>{/if}{:else}<span class="soft small">{best.reason}</span>{/if}
 {/snippet}
 {#snippet sourceCell({ simulated, source }: Curve)}
@@ -86,12 +86,11 @@
 				<h2>{shown.title}</h2>
 				<p class="small">
 					{curveText(shown.curve)}
-					{#if shown.eonrInterval}
+					{#if shown.interval}
 						<span class="soft">
-							90 % interval of the rate of the economic optimum by resampling, at a price ratio of {formatNumber(
-								shown.eonrInterval.priceRatio,
-								''
-							)}.
+							{'stale' in shown.interval
+								? shown.interval.stale
+								: 'The range is the 90 % interval of the economic optimum by resampling, at today’s prices.'}
 						</span>
 					{/if}
 				</p>

@@ -1,3 +1,4 @@
+import { intervalNow } from '../../../core/rates/nitrogen/interval-now';
 import { figure, notApplicable, type Answer } from '../../../core/figure/figure';
 import { effectiveFraction } from '../../../core/rates/lime/liming-material';
 import { pricePerEffectiveTon } from '../../../core/rates/lime/liming';
@@ -22,6 +23,8 @@ export function nitrogenPage(desk: Desk, fieldYear: FieldYear, advice: Advice, u
 	const nitrogenChoice = choices.find(({ nutrient }) => nutrient === 'N');
 	const limeDebt = account!.limeDebt;
 	const library = listCurves(desk.book);
+	const { grain, nitrogen } = request.prices ?? {};
+	const ratio = grain === undefined || nitrogen === undefined ? undefined : nitrogen / grain;
 	return {
 		crop,
 		curves: answer.rates.flatMap(({ method, response, worksheet, packTitle, objectives }) => {
@@ -36,14 +39,14 @@ export function nitrogenPage(desk: Desk, fieldYear: FieldYear, advice: Advice, u
 					citation: own?.source ?? citation,
 					simulated: own?.simulated ?? false,
 					observations: own?.observations ?? [],
-					eonrInterval: own?.eonrInterval,
+					interval: intervalNow(own?.eonrInterval, ratio),
 					/** At the prices in the book; maximum yield stands without any. */
 					objectives,
 					...response
 				}
 			];
 		}),
-		prices: { grain: request.prices?.grain, nitrogen: request.prices?.nitrogen },
+		prices: { grain, nitrogen },
 		before: pricesBefore(desk, crop.id),
 		terms: request.nitrogen ?? {},
 		/** Comes off every rate of a curve, which counts all nitrogen. */

@@ -1,4 +1,5 @@
 import { figure, notApplicable, type Answer } from '../../../../core/figure/figure';
+import { intervalNow } from '../../../../core/rates/nitrogen/interval-now';
 import { objectivesOf } from '../../../../core/rates/nitrogen/response/economic-response';
 import type { ResponseCurve } from '../../../../core/schema-types';
 import { pricesOn, type PriceList } from '../../stores/prices';
@@ -13,7 +14,15 @@ export function curvesPage({ book, library, today }: Desk) {
 		title: 'Response curves',
 		curves: listCurves(book).map((curve) => {
 			const crop = crops.find(({ id }) => id === curve.crop)!;
-			return { ...curve, cropName: crop.name, yieldUnit: crop.yieldUnit, best: bestRate(curve, crop, prices) };
+			const [nitrogen, grain] = [prices.get('nutrient:N'), prices.get(`grain:${crop.id}`)];
+			const ratio = nitrogen === undefined || grain === undefined ? undefined : nitrogen / grain;
+			return {
+				...curve,
+				cropName: crop.name,
+				yieldUnit: crop.yieldUnit,
+				best: bestRate(curve, crop, prices),
+				interval: intervalNow(curve.eonrInterval, ratio)
+			};
 		})
 	};
 }

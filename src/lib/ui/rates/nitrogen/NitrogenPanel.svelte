@@ -171,11 +171,11 @@
 						'lb/ac'
 					)} lb/ac.
 					{#if source.simulated}<strong class="mark">Simulated, not measured.</strong>{/if}
-					{#if source.eonrInterval}
-						90 % interval of the optimum {formatNumber(source.eonrInterval.low, 'lb/ac')} to {formatNumber(
-							source.eonrInterval.high,
-							'lb/ac'
-						)} lb/ac, at a price ratio of {formatNumber(source.eonrInterval.priceRatio, '')}.
+					{#if source.interval}
+						{#if 'stale' in source.interval}{source.interval.stale}{:else}90 % interval of the optimum {formatNumber(
+								source.interval.low,
+								'lb/ac'
+							)} to {formatNumber(source.interval.high, 'lb/ac')} lb/ac at today's prices.{/if}
 					{/if}
 				</p>
 			</div>
