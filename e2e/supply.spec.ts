@@ -287,10 +287,22 @@ test('liquids go by the gallon, with what goes into each tank on the order; tank
 	expect((await kept).ok()).toBe(true);
 	await page.reload();
 	await expect(page.getByLabel('The tank holds, gal')).toHaveValue('700');
-	const id = await app.fieldId('Crow Acre');
-	const sheet = (await (await app.post(`/api/fields/${id}/2027/sheets`, {})).json()) as { id: string };
-	const paper = Buffer.from(await (await fetch(`${app.server.origin}/sheets/${sheet.id}/orders`)).arrayBuffer());
+	// So much on one day is a stop: the sheet waits for the reason, and the order prints both.
+	await app.openField('Crow Acre', 'sheet');
+	const issue = page.getByRole('button', { name: 'Issue the sheet' });
+	const stops = page.getByRole('region', { name: 'Stops' });
+	await expect(stops).toContainText('Late nitrogen: ');
+	await expect(issue).toBeDisabled();
+	for (const because of await stops.getByLabel('Because').all()) await because.fill('By drops, the rows are shaded.');
+	await issue.click();
+	const orders = page.getByRole('link', { name: 'work orders' });
+	await expect(orders).toBeVisible();
+	await expect(page.getByRole('article', { name: 'Sheet' })).toContainText('Late nitrogen');
+	const address = (await orders.getAttribute('href'))!;
+	const paper = Buffer.from(await (await fetch(app.server.origin + address)).arrayBuffer());
 	const text = execFileSync('pdftotext', ['-layout', '-', '-'], { input: paper, encoding: 'utf8' });
 	expect(text).toMatch(/2 tanks, at most 700 gal\s+Full, 10 ac\s+Last, 7.5 ac\s+1\. UAN-28\s+700 gal\s+525 gal/);
 	expect(text).toMatch(/2\. urease inhibitor\s+by its label/);
+	expect(text).toMatch(/STOP\. Late nitrogen: /);
+	expect(text.replace(/\s+/g, ' ')).toContain('Issued all the same, because: By drops, the rows are shaded.');
 });

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { OpenCautions } from '$core/schema-types';
 	import { Button, Search } from 'carbon-components-svelte';
 	import { MediaQuery } from 'svelte/reactivity';
 	import { goto } from '$app/navigation';
@@ -22,7 +23,7 @@
 	let words = $state('');
 	let adding = $state(false);
 	/** What is open by field; worked out for the rows on show only, so that a long roster comes at once. */
-	let open = $state<Record<string, { stop: number; mind: number }>>({});
+	let open = $state<OpenCautions>({});
 
 	const phone = new MediaQuery('(max-width: 700px)');
 	const filtered = $derived(
@@ -76,7 +77,7 @@
 {#snippet sampleCell(row: Row)}{sampleText(row, data.today)}{/snippet}
 {#snippet nextCell(row: Row)}
 	{@const next = stands(row)}
-	<a href={`/field/${row.id}/${data.year}/${next.word}`}>{next.text}</a>
+	<a href={`/field/${row.id}/${data.year}/${next.word}`}>{open[row.id]?.outOfDate ? 'sheet out of date' : next.text}</a>
 {/snippet}
 {#snippet passCell({ nextPass, nextLabel }: Row)}
 	{#if nextPass}{shortDate(nextPass)} <span class="soft">{nextLabel}</span>{/if}

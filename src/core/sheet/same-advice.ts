@@ -10,6 +10,7 @@ const BESIDE_THE_POINT: ReadonlySet<string> = new Set([
 	'findings',
 	'leafTests',
 	'since',
+	'accepted',
 	'loading',
 	'stage'
 ]);

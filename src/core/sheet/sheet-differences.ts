@@ -4,17 +4,40 @@ import { placementText } from '../season/plan/placement-text';
 import { formatQuantity } from '../units/display';
 import { inSystem } from '../units/rate-units';
 import { prescriptionText, quantityText } from './sheet-table';
+import { sameAdvice } from './same-advice';
+import { namedCheck } from './sheet-warnings';
 import { longDate } from '../units/day-text';
 
 /** In words what a sheet says otherwise than an earlier one of the field-year; none where both say the same. */
 export function sheetDifferences(before: SheetContent, after: SheetContent): string[] {
-	return [
+	const changes = [
 		...cropChanges(before, after),
 		...soilChanges(before, after),
 		...rateChanges(before, after),
 		...passChanges(before, after),
-		...costChanges(before, after)
+		...costChanges(before, after),
+		...checkChanges(before, after),
+		...packChanges(before, after)
 	];
+	// What stands only in a worksheet is a change too.
+	return changes.length > 0 || sameAdvice(before, after) ? changes : ['The numbers behind a rate or a pass.'];
+}
+
+function checkChanges(before: SheetContent, after: SheetContent): string[] {
+	const said = (content: SheetContent) =>
+		content.checks.filter(({ severity }) => severity !== 'note').map((check) => namedCheck(check, content));
+	const [old, now] = [said(before), said(after)];
+	return [
+		...now.filter((text) => !old.includes(text)).map((text) => `New: ${text}`),
+		...old.filter((text) => !now.includes(text)).map((text) => `No longer: ${text}`)
+	];
+}
+
+function packChanges({ packs: before }: SheetContent, { packs: after }: SheetContent): string[] {
+	return after.flatMap(({ id, title, version }) => {
+		const old = before.find((one) => one.id === id);
+		return !old || old.version === version ? [] : [`Guide: ${title} ${version}, before ${old.version}.`];
+	});
 }
 
 function cropChanges({ crop: before }: SheetContent, { crop: after }: SheetContent): string[] {

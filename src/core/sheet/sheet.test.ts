@@ -8,6 +8,7 @@ import { productOf } from '../season/plan/plan-context';
 import type { Pass, SheetContent } from '../schema-types';
 import { cornRequest, library } from '../testing.test-help';
 import { buildSheet, type SheetSource } from './build-sheet';
+import { sheetDifferences } from './sheet-differences';
 import { sameAdvice } from './same-advice';
 import { sheetTable } from './sheet-table';
 
@@ -142,6 +143,22 @@ describe('whether a sheet is out of date', () => {
 		expect(sameAdvice(issued, buildSheet(source({ request: richer })))).toBe(false);
 		expect(sameAdvice(issued, buildSheet(source({ passes: passes.slice(1) })))).toBe(false);
 		expect(sameAdvice(issued, buildSheet(source({ packs: library.packs.packs.slice(1, 2) })))).toBe(false);
+	});
+	it('and whatever it is by, something is listed as changed', () => {
+		const [pack] = issued.packs;
+		const guide = { ...issued, packs: [{ ...pack!, version: '9.9.9' }, ...issued.packs.slice(1)] };
+		expect(sheetDifferences(issued, guide)).toEqual([expect.stringContaining('9.9.9, before') as string]);
+		const check = {
+			rule: 'totals',
+			severity: 'mind' as const,
+			text: 'N: short.',
+			basis: 'practice' as const,
+			remedies: []
+		};
+		expect(sheetDifferences({ ...issued, checks: [] }, { ...issued, checks: [check] })).toEqual(['New: N: short.']);
+		const deep = { ...issued, request: { ...issued.request, field: { ...issued.request.field, slopePercent: 3 } } };
+		expect(sheetDifferences(issued, deep)).toHaveLength(1);
+		expect(sheetDifferences(issued, issued)).toEqual([]);
 	});
 });
 

@@ -1,4 +1,4 @@
-import { FOR_THE_FIELD } from './sheet-warnings';
+import { FOR_THE_FIELD, namedCheck } from './sheet-warnings';
 import type { SheetContent, TripLoading } from '../schema-types';
 import { byTrip } from '../season/plan/trips';
 
@@ -22,12 +22,15 @@ export interface WorkOrder {
 	startsFrom: (typeof STARTS)[number] | undefined;
 	/** Each once: of the products as they are placed, then those of the whole sheet that hold for every order. */
 	cautions: string[];
-	/** Setbacks and the checks that complain of these passes. */
+	/** Stops that the sheet was issued over, each with the reason. */
+	stops: { text: string; reason: string | undefined }[];
+	/** Setbacks and the cautions of these passes. */
 	warnings: string[];
 }
 
 /** The orders of a sheet: one for each trip, in order of date. No pass is without the cautions of its product and placement. */
-export function workOrders({ passes, checks, cautions, loading = [] }: SheetContent): WorkOrder[] {
+export function workOrders(content: SheetContent): WorkOrder[] {
+	const { passes, checks, cautions, loading = [] } = content;
 	const own = new Set(passes.flatMap((pass) => pass.cautions));
 	const always = cautions.filter((caution) => !own.has(caution));
 	const orders = [...byTrip(passes, ({ pass }) => pass)]
@@ -42,13 +45,20 @@ export function workOrders({ passes, checks, cautions, loading = [] }: SheetCont
 				machine: trip.find(({ pass }) => pass.machine)?.pass.machine,
 				startsFrom: undefined,
 				cautions: [...new Set(trip.flatMap((pass) => pass.cautions)), ...always],
+				stops: checks
+					.filter(({ pass, severity }) => severity === 'stop' && (pass === undefined || ids.has(pass)))
+					.map((check) => {
+						const text = namedCheck(check, content);
+						return { text, reason: content.accepted?.find(({ stop }) => stop === text)?.reason };
+					}),
 				warnings: checks
 					.filter(
 						({ pass, severity, rule }) =>
-							rule === 'setbacks' ||
-							(pass !== undefined && ids.has(pass) && (severity !== 'note' || FOR_THE_FIELD.has(rule)))
+							severity !== 'stop' &&
+							(rule === 'setbacks' ||
+								(pass !== undefined && ids.has(pass) && (severity !== 'note' || FOR_THE_FIELD.has(rule))))
 					)
-					.map(({ text }) => text)
+					.map((check) => namedCheck(check, content))
 			};
 		})
 		.sort((a, b) => a.date.localeCompare(b.date));

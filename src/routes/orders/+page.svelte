@@ -10,9 +10,11 @@
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import CommonMix from '$lib/ui/supply/CommonMix.svelte';
+	import SheetsLeft from '$lib/ui/work/SheetsLeft.svelte';
 	import { IssueSheets } from '$lib/ui/work/issue-sheets.svelte';
 	import SheetFiles from '$lib/ui/work/SheetFiles.svelte';
-	import { call, save } from '$lib/ui/forms/call';
+	import type { OpenCautions } from '$core/schema-types';
+	import { call, question, save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -33,6 +35,16 @@
 	const unpriced = $derived(
 		[...data.lines, ...data.additives].filter(({ cost }) => cost === undefined).map(({ name }) => name)
 	);
+
+	/** What has changed since their sheets were issued, of the first hundred fields. */
+	let stale = $state<OpenCautions>({});
+	$effect(() => {
+		const fields = data.fields.flatMap(({ id, sheet }) => (sheet ? [id] : [])).slice(0, 100);
+		if (fields.length === 0) return;
+		void question('GET /api/cautions', {}, { year: String(data.year), field: fields }).then(({ answer }) => {
+			if (answer) stale = answer;
+		});
+	});
 
 	async function setDealer(product: string, dealer: string): Promise<void> {
 		problem = await save('PUT /api/dealers', {}, { product, dealer });
@@ -84,8 +96,9 @@
 	{/each}
 {/snippet}
 {#snippet fieldCell({ id, name }: Field)}<a href={`/field/${id}/${data.year}/sheet`}>{name}</a>{/snippet}
-{#snippet sheetCell({ sheet }: Field)}
-	{#if sheet}<a href={`/sheets/${sheet.id}`}>No. {sheet.number}</a>,
+{#snippet sheetCell({ id, sheet }: Field)}
+	{#if sheet}<a href={`/sheets/${sheet.id}`}>No. {sheet.number}</a>{#if stale[id]?.outOfDate}
+			<strong class="late">out of date</strong>{/if},
 		<a href={`/sheets/${sheet.id}/orders`} download>work orders</a>{:else}<span class="soft">none issued</span>{/if}
 {/snippet}
 
@@ -171,7 +184,7 @@
 			{#if data.preparedBy === ''}<p class="late">Say first who prepares the sheets, on any field’s sheet.</p>{/if}
 			{#if problem || sheets.problem}<p class="problem" role="alert">{problem || sheets.problem}</p>{/if}
 			{#if sheets.notice}<p role="status">{sheets.notice}</p>{/if}
-			{#each sheets.left as { field, why }, at (at)}<p class="late"><Mark /> {field}: {why}</p>{/each}
+			<SheetsLeft {sheets} year={data.year} />
 			{#if mix}<CommonMix {mix} nameOf={(id) => data.names[id] ?? id} units={data.units} />{/if}
 			<div class="fields-list">
 				<ListTable

@@ -10,6 +10,7 @@
 	import { call, question } from '$lib/ui/forms/call';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { areaText, cropText, sampleText } from '$lib/ui/tables/roster-text';
+	import SheetsLeft from '$lib/ui/work/SheetsLeft.svelte';
 	import { IssueSheets } from '$lib/ui/work/issue-sheets.svelte';
 	import SheetFiles from '$lib/ui/work/SheetFiles.svelte';
 	import { usualWork, workOf } from '$lib/ui/work/typed-work';
@@ -173,7 +174,7 @@
 				{#if data.preparedBy === ''}<p class="late">Say first who prepares the sheets, on any field’s sheet.</p>{/if}
 				{#if sheets.problem}<p class="problem" role="alert">{sheets.problem}</p>{/if}
 				{#if sheets.notice}<p role="status">{sheets.notice}</p>{/if}
-				{#each sheets.left as { field, why }, at (at)}<p class="late">{field}: {why}</p>{/each}
+				<SheetsLeft {sheets} year={data.year} />
 			{/if}
 		</section>
 		<div class="row filters">

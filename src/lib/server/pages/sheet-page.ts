@@ -1,9 +1,6 @@
-import { draftSheet } from '../field/draft-sheet';
-import { draftMark } from '../field/issue-sheet';
-import { leafFindings } from '../field/leaf-readings';
-import { listDecisions } from '../stores/plan/decisions';
+import { draftMark, draftNow, objectionsOf } from '../field/issue-sheet';
 import { listSheets } from '../stores/sheets';
-import { listPrescriptions, newestPrescriptions } from '../stores/plan/prescriptions';
+import { listPrescriptions } from '../stores/plan/prescriptions';
 import { sheetDifferences } from '../../../core/sheet/sheet-differences';
 import { sameAdvice } from '../../../core/sheet/same-advice';
 import type { Desk, FieldAddress } from '../desk';
@@ -13,10 +10,7 @@ export function sheetPage(desk: Desk, address: FieldAddress) {
 	const fieldYear = desk.fieldYear(address);
 	const { field, year, advice, goal } = fieldYear;
 	const settings = desk.settings;
-	const prescriptions = newestPrescriptions(desk.book, goal?.id ?? '');
-	const leafTests = leafFindings(desk.book, desk.library, field, year);
-	const decisions = listDecisions(desk.book, goal?.id ?? '');
-	const draft = advice && draftSheet(fieldYear, advice, settings, prescriptions, { leafTests, decisions });
+	const draft = draftNow(desk, fieldYear);
 	const sheets = goal ? listSheets(desk.book, goal.id) : [];
 	return {
 		fieldId: field.id,
@@ -24,6 +18,8 @@ export function sheetPage(desk: Desk, address: FieldAddress) {
 		draft,
 		/** By which the page says which draft it shows. */
 		mark: draft && draftMark(draft),
+		/** Each wants a reason before the sheet is issued. */
+		objections: draft ? objectionsOf(desk, fieldYear, draft) : [],
 		preparedBy: settings.preparedBy,
 		maps: goal ? listPrescriptions(desk.book, goal.id).map(({ id, content }) => ({ id, name: content.name })) : [],
 		openChoices: advice ? advice.chosen.length === 0 : true,

@@ -10,14 +10,19 @@ import type { FieldYear } from '../field/field-year';
 import type { Sheet } from '../stores/sheets';
 
 /** What each of the seven words stands at now, by its path. */
-export function workLine(fieldYear: FieldYear, sheets: readonly Sheet[], units: UnitSystem): Record<string, string> {
+export function workLine(
+	fieldYear: FieldYear,
+	sheets: readonly Sheet[],
+	units: UnitSystem,
+	outOfDate = false
+): Record<string, string> {
 	return {
 		ground: groundText(fieldYear, units),
 		reading: readingText(fieldYear),
 		rates: ratesText(fieldYear, units),
 		season: seasonText(fieldYear),
 		supply: supplyText(fieldYear, units),
-		sheet: sheets[0] ? `No. ${sheets[0].number} issued` : 'draft',
+		sheet: sheets[0] ? `No. ${sheets[0].number} ${outOfDate ? 'out of date' : 'issued'}` : 'draft',
 		book: bookText(fieldYear, units)
 	};
 }

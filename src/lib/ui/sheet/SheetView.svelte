@@ -123,8 +123,12 @@
 	{/if}
 
 	<h3>Cautions</h3>
-	{#each warnings as { severity, text }, index (index)}
-		<p><Severity {severity} /> {text}</p>
+	{#each warnings as { severity, text, reason }, index (index)}
+		<p>
+			<Severity {severity} />
+			{text}
+			{#if reason}<strong>Issued all the same, because: {reason}</strong>{/if}
+		</p>
 	{/each}
 	<ul>
 		{#each content.cautions as caution, at (at)}<li>{caution}</li>{/each}

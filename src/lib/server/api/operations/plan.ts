@@ -106,8 +106,9 @@ export const planOperations = [
 		body: json<IssueAction>('actions#/definitions/IssueAction'),
 		answer: json<IssuedAnswer>('answers#/definitions/IssuedAnswer'),
 		example: {},
-		run: ({ params, desk }, { seen }) => {
-			const { id, number, again } = issueNow(desk, desk.fieldYear(params), seen);
+		run: ({ params, desk }, { seen, reasons = [] }) => {
+			const reasonOf = (stop: string) => reasons.find((one) => one.stop === stop)?.reason.trim();
+			const { id, number, again } = issueNow(desk, desk.fieldYear(params), seen, reasonOf);
 			return { id, number, again };
 		}
 	}),
@@ -117,7 +118,7 @@ export const planOperations = [
 		answer: json<IssuedSheets>('answers#/definitions/IssuedSheets'),
 		example: { year: 2027, fields: [EXAMPLE_IDS.field] },
 		names: ({ fields }) => ({ field: fields }),
-		run: ({ desk }, { fields, year }) => issueMany(desk, fields, String(year))
+		run: ({ desk }, { fields, year, reason }) => issueMany(desk, fields, String(year), reason)
 	}),
 	operation('POST /api/fields/{field}/{year}/prescriptions', {
 		summary: 'Makes a prescription for a pass of the plan',

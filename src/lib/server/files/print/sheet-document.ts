@@ -205,7 +205,11 @@ function changes({ since }: SheetContent): Content[] {
 /** What speaks against the plan with its weight, then what holds for its products. */
 function cautionsOf(content: SheetContent): Content[] {
 	const [first = '', ...rest]: Content[] = [
-		...sheetWarnings(content).map(({ severity, text }) => [{ text: `${SEVERITY_WORD[severity]}: `, bold: true }, text]),
+		...sheetWarnings(content).map(({ severity, text, reason }) => [
+			{ text: `${SEVERITY_WORD[severity]}: `, bold: true },
+			text,
+			reason ? ` Issued all the same, because: ${reason}` : ''
+		]),
 		...content.cautions
 	].map((text) => ({ text, margin: [0, 0, 0, 2] }));
 	// A heading alone at the foot of a page says nothing.

@@ -1,4 +1,5 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { CUP_KG } from '../../../../core/season/plan/pass/palm-cups';
 import { placementText } from '../../../../core/season/plan/placement-text';
 import { startText } from '../../../../core/sheet/goal-text';
 import { carriesText, quantityText } from '../../../../core/sheet/sheet-table';
@@ -73,12 +74,13 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 		...(order.startsFrom
 			? [
 					{
-						text: `The team starts from ${order.startsFrom}, ends at the other side; cups of half a kilogram.`,
+						text: `The team starts from ${order.startsFrom}, ends at the other side; cups of ${CUP_KG} kg.`,
 						margin: below(4)
 					}
 				]
 			: []),
 		...(order.machine ? [{ text: `Machine: ${order.machine}`, margin: below(4) }] : []),
+		...stopBanner(order),
 		...list('Cautions and setbacks', order.warnings),
 		...list('Cautions', order.cautions),
 		{ text: 'Done', style: 'head' },
@@ -97,6 +99,23 @@ function orderPage({ number, content }: Sheet, order: WorkOrder, at: number): Co
 	];
 }
 
+/** What says stop, white on black, so that nobody drives past it. */
+function stopBanner({ stops }: WorkOrder): Content[] {
+	if (stops.length === 0) return [];
+	const lines = stops.map(({ text, reason }): Content => ({
+		text: [{ text: 'STOP. ', bold: true }, text, reason ? ` Issued all the same, because: ${reason}` : ''],
+		color: 'white',
+		margin: [2, 2, 2, 2]
+	}));
+	return [
+		{
+			margin: [0, 8, 0, 0],
+			table: { widths: ['*'], dontBreakRows: true, body: [[{ stack: lines, fillColor: 'black' }]] },
+			layout: 'noBorders'
+		}
+	];
+}
+
 function productTable(units: UnitSystem, { passes }: WorkOrder): Content {
 	const heads = ['Product', units === 'us' ? 'Per acre' : 'Per hectare', 'Whole field', 'Where', 'Supplies'];
 	const rows = passes.map(({ pass, productName, rate, gallons, wholeField, carries, bases, palmDose }): TableCell[] => [
@@ -105,7 +124,10 @@ function productTable(units: UnitSystem, { passes }: WorkOrder): Content {
 			text: [
 				settingText(inSystem(rate, units)),
 				...(bases ?? []).map((base) => `\n${quantityText(inSystem(base, units))}`),
-				gallons.applies ? `\n${quantityText(inSystem(gallons, units))}` : ''
+				gallons.applies ? `\n${quantityText(inSystem(gallons, units))}` : '',
+				pass.placement === 'leaf' && pass.waterGalAc !== undefined
+					? `\nin ${quantityIn(units, pass.waterGalAc, 'gal/ac')} of water`
+					: ''
 			],
 			bold: true,
 			alignment: 'right'

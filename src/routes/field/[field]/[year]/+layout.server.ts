@@ -1,5 +1,6 @@
 import { withoutEmpty } from '$core/check/typed-object';
 import { deskOf } from '$lib/server/desk';
+import { isOutOfDate } from '$lib/server/field/issue-sheet';
 import { listSheets } from '$lib/server/stores/sheets';
 import { workLine } from '$lib/server/pages/work-line';
 import type { LayoutServerLoad } from './$types';
@@ -18,7 +19,7 @@ export const load: LayoutServerLoad = ({ params, locals }) => {
 		// The season's checks are what can still be changed; else what the report lacks.
 		cautionsAt: checks.some(({ severity }) => severity !== 'note') ? 'season' : 'reading',
 		hasSample: fieldYear.sample !== undefined,
-		work: workLine(fieldYear, sheets, field.units),
+		work: workLine(fieldYear, sheets, field.units, isOutOfDate(desk, fieldYear, sheets[0])),
 		units: field.units,
 		/** What the grower has of its own. */
 		grower: withoutEmpty({ units: field.grower_units ?? undefined, station: field.grower_station ?? undefined })

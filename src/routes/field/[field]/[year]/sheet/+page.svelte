@@ -18,7 +18,9 @@
 	let busy = $state(false);
 
 	const ready = $derived((data.draft?.passes.length ?? 0) > 0);
-	const stops = $derived(data.draft?.checks.filter(({ severity }) => severity === 'stop').length ?? 0);
+	/** Why the sheet is issued over each stop, by its words. */
+	let reasons = $state<Record<string, string>>({});
+	const unanswered = $derived(data.objections.some((stop) => (reasons[stop] ?? '').trim().length < 3));
 
 	async function issue(): Promise<void> {
 		if (busy) return;
@@ -37,7 +39,12 @@
 		const { answer, problem: failed } = await call(
 			'POST /api/fields/{field}/{year}/sheets',
 			{ field: data.fieldId, year: data.year },
-			{ seen }
+			{
+				seen,
+				...(data.objections.length > 0
+					? { reasons: data.objections.map((stop) => ({ stop, reason: (reasons[stop] ?? '').trim() })) }
+					: {})
+			}
 		);
 		if (answer?.again) notice = `No. ${answer.number} says the same: nothing was changed since it was issued.`;
 		problem = failed ?? '';
@@ -62,15 +69,30 @@
 		<div class="no-print">
 			<div class="row issue">
 				<div class="who"><TextInput size="sm" labelText="Prepared by" bind:value={preparedBy} /></div>
-				<Button size="small" disabled={busy || preparedBy.trim() === ''} onclick={issue}>
+				<Button size="small" disabled={busy || preparedBy.trim() === '' || unanswered} onclick={issue}>
 					{data.sheets.length > 0 ? 'Issue a new sheet' : 'Issue the sheet'}
 				</Button>
-				{#if stops > 0}<span class="stop"
-						><Mark severity="stop" />
-						{stops}
-						{stops === 1 ? 'check says' : 'checks say'} stop. It goes on the sheet.</span
-					>{/if}
 			</div>
+			{#if data.objections.length > 0}
+				<section class="stops" aria-label="Stops">
+					<p class="stop">
+						<Mark severity="stop" />
+						{data.objections.length === 1 ? 'One stop or past day' : `${data.objections.length} stops or past days`}.
+						Say why the sheet is issued all the same; the reason is printed with it.
+					</p>
+					{#each data.objections as stop (stop)}
+						<div>
+							<p class="small">{stop}</p>
+							<TextInput
+								size="sm"
+								labelText="Because"
+								value={reasons[stop] ?? ''}
+								on:input={({ detail }) => (reasons[stop] = String(detail ?? ''))}
+							/>
+						</div>
+					{/each}
+				</section>
+			{/if}
 			{#if problem}<p class="stop" role="alert">{problem}</p>{/if}
 			{#if notice}<p role="status">{notice}</p>{/if}
 		</div>
@@ -122,6 +144,15 @@
 <style>
 	.issue {
 		margin: 0.5rem 0 1rem;
+	}
+	.stops {
+		display: grid;
+		gap: 0.7rem;
+		max-width: 44rem;
+		margin-bottom: 1rem;
+	}
+	.stops p {
+		margin: 0;
 	}
 	.who {
 		width: 20rem;
