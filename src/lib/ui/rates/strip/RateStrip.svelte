@@ -31,13 +31,15 @@
 			.flatMap((opinion) => (opinion.answer.applies ? [{ opinion, answer: opinion.answer }] : []))
 			.sort((a, b) => a.answer.value - b.answer.value)
 	);
-	const own = $derived(row.own?.applies ? row.own : undefined);
+	/** A rate apart from the approaches: the adviser's own, or one that was chosen before its approach moved. */
+	const apart = $derived(row.own ?? (row.moved && row.chosen));
+	const own = $derived(apart?.applies ? apart : undefined);
 	const lacking = $derived(lackingIn(row));
 
 	const marks = $derived(
 		[
 			...giving.map(({ opinion, answer }) => ({ key: opinion.method, name: opinion.name, opinion, answer })),
-			...(own ? [{ key: 'own', name: 'Own rate', opinion: undefined, answer: own }] : [])
+			...(own ? [{ key: 'own', name: row.own ? 'Own rate' : 'Chosen before', opinion: undefined, answer: own }] : [])
 		].sort((a, b) => a.answer.value - b.answer.value)
 	);
 	const ticks = $derived(ticksOver(Math.max(0, ...marks.map(({ answer }) => answer.value))));
@@ -64,7 +66,7 @@
 	const line = $derived(places ? LANE + 11 : 11);
 	const height = $derived(line + 10 + LANE * Math.max(0, ...(places ?? []).map(({ lane }) => lane)));
 	const isChosen = ({ key, opinion }: (typeof marks)[number]) =>
-		opinion ? row.choice?.method === opinion.method : key === 'own';
+		opinion ? !row.moved && row.choice?.method === opinion.method : key === 'own';
 	/** The mark that Tab comes to: the chosen one, else the first. */
 	const stop = $derived(Math.max(0, marks.findIndex(isChosen)));
 
