@@ -1,5 +1,4 @@
 <script lang="ts">
-	import Mark from '$lib/ui/figure/Mark.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { formatNumber, formatQuantity } from '$core/units/display';
 	import { quantityIn } from '$core/units/amount-text';

@@ -1,4 +1,4 @@
-import { intervalNow } from '../../../core/rates/nitrogen/interval-now';
+import { intervalNow } from '../../../core/rates/nitrogen/response/interval-now';
 import { figure, notApplicable, type Answer } from '../../../core/figure/figure';
 import { effectiveFraction } from '../../../core/rates/lime/liming-material';
 import { pricePerEffectiveTon } from '../../../core/rates/lime/liming';

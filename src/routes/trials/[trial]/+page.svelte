@@ -27,7 +27,6 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
-
 	let typed = $state<TypedTrial>();
 	let pricing = $state(false);
 	let problem = $state('');

@@ -1,5 +1,5 @@
 import { figure, notApplicable, type Answer } from '../../../../core/figure/figure';
-import { intervalNow } from '../../../../core/rates/nitrogen/interval-now';
+import { intervalNow } from '../../../../core/rates/nitrogen/response/interval-now';
 import { objectivesOf } from '../../../../core/rates/nitrogen/response/economic-response';
 import type { ResponseCurve } from '../../../../core/schema-types';
 import { pricesOn, type PriceList } from '../../stores/prices';

@@ -2,25 +2,25 @@
 <script lang="ts">
 	import type { Answer } from '$core/figure/figure';
 	import type { ComparedProgramme } from '$core/season/propose/compare-programmes';
+	import { inSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import type { RunAnswer } from '$core/season/model/run-season';
 	import ListTable from '../../tables/ListTable.svelte';
 	import Quantity from '../../figure/Quantity.svelte';
 	import Severity from '../../figure/Severity.svelte';
 	import { modelled } from './modelled';
 
-	interface Programme extends Omit<ComparedProgramme, 'cost' | 'nitrogen' | 'tripsCost'> {
-		cost: Answer;
-		nitrogen: Answer | undefined;
-		tripsCost: Answer;
-	}
+	type Programme = ComparedProgramme;
 	interface Props {
 		programmes: readonly Programme[];
 		unit: RunAnswer['unit'];
+		units: UnitSystem;
 		kind: string;
 		take: (programme: Programme) => void;
 	}
 	const valueOf = (answer: Answer | undefined) => (answer?.applies ? answer.value : undefined);
-	const { programmes, unit, kind, take }: Props = $props();
+	const { programmes, unit, units, kind, take }: Props = $props();
+	/** Money for each acre or hectare. */
+	const perArea = $derived(unitInSystem('$/ac', units));
 </script>
 
 {#snippet nameCell({ name }: Programme)}<strong>{name}</strong>{/snippet}
@@ -35,7 +35,8 @@
 	{@render amount(`${name}, left at harvest`, balance.leftInGround)}
 {/snippet}
 {#snippet priced(answer: Answer | undefined)}
-	{#if answer?.applies}<Quantity {answer} bare />{:else}<span class="soft small">no price</span>{/if}
+	{#if answer?.applies}<Quantity answer={inSystem(answer, units)} bare />{:else}<span class="soft small">no price</span
+		>{/if}
 {/snippet}
 {#snippet nitrogenCell({ nitrogen }: Programme)}{@render priced(nitrogen)}{/snippet}
 {#snippet tripsCell({ tripsCost }: Programme)}{@render priced(tripsCost)}{/snippet}
@@ -72,9 +73,9 @@
 			{ name: 'Denitrified', of: ({ balance }) => balance.denitrified, cell: denitrifiedCell, number: true },
 			{ name: 'Leached', of: ({ balance }) => balance.leached, cell: leachedCell, number: true },
 			{ name: 'Residual N', of: ({ balance }) => balance.leftInGround, cell: residualCell, number: true },
-			{ name: 'N, $/ac', of: ({ nitrogen }) => valueOf(nitrogen), cell: nitrogenCell, number: true },
-			{ name: 'Trips, $/ac', of: ({ tripsCost }) => valueOf(tripsCost), cell: tripsCell, number: true },
-			{ name: 'Whole plan, $/ac', of: ({ cost }) => valueOf(cost), cell: costCell, number: true },
+			{ name: `N, ${perArea}`, of: ({ nitrogen }) => valueOf(nitrogen), cell: nitrogenCell, number: true },
+			{ name: `Trips, ${perArea}`, of: ({ tripsCost }) => valueOf(tripsCost), cell: tripsCell, number: true },
+			{ name: `Whole plan, ${perArea}`, of: ({ cost }) => valueOf(cost), cell: costCell, number: true },
 			{ name: 'Checks', of: ({ stops, minds }) => 1000 * stops + minds, cell: checksCell },
 			{ name: '', cell: takeCell }
 		]}

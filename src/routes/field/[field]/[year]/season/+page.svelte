@@ -8,7 +8,6 @@
 	import { onTheirDays, wholePass } from '$core/season/applied/what-happened';
 	import { tripOf } from '$core/season/plan/trips';
 	import type { Pass, Remedy } from '$core/schema-types';
-	import { inSystem } from '$core/units/rate-units';
 	import Board from '$lib/ui/season/board/Board.svelte';
 	import CheckList from '$lib/ui/season/board/CheckList.svelte';
 	import HarvestBalance from '$lib/ui/season/board/HarvestBalance.svelte';
@@ -52,14 +51,7 @@
 	const live = $derived(season && year && liveSeason(season.ground, year, shown));
 
 	const programmes = $derived(
-		season && year
-			? programmesBeside(season.ground, year, kept, (item) => season.prices.get(item)).map((one) => ({
-					...one,
-					cost: inSystem(one.cost, data.units),
-					nitrogen: one.nitrogen && inSystem(one.nitrogen, data.units),
-					tripsCost: inSystem(one.tripsCost, data.units)
-				}))
-			: []
+		season && year ? programmesBeside(season.ground, year, kept, (item) => season.prices.get(item)) : []
 	);
 
 	const grave = $derived(live?.checks.find(({ pass, severity }) => pass !== undefined && severity !== 'note')?.pass);
@@ -222,6 +214,7 @@
 				<ProgrammeTable
 					{programmes}
 					unit={live.run.unit}
+					units={data.units}
 					kind={season.ground.kind}
 					take={(programme) => change(programmeTaken(programme, kept, done))}
 				/>

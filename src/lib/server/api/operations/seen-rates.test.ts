@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { rateRow } from '../pages/rate-row';
-import { listChoices } from '../stores/field-years';
-import { World } from './api.test-help';
+import { rateRow } from '../../pages/rate-row';
+import { listChoices } from '../../stores/field-years';
+import { World } from '../api.test-help';
 
 const YEAR = '/api/fields/{field}/{year}';
 const TRI_STATE = 'tri-state-1995/nitrogen';

@@ -1,4 +1,4 @@
-import type { ResponseCurve } from '../../schema-types';
+import type { ResponseCurve } from '../../../schema-types';
 
 /** Price ratios this near to each other, of the smaller, are one. */
 const SAME_SHARE = 0.02;

@@ -1,12 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { workOrders } from '../../../core/sheet/work-orders';
-import { sheetWarnings } from '../../../core/sheet/sheet-warnings';
-import type { IssuedSheets, Pass } from '../../../core/schema-types';
-import { openCautions } from '../field/open-cautions';
-import { draftNow, objectionsOf } from '../field/issue-sheet';
-import { listPasses } from '../stores/field-years';
-import { listSheets } from '../stores/sheets';
-import { World } from './api.test-help';
+import { workOrders } from '../../../../core/sheet/work-orders';
+import { sheetWarnings } from '../../../../core/sheet/sheet-warnings';
+import type { IssuedSheets, Pass } from '../../../../core/schema-types';
+import { openCautions } from '../../field/open-cautions';
+import { draftNow, objectionsOf } from '../../field/issue-sheet';
+import { listPasses } from '../../stores/field-years';
+import { listSheets } from '../../stores/sheets';
+import { World } from '../api.test-help';
 
 const YEAR = '/api/fields/{field}/{year}';
 const SHEETS = `POST ${YEAR}/sheets`;
