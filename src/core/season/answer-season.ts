@@ -6,6 +6,7 @@ import type { SeasonAnswer, SeasonLimits, SeasonRequest, ScheduleExtras } from '
 import { DAY_MS } from '../units/factors';
 import { gravestFirst } from '../figure/gravest-first';
 import { modelledCapacityCheck } from './checks/ground/modelled-capacity';
+import { soundRemedies } from './checks/sound-remedies';
 import { checkSeason } from './checks/check-season';
 import type { PlanContext } from './plan/plan-context';
 import { blockSeason } from './model/growth/crop-growth';
@@ -47,7 +48,11 @@ export function answerSeason(request: SeasonRequest, knowledge: RuleKnowledge): 
 		: [];
 	return {
 		...run,
-		checks: gravestFirst([...checkSeason(request.passes, context), ...modelledCapacityCheck(run, context)]),
+		checks: soundRemedies(
+			gravestFirst([...checkSeason(request.passes, context), ...modelledCapacityCheck(run, context)]),
+			request.passes,
+			context
+		),
 		stages: stages
 			.filter(({ date }) => date <= harvest)
 			.map(({ name, date, main }) => ({ name, date, ...(main ? { main } : {}) }))

@@ -9,6 +9,7 @@ import { knownWeather } from '../weather/known-weather';
 import { shiftDate } from '../weather/season-weather';
 import { planContext } from '../plan/plan-context.test-help';
 import { productOf } from '../plan/plan-context';
+import { soundRemedies } from './sound-remedies';
 import { checkSeason } from './check-season';
 
 const asPlan = validator<{ passes: Pass[] }>('plan');
@@ -119,6 +120,31 @@ describe('any plan on any ground', () => {
 			}),
 			{ numRuns: 150 }
 		);
+	});
+	it('offers no remedy that raises another stop, leaves the season or lies in the past (property)', () => {
+		let kept = 0;
+		fc.assert(
+			fc.property(fc.array(anyPass, { minLength: 1, maxLength: 5 }), anyContext, (passes, facts) => {
+				const context = contextOf(facts);
+				const stops = (some: readonly Pass[]) =>
+					checkSeason(some, context)
+						.filter(({ severity }) => severity === 'stop')
+						.map(({ rule }) => rule);
+				const before = stops(passes);
+				for (const { pass, remedies } of soundRemedies(checkSeason(passes, context), passes, context)) {
+					for (const { passes: instead } of remedies) {
+						kept++;
+						const after = stops([...passes.filter(({ id }) => id !== pass), ...instead]);
+						for (const rule of new Set(after)) {
+							const count = (all: readonly string[]) => all.filter((one) => one === rule).length;
+							expect(count(after), rule).toBeLessThanOrEqual(count(before));
+						}
+					}
+				}
+			}),
+			{ numRuns: 120 }
+		);
+		expect(kept).toBeGreaterThan(20);
 	});
 	it('has a split for too much nitrogen that clears it, in a few parts by the end of uptake, or none (property)', () => {
 		fc.assert(

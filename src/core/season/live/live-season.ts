@@ -1,5 +1,6 @@
 import { alternativesTo } from '../propose/alternatives';
 import type { PriceOf } from '../plan/pass/pass-cost';
+import { soundRemedies } from '../checks/sound-remedies';
 import { compareProgrammes, type ComparedProgramme } from '../propose/compare-programmes';
 import { capacityOn, modelledCapacityCheck } from '../checks/ground/modelled-capacity';
 import { gravestFirst } from '../../figure/gravest-first';
@@ -160,11 +161,11 @@ export function liveSeason(
 	passes: Pass[]
 ): LiveSeason {
 	const checks = passes.length > 0 ? checkSeason(passes, context) : [];
-	if (harvest === undefined) return { checks, run: undefined };
+	if (harvest === undefined) return { checks: soundRemedies(checks, passes, context), run: undefined };
 	const planned = inYear(request, passes, days, context, knowledge);
 	const run = runSeason({ ...planned, passes }, knowledge);
 	const capacity = passes.length > 0 ? modelledCapacityCheck(run, context) : [];
-	return { checks: gravestFirst([...checks, ...capacity]), run };
+	return { checks: soundRemedies(gravestFirst([...checks, ...capacity]), passes, context), run };
 }
 
 /** The plan beside other ways to put on its nitrogen, in the same year; none for crops whose uptake is not known. */

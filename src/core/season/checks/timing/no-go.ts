@@ -1,7 +1,7 @@
 import type { NoGo, Pass } from '../../../schema-types';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../../plan/plan-context';
-import { shiftDate } from '../../weather/season-weather';
+import { daysBetween, shiftDate } from '../../weather/season-weather';
 import type { SeasonCheck } from '../check';
 import { movedTo } from '../moved';
 
@@ -16,7 +16,7 @@ export const noGoCheck: SeasonCheck = (passes, context) =>
 				pass: pass.id,
 				text: `Your own list: no ${rule.what === 'everything' ? 'passes' : rule.what} from ${rule.from} to ${rule.to}. ${rule.reason}`,
 				basis: 'adviser' as const,
-				remedies: [movedTo(pass, dayAfter(rule, pass.date))]
+				remedies: daysBeside(rule, pass.date).map((date) => movedTo(pass, date))
 			}))
 	);
 
@@ -31,6 +31,17 @@ function isMeant({ what }: NoGo, pass: Pass, { products }: PlanContext): boolean
 function isWithin({ from, to }: NoGo, date: string): boolean {
 	const day = date.slice(5);
 	return from <= to ? day >= from && day <= to : day >= from || day <= to;
+}
+
+/** The days before and after a span, the nearer one first. */
+function daysBeside(rule: NoGo, date: string): string[] {
+	const days = [dayBefore(rule, date), dayAfter(rule, date)];
+	return days.sort((a, b) => Math.abs(daysBetween(date, a)) - Math.abs(daysBetween(date, b)));
+}
+
+function dayBefore({ from, to }: NoGo, date: string): string {
+	const year = Number(date.slice(0, 4)) - (from > to && date.slice(5) <= to ? 1 : 0);
+	return shiftDate(`${year}-${from}`, -1);
 }
 
 function dayAfter({ from, to }: NoGo, date: string): string {
