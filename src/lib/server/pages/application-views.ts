@@ -1,7 +1,7 @@
 import { shareOf, standingApplications, type RecordedPass } from '../../../core/season/applied/recorded-pass';
 import { partText } from '../../../core/season/applied/part-text';
 import { productOf } from '../../../core/season/plan/plan-context';
-import type { Application, Product } from '../../../core/schema-types';
+import type { Application, Pass, Product } from '../../../core/schema-types';
 import { quantityIn } from '../../../core/units/amount-text';
 import { weatherText } from '../../../core/units/weather-units';
 import type { UnitSystem } from '../../../core/units/rate-units';
@@ -16,6 +16,8 @@ export interface ApplicationView {
 	rate: string;
 	/** The ground that it went on, in words. */
 	ground: string;
+	/** Marked as applied as it was planned: nobody wrote an entry. */
+	asPlanned?: true;
 	/** A later entry stands in its place. */
 	corrected: boolean;
 	/** Of the day, in a few words; empty where no station measured it. */
@@ -29,7 +31,8 @@ export function applicationViews(
 	units: UnitSystem
 ): ApplicationView[] {
 	return passes
-		.flatMap(({ plan, applications }) => {
+		.flatMap(({ plan, applications, doneOn }) => {
+			if (applications.length === 0) return doneOn === null ? [] : [asPlanned(plan, doneOn, products, units)];
 			const standing = new Set(standingApplications(applications).map(({ id }) => id));
 			return applications.map(({ id, content }): ApplicationView => {
 				const { applied, fieldAcres } = content;
@@ -51,6 +54,23 @@ export function applicationViews(
 			});
 		})
 		.sort((a, b) => dayOf(b).localeCompare(dayOf(a)));
+}
+
+/** A pass that went on as it was planned. */
+function asPlanned(plan: Pass, doneOn: string, products: readonly Product[], units: UnitSystem): ApplicationView {
+	const { id, label, product, rate, unit } = plan;
+	return {
+		id: `planned-${id}`,
+		pass: id,
+		label,
+		content: { recordedAt: `${doneOn}T00:00:00Z`, applied: { appliedOn: doneOn, product, rate, unit } },
+		product: productOf(plan, products).name,
+		rate: quantityIn(units, rate, unit),
+		ground: 'whole field',
+		weather: '',
+		corrected: false,
+		asPlanned: true
+	};
 }
 
 const dayOf = ({ content }: ApplicationView): string => content.applied?.appliedOn ?? content.recordedAt.slice(0, 10);

@@ -23,7 +23,8 @@
 	{#if content.byMonitor}<div class="small soft">from the monitor’s log</div>{/if}
 	{#if corrected}<div class="small">corrected: {reasonOf(id)}</div>{/if}
 	{#if content.corrects}<div class="small soft">stands for an earlier entry</div>{/if}
-	{#if content.applied && !corrected}
+	{#if entry.asPlanned}<div class="small soft">as planned</div>{/if}
+	{#if content.applied && !corrected && !entry.asPlanned}
 		<div><button type="button" class="plain small" onclick={() => correct(entry)}>Correct</button></div>
 	{/if}
 {/snippet}

@@ -57,6 +57,17 @@ const toOrder = () =>
 		.filter((one) => one.fieldId === field && one.pass.label === TOP_DRESS)
 		.map(({ pass }) => [pass.rate, pass.share]);
 
+it('a pass applied as planned stands under what was applied, at the rate of the plan', async () => {
+	const { plan } = recorded();
+	const shown = () => bookPage(desk(), address()).applications.filter(({ pass }) => pass === plan.id);
+	expect(shown()).toEqual([]);
+	const done = { pass: plan.id, doneOn: '2027-04-05' };
+	expect((await world.call('PUT /api/fields/{field}/{year}/done', address(), done)).status).toBe(200);
+	expect(shown()).toMatchObject([
+		{ asPlanned: true, content: { applied: { appliedOn: '2027-04-05', rate: plan.rate, product: plan.product } } }
+	]);
+});
+
 describe('a pass applied on part of the field, in two loads', () => {
 	it('changes sums, order, board and sheet by what went on where, and ends with the field covered', async () => {
 		// 8.8 lb of N go with the sulfur and 12.7 with the phosphate; the rest is the top-dress.
