@@ -236,8 +236,17 @@ describe('what it brings and how long it lasts', () => {
 		const years = (4.72 * 2000 * 0.65) / (160.6 * 1.8 + 100 + 160 * 0.13);
 		expect(yearsItLasts.applies && yearsItLasts.value).toBeCloseTo(years, 2);
 		expect(yearsItLasts.applies && yearsItLasts.cautions[0]).toContain('10 to 17 years');
-		expect(payBack.applies && payBack.value).toBeCloseTo(gain - (4.72 * 32) / years, 1);
+		// pH falls back over its 12 years, of which ten are counted: what is kept of the gain, and a tenth of the cost.
+		expect(years).toBeGreaterThan(10);
+		expect(payBack.applies && payBack.value).toBeCloseTo(gain * (1 - 10 / (2 * years)) - (4.72 * 32) / 10, 1);
 		expect(payBack.applies && payBack.cautions.join()).toContain('Illustrative');
+	});
+	it('does not pay four times the lime back: what lasts longer than ten years is not counted', () => {
+		const worth = (depthIn: number) => {
+			const { payBack } = liming({ nitrogenRate: 160.6, limeDepthIn: depthIn });
+			return payBack.applies ? payBack.value : NaN;
+		};
+		expect(worth(24)).toBeLessThan(worth(8));
 	});
 	it('on ground rented by the year is paid by one year, and says whose the rest is', () => {
 		const rented = liming({ nitrogenRate: 160.6, field: { ...field, tenure: 'rented by the year' as const } }).payBack;

@@ -16,6 +16,8 @@ import { yearsItLasts, yearsUntilNext } from './lime-years';
 
 /** % of CEC under which lime should bring magnesium, and above which it should not: common practice. */
 const MAGNESIUM_PERCENT = { low: 10, high: 20 } as const;
+/** Nobody pays today for yields later than this, years: common practice. */
+const MOST_YEARS = 10;
 /** Yield is never priced down above this pH: the fall there was of one site. Common practice. */
 const NO_GAIN_ABOVE_PH = 6.8;
 
@@ -77,7 +79,7 @@ export function limeKind({ soil }: Pick<Site, 'soil'>): Liming['kind'] {
 
 /**
  * What liming to the target is worth in a year less its yearly cost, $/ac: (relative yield at target / now - 1)
- * x goal x price - cost / years it lasts. pH is clamped to the yield table and to 6.8. Illustrative: the table is one
+ * x goal x price x share kept as pH falls back - cost / years it lasts, ten at most: more lime than that is paid for and not used. pH is clamped to the yield table and to 6.8. Illustrative: the table is one
  * old rotation on one site (Ohio Special Circular 53, memory).
  */
 function payBack(
@@ -143,15 +145,23 @@ function payBack(
 	});
 	// What is left when a lease of one year ends stays with the owner.
 	const yearly = site.field.tenure === 'rented by the year';
-	const paidOver = yearly ? 1 : Math.max(1, years.value);
+	const paidOver = yearly ? 1 : Math.min(MOST_YEARS, Math.max(1, years.value));
+	const kept = figure({
+		label: 'share of the gain that is kept',
+		value: 1 - Math.min(1, paidOver / (2 * Math.max(1, years.value))),
+		unit: '',
+		formula: `1 - years counted / (2 x years it lasts): pH falls back evenly, at most ${MOST_YEARS} years are counted`,
+		inputs: [years],
+		basis: 'practice'
+	});
 	return figure({
 		label,
-		value: gain.value - cost.value / paidOver,
+		value: gain.value * kept.value - cost.value / paidOver,
 		unit: '$/ac',
 		formula: yearly
-			? 'worth of the yield - cost, paid by one year’s rent'
-			: 'worth of the yield - cost / years it lasts (one at least)',
-		inputs: [gain, cost, years],
+			? 'worth of the yield x share kept - cost, paid by one year’s rent'
+			: `worth of the yield x share kept - cost / years it lasts (1 to ${MOST_YEARS})`,
+		inputs: [gain, kept, cost, years],
 		basis: 'memory',
 		citation: table.rule.citation,
 		cautions: [
