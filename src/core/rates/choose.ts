@@ -32,7 +32,7 @@ export interface Chosen {
 const SAME_RATE = { 'lb/ac': 1, 'short ton/ac': 0.05 } as const;
 
 /**
- * The rate that a choice stands for: the number that was chosen, whatever has moved its method since.
+ * The rate of a choice: the number that was chosen, whatever has moved its method since.
  * @param rates of this site in US units
  * @returns undefined where the chosen method no longer applies or is no longer there
  */

@@ -22,7 +22,7 @@ interface FamilyOf {
 	error: ErrorTerm | undefined;
 	/** Standard error of a mean of so many plots, where it does not follow from the error. */
 	standardError?: (plots: number) => number | null;
-	/** Least differences of a split plot, from so many plots of a mean. */
+	/** Least differences of a split plot, by the plots of a mean. */
 	differences?: (plots: number) => Pick<TrialComparison, 'lsdWithin' | 'lsdAcross'>;
 }
 

@@ -8,7 +8,7 @@ const PERMUTATIONS = 1999;
 /** Where every site yields so much without the nutrient, nothing was lacking, percent; common practice. */
 const ENOUGH_PERCENT = 95;
 
-/** Whether sites respond to what was tested at all. */
+/** Whether sites respond to the nutrient that the test measures. */
 export interface ResponseTest {
 	/** Share of shuffled yields that split as well by the test or better; undefined where no site yields little enough to ask. */
 	p: number | undefined;

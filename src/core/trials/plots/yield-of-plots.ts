@@ -14,12 +14,12 @@ const BETWEEN_PASSES = 0.4;
 const WITHIN_PASS = 0.6;
 /** A pass over less than this share of its plot is a short one; common practice. */
 const WHOLE_PASS = 0.8;
-/** A point further from the median of its plot than so many deviations is none of the crop; common practice. */
+/** Points further than this from the median of their plot do not count, in deviations; common practice. */
 const MOST_DEVIATIONS = 4;
 /** Of the median of the absolute deviations: normal scatter's standard deviation. */
 const MAD_TO_SD = 1.4826;
 
-/** What a yield layer gave, the plots that it says nothing of, and what was left out of the others. */
+/** The yields of a layer, the plots without one, and the points that did not count. */
 export interface YieldsOfPlots {
 	records: PlotRecord[];
 	missing: number[];

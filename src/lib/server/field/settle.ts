@@ -9,7 +9,7 @@ import { adviceFrom, type Advice, type FieldYear } from './field-year';
 import { recordsOf } from './field-request';
 
 /**
- * Choices with the rates they give once all of them are made: sulfur by a ratio goes by the nitrogen chosen with it.
+ * Choices with the rates they give together: sulfur by a ratio takes the nitrogen chosen with it.
  * @param goal with the terms of nitrogen that go with them
  * @throws ActionError where a method gives no rate
  */

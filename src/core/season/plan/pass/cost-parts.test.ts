@@ -46,7 +46,7 @@ describe('the cost of a plan', () => {
 		expect(both.total).toMatchObject({ value: 94 + both.trips.value });
 		expect(both.trips.value).toBeGreaterThan(0);
 	});
-	it('goes to the main nutrient where none has a price, and lime stands for itself', () => {
+	it('goes to the main nutrient where none has a price, and lime is its own line', () => {
 		const none = Object.fromEntries(Object.entries(PRICES).filter(([item]) => !item.startsWith('nutrient:')));
 		expect(byNutrient([pass('map', 100)], none)).toEqual({ P2O5: 40 });
 		const lime = library.products.find(({ lime: of }) => of)!;

@@ -17,7 +17,7 @@ export interface CostParts {
 /**
  * The cost of some passes by nutrient, products and trips, $/ac. A product that carries several nutrients is shared among them by what
  * each is worth at its own price (`nutrient:<id>`, $ per lb); one that has no price counts for nothing where another of the product has one.
- * An inhibitor goes to the nitrogen, lime stands for itself.
+ * An inhibitor counts as nitrogen, lime is its own line.
  * @returns products and total do not apply while the price of a product is missing, and say which
  */
 export function costParts(passes: readonly Pass[], productOf: (pass: Pass) => Product, priceOf: PriceOf): CostParts {

@@ -5,7 +5,7 @@ import { cupsOf, inCups } from './palm-cups';
 
 const palm = library.crops.find(({ id }) => id === 'oil-palm')!;
 const context = { crop: palm, plantsPerAc: 57.7, products: library.products };
-/** lb/ac of so many kg to each palm. */
+/** lb/ac that give each palm a dose, kg. */
 const forKg = (kg: number) => (kg / 0.45359237) * 57.7;
 const round = (id: string, kg: number, of: Partial<Pass> = {}): Pass => ({
 	id,

@@ -57,7 +57,7 @@ const toOrder = () =>
 		.filter((one) => one.fieldId === field && one.pass.label === TOP_DRESS)
 		.map(({ pass }) => [pass.rate, pass.share]);
 
-it('a pass applied as planned stands under what was applied, at the rate of the plan', async () => {
+it('a pass applied as planned is in the list, at the rate of the plan', async () => {
 	const { plan } = recorded();
 	const shown = () => bookPage(desk(), address()).applications.filter(({ pass }) => pass === plan.id);
 	expect(shown()).toEqual([]);
