@@ -84,7 +84,7 @@
 	]}
 />
 <p class="small">
-	{#if whole.some(({ group }) => group !== null)}Treatments that share a letter are not told apart.{/if}
+	{#if whole.some(({ group }) => group !== null)}Treatments with a common letter do not differ beyond chance.{/if}
 	{#each reading.figures as one, at (at)}<span class="figure">{one.label}: <Quantity answer={one} />.</span>{/each}
 </p>
 {#if single.length > 0}

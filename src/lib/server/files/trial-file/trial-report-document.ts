@@ -126,7 +126,7 @@ function footOf({ answer: { hsd, cv }, figures }: TrialReading, yieldUnit: strin
 		...figures.filter(({ unit }) => unit !== '%').map(({ label, value }) => `${label}: ${amount(value)}.`),
 		...(hsd === null || figures.length > 2
 			? []
-			: [`Means that share a letter are not told apart (Tukey, ${amount(hsd)}).`]),
+			: [`Means with a common letter do not differ beyond chance (Tukey, ${amount(hsd)}).`]),
 		...(cv === null ? [] : [`Coefficient of variation ${cv.toFixed(1)} %.`])
 	].join(' ');
 }
