@@ -119,8 +119,10 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	if (soilC >= COLD_SOIL_C) {
 		const { usual, early, late } = coldSoilDate(station, Number(pass.date.slice(0, 4)), COLD_SOIL_C, context.model);
 		const text = `The soil at 4 in is ${known ? 'about' : 'usually'} ${soil} on ${longDate(pass.date)}: wait until it is below 50 F and falling (usually from ${longDate(usual)}, in eight years of ten between ${longDate(early)} and ${longDate(late)}; measure it, the average date alone will not do).`;
-		const later = usual > pass.date ? usual : shiftDate(pass.date, soilFollowsDays);
-		return { ...base, severity: 'stop', text, remedies: [movedTo(pass, later), toSpring] };
+		const cold = usual > pass.date ? usual : shiftDate(pass.date, soilFollowsDays);
+		const later = cold > context.today ? cold : context.today;
+		const remedies = later < springOf(context) ? [movedTo(pass, later), toSpring] : [toSpring];
+		return { ...base, severity: 'stop', text, remedies };
 	}
 	if (guarded) return undefined;
 	const text = `Ammonium waits over winter from ${longDate(pass.date)}; a nitrification inhibitor is the insurance, at the price of two or three bushels of corn, worth more the warmer the soil and the longer the wait.`;

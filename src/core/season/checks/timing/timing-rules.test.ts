@@ -140,6 +140,17 @@ it('deep, guarded urea in cold ground is only a caution', () => {
 	});
 });
 
+it('ammonia into warm soil is put on a day that is still to come', () => {
+	const warm = ammonia('2026-10-05', { additive: 'nitrification inhibitor' });
+	const remedies = (today: string) =>
+		checkSeason([warm], context({ today })).find(({ rule }) => rule === 'autumn-nitrogen')?.remedies ?? [];
+	const days = (today: string) => remedies(today).map(({ passes }) => passes[0]?.date);
+	const [usual, spring] = days('2026-10-01');
+	expect(usual! > '2026-10-31' && usual! < '2026-11-23').toBe(true);
+	expect(days('2026-11-23')).toEqual(['2026-11-23', spring]);
+	expect(days(spring!)).toEqual([spring]);
+});
+
 it('autumn-sown wheat may have its starter', () => {
 	const starter = nitrogen('uan-28', 25, { date: '2026-10-04', placement: 'broadcast' });
 	const wheat = context({ cropId: 'winter-wheat' });
