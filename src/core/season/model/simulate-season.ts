@@ -42,6 +42,8 @@ export interface SeasonCrop {
 	/** A perennial: its roots are there, and it covers the ground from its bud break. */
 	established: boolean;
 	wantedBy: (day: number) => number;
+	/** Share of the ground that it covers on a day, where this follows its growth; else it goes by the days from planting. */
+	coverOn?: (day: number) => number;
 	/** What is sown or planted after it, with its own roots. */
 	then?: SeasonCrop & Pick<SeasonModel, 'roots'>;
 }
@@ -109,7 +111,7 @@ export function simulateSeason(
 		waterDay(
 			water,
 			rain,
-			reference * coverShare(standing !== undefined, standing?.established ? Infinity : sincePlanting, model),
+			reference * drinkingShare(standing && coverOf(standing, day, model), model),
 			Math.max(1, Math.ceil(rooted))
 		);
 		totals.leached += carryNitrateDown(nitrate, water.mm, water.drained, apart);
@@ -189,8 +191,13 @@ function rootedLayers(sincePlanting: number, { roots }: SeasonModel): number {
 	return Math.min(LAYERS, cm / LAYER_CM);
 }
 
+/** Share of the ground that a crop covers on a day, 0 to 1. */
+function coverOf({ coverOn, established, planted }: SeasonCrop, day: number, { evaporation }: SeasonModel): number {
+	if (established) return 1;
+	return coverOn?.(day) ?? Math.min(1, (day - planted) / evaporation.fullCoverDays);
+}
+
 /** Evaporation and transpiration against the reference: bare ground little, full cover all. */
-function coverShare(growing: boolean, sincePlanting: number, { evaporation }: SeasonModel): number {
-	const { bareShare, fullCoverDays } = evaporation;
-	return growing ? bareShare + (1 - bareShare) * Math.min(1, sincePlanting / fullCoverDays) : bareShare;
+function drinkingShare(cover: number | undefined, { evaporation: { bareShare } }: SeasonModel): number {
+	return bareShare + (1 - bareShare) * (cover ?? 0);
 }

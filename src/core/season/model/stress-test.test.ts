@@ -7,7 +7,7 @@ import { passNutrient } from '../plan/pass/pass-nutrients';
 import { productOf } from '../plan/plan-context';
 import { planContext } from '../plan/plan-context.test-help';
 import { tripsCost } from '../plan/pass/trip-cost';
-import { stressTest, type ProgrammeOutcome } from './stress-test';
+import { stressTest, type ProgrammeOutcome, type TriedProgramme } from './stress-test';
 
 const station = library.stations[0]!;
 const pass = (product: string, rate: number, date: string, placement: Pass['placement'] = 'broadcast'): Pass => ({
@@ -140,7 +140,7 @@ describe('over simulated seasons', () => {
 });
 
 describe('the price of inhibitors against their chance', () => {
-	const passes = [pass('ammonia', 230, '2026-11-05', 'injected')];
+	const passes = [pass('ammonia', 230, '2027-04-10', 'injected')];
 	const request: SeasonRequest = {
 		soil: { textureClass: 'sandy loam', drainage: 'poor', organicMatterPercent: 1.5, nitrateLbAc: 10 },
 		crop: { id: 'corn-grain', yieldGoal: 200, plantingDate: '2027-05-01' },
@@ -175,6 +175,32 @@ describe('the price of inhibitors against their chance', () => {
 		expect(cheap.pays).toBeGreaterThan(chance(40).pays);
 		expect(cheap.paysWet / cheap.wetSeasons).toBeGreaterThan(cheap.pays / cheap.seasons);
 		expect(cheap.gain.wet).toBeGreaterThan(cheap.gain.dry);
+	});
+	it('does not rank nitrogen that waits over winter, nor its inhibitor: trials lose more of it than the model', () => {
+		const autumn = [pass('ammonia', 230, '2026-11-05', 'injected')];
+		const guarded = inhibitorTwin(autumn, planContext())!;
+		const tried = (plan: Pass[]) => ({
+			name: 'plan',
+			passes: 1,
+			request: { ...request, passes: plan },
+			nitrogenCost: 100
+		});
+		const last = (programmes: TriedProgramme[]) => {
+			const steps = stressTest(programmes, 3, station, library, 4);
+			for (;;) {
+				const step = steps.next();
+				if (step.done) return step.value;
+			}
+		};
+		const twinTried: TriedProgramme = { ...tried([...guarded.passes]), name: guarded.name, inhibitors: 'with' };
+		const spring = { ...tried(passes), name: 'spring' };
+		const outcome = last([tried(autumn), twinTried, spring]);
+		expect(outcome.notRanked).toEqual(['plan', guarded.name]);
+		expect(outcome.programmes.map(({ name }) => name)).toEqual(['spring']);
+		expect(outcome.inhibitors).toBeUndefined();
+		expect(last([tried(autumn)])).toMatchObject({ programmes: [], notRanked: ['plan'] });
+		// What phosphate brings along does not count.
+		expect(last([tried([pass('map', 180, '2026-11-05'), ...passes])]).notRanked).toEqual([]);
 	});
 	it('sets a plan that has them beside itself without them, and nothing where nothing is to be guarded', () => {
 		expect(twin).toMatchObject({ guarded: true });

@@ -1,4 +1,5 @@
 import type { DecisionPlan, SeasonAnswer, SeasonRequest, Station } from '../../schema-types';
+import { waitsOverWinter } from '../checks/timing/autumn-nitrogen';
 import { decideSeason } from '../decisions/decide-season';
 import { runSeason, seasonDates, startOf, type RunAnswer, type SeasonKnowledge } from './run-season';
 import { generateWeather } from '../weather/generate-weather';
@@ -53,6 +54,8 @@ export interface AdaptiveChance {
 /** What a stress test comes to. */
 export interface StressOutcome {
 	programmes: ProgrammeOutcome[];
+	/** Programmes with nitrogen that waits over winter. */
+	notRanked: string[];
 	adaptive: AdaptiveChance[];
 	/** Undefined where no plan stands beside its twin, or a price is missing. */
 	inhibitors: InhibitorChance | undefined;
@@ -96,16 +99,20 @@ const TENTH = 0.1;
 
 /**
  * The same simulated seasons for every programme, seed after seed; between two steps the caller may show the progress or leave
- * off. Seasons are ranked by their rain about planting.
+ * off. Seasons are ranked by their rain about planting. A programme that leaves nitrogen in the ground over winter is not tried: the
+ * model loses less of it than field trials do.
  * @param grainPrice $ per unit of yield; undefined where it is not known
  */
 export function* stressTest(
-	programmes: readonly TriedProgramme[],
+	all: readonly TriedProgramme[],
 	seasons: number,
 	station: Station,
 	knowledge: SeasonKnowledge,
 	grainPrice?: number
 ): Generator<{ done: number; total: number }, StressOutcome> {
+	const programmes = all.filter(({ request }) => !isOverWinter(request, knowledge));
+	const notRanked = all.filter((one) => !programmes.includes(one)).map(({ name }) => name);
+	if (programmes.length === 0) return { programmes: [], notRanked, adaptive: [], inhibitors: undefined };
 	const start = startOf(
 		programmes.map(({ request }) => request),
 		knowledge
@@ -155,9 +162,15 @@ export function* stressTest(
 	});
 	return {
 		programmes: outcomes,
+		notRanked,
 		adaptive: adaptiveChances(programmes, { answers, decided, returns, wet, dry }),
 		inhibitors: inhibitorChance(programmes, answers, wet, dry, grainPrice)
 	};
+}
+
+function isOverWinter(request: SeasonRequest, knowledge: SeasonKnowledge): boolean {
+	const { planting: plantingDate } = seasonDates(request, knowledge);
+	return request.passes.some((pass) => waitsOverWinter(pass, { plantingDate, products: knowledge.products }));
 }
 
 /** Grain less what the nitrogen of each season cost, decisions in it; undefined where a price is missing. */

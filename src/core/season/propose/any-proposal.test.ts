@@ -64,7 +64,7 @@ function contextOf({
 	const holdingLimit = figureOf('holding limit', limit);
 	const crop = library.crops.find(({ id }) => id === cropId)!;
 	const block = crop.perennial ? BLOCK : undefined;
-	const schedule = scheduleFor(library.schedules, cropId, block, block && 12)!;
+	const schedule = scheduleFor(library.schedules, cropId, block, block && 12, undefined)!;
 	const plantingDate = usualPlantingDate(schedule, 2027);
 	const { rain, ...ground } = facts;
 	const day = shiftDate(plantingDate, today);

@@ -1,4 +1,5 @@
 import type { Crop, CropId, Schedule } from '../../schema-types';
+import { forSowing } from './for-sowing';
 import { usualPlantingDate } from './usual-planting';
 import { harvestYear } from '../stages/stage-dates';
 import { shiftDate } from '../weather/season-weather';
@@ -24,7 +25,7 @@ export function cropBefore(
 	{ crops, schedules }: { crops: readonly Crop[]; schedules: readonly Schedule[] }
 ): CropBefore | undefined {
 	const crop = crops.find(({ id }) => id === (previous as CropId | undefined));
-	const schedule = schedules.find((one) => one.crop === crop?.id);
+	const schedule = crop && forSowing(schedules, crop.id, undefined);
 	if (!crop || crop.perennial || !schedule) return undefined;
 	const from = usualPlantingDate(schedule, harvestYear(plantingDate) - 1);
 	const off = shiftDate(from, schedule.uptake?.harvestDays ?? USUAL_DAYS);

@@ -28,7 +28,7 @@ function planOf({ crop, nitrogen, block, age, blockYear = {}, holds = 160 }: Ask
 		chosen: { N: nitrogen },
 		holdingLimit: limit,
 		holdingRoom: limit,
-		schedule: scheduleFor(library.schedules, crop, block, age),
+		schedule: scheduleFor(library.schedules, crop, block, age, blockYear.budBreak),
 		stages: anchoredStages(stages, blockYear, 2027),
 		plantingDate: blockYear.budBreak ?? '2027-03-15',
 		block,

@@ -80,7 +80,12 @@ function daysOfHeat(
 
 /** The year in which a crop is harvested that is planted on a day. */
 export function harvestYear(plantingDate: string): number {
-	return Number(plantingDate.slice(0, 4)) + (Number(plantingDate.slice(5, 7)) >= AUTUMN_FROM_MONTH ? 1 : 0);
+	return Number(plantingDate.slice(0, 4)) + (isSownInAutumn(plantingDate) ? 1 : 0);
+}
+
+/** Whether a crop that is planted on a day stands over winter. */
+export function isSownInAutumn(plantingDate: string): boolean {
+	return Number(plantingDate.slice(5, 7)) >= AUTUMN_FROM_MONTH;
 }
 
 /** The day from which the heat of a crop is counted. */

@@ -5,6 +5,7 @@ import type { Choice } from '../../../core/rates/choose';
 import { settledNitrogen } from '../../../core/rates/settled-nitrogen';
 import { speaksFor } from '../../../core/rates/nitrogen/own-curves';
 import { nitrogenProgramme, type BookedPass } from '../../../core/season/propose/nitrogen-programme';
+import { forSowing } from '../../../core/season/schedule/for-sowing';
 import { usualPlantingDate } from '../../../core/season/schedule/usual-planting';
 import { laterNitrogen } from '../../../core/supply/manure/manure-product';
 import { poundsPerAcre } from '../../../core/season/plan/pass/pass-nutrients';
@@ -129,7 +130,7 @@ export function plantingDateOf(
 	{ crop, year, planting_date, block_year }: FieldYearRow,
 	{ schedules }: Library
 ): string {
-	const schedule = schedules.find((candidate) => candidate.crop === crop);
+	const schedule = forSowing(schedules, crop, undefined);
 	const { budBreak } = blockYearOf({ block_year });
 	return planting_date ?? budBreak ?? (schedule ? usualPlantingDate(schedule, year) : `${year}-05-01`);
 }

@@ -16,6 +16,7 @@ import { knownWeather } from '../../../core/season/weather/known-weather';
 import { DAY_MS } from '../../../core/units/factors';
 import { isSandy } from '../../../core/reading/soil/light-soil';
 import { isBefore, type BookedPass } from '../../../core/season/propose/nitrogen-programme';
+import { forSowing } from '../../../core/season/schedule/for-sowing';
 import { scheduleFor } from '../../../core/season/schedule/schedule-for';
 import { anchoredStages } from '../../../core/season/stages/anchored-stages';
 import { onTheirDays, wholePass } from '../../../core/season/applied/what-happened';
@@ -151,7 +152,8 @@ function planContext(
 	const notBefore = nitrogen && testedOn(nitrogen, tests, library);
 	const dressing = answer.rates.find(({ stands, applies }) => stands === 'for this dressing' && applies);
 	const { limit, room, allowances } = readHoldingRoom(site, library.packs);
-	const stages = library.stages.find((candidate) => candidate.crop === goal.crop);
+	const plantingDate = plantingDateOf(goal, library);
+	const stages = forSowing(library.stages, goal.crop, plantingDate);
 	return {
 		crop: site.crop,
 		chosen: Object.fromEntries(chosen.map(({ nutrient, rate }) => [nutrient, rate.value])),
@@ -166,13 +168,13 @@ function planContext(
 		tillersCountedOn: tests.tillers?.date,
 		manured: earlier.some(({ plan }) => library.products.find(({ id }) => id === plan.product)?.manure !== undefined),
 		tilleringN: dressing?.worksheet.applies ? dressing.worksheet.value : undefined,
-		schedule: scheduleFor(library.schedules, goal.crop, site.block, ageOf(site)),
+		schedule: scheduleFor(library.schedules, goal.crop, site.block, ageOf(site), plantingDate),
 		extras: library.extras,
 		starter: goal.starter_p2o5 === null ? undefined : { step: library.starter, p2o5: goal.starter_p2o5 },
 		liming: { product: goal.liming_product ?? REFERENCE_LIME, placement: site.limePlacement },
 		products: library.products,
 		today,
-		plantingDate: plantingDateOf(goal, library),
+		plantingDate,
 		cec: answer.derived.cec ?? undefined,
 		sandy: isSandy(site.field.textureClass),
 		drainage: site.field.drainage,
@@ -183,10 +185,10 @@ function planContext(
 		limits: library.seasonLimits,
 		model: library.seasonModel,
 		stages: stages && anchoredStages(stages, site.blockYear, goal.year),
-		weather: knownWeather(station, near(measured, plantingDateOf(goal, library)), outlook, today),
+		weather: knownWeather(station, near(measured, plantingDate), outlook, today),
 		houseRules: library.houseRules,
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
-		cropBefore: cropBefore(site.previousCrop, plantingDateOf(goal, library), library),
+		cropBefore: cropBefore(site.previousCrop, plantingDate, library),
 		block: site.block,
 		plantAge: ageOf(site),
 		plantsPerAc: site.block && valueIfKnown(plantsPerAcre(site.block, site.areaAc)),
@@ -201,10 +203,11 @@ function factsOfChoices(
 	site: Site,
 	answer: AdviseAnswer,
 	choices: readonly Choice[],
-	{ schedules }: Library,
+	library: Library,
 	goal: FieldYearRow
 ): PlanContext['choiceFacts'] {
-	const uptake = scheduleFor(schedules, goal.crop, site.block, ageOf(site))?.uptake?.lbPerYield;
+	const planted = plantingDateOf(goal, library);
+	const uptake = scheduleFor(library.schedules, goal.crop, site.block, ageOf(site), planted)?.uptake?.lbPerYield;
 	const soil = withoutEmpty({
 		mineral: valueIfKnown(mineralNitrogen(site.soil)),
 		uptake: uptake === undefined ? undefined : uptake * goal.yield_goal
@@ -233,8 +236,8 @@ function secondPlan(
 		crop,
 		yieldGoal,
 		plantingDate,
-		schedule: schedules.find((one) => one.crop === id),
-		stages: stages.find((one) => one.crop === id),
+		schedule: forSowing(schedules, crop.id, plantingDate),
+		stages: forSowing(stages, crop.id, plantingDate),
 		nitrogen: nitrogen?.rate.value
 	};
 }

@@ -120,6 +120,15 @@
 							>{/if}
 					</tr>
 				{/each}
+				{#each outcome?.notRanked ?? [] as name, at (at)}
+					<tr>
+						<td>{name}</td>
+						<td colspan="19" class="soft small">
+							Not ranked: part of its nitrogen waits in the ground over winter. Field trials lose more of it than this
+							model does.
+						</td>
+					</tr>
+				{/each}
 			</tbody>
 		</table>
 		{#each outcome?.adaptive ?? [] as chance, at (at)}

@@ -4,7 +4,7 @@ import type { Pass, PassCheck, Remedy } from '../../../schema-types';
 import { passNutrient, poundsPerAcre } from '../../plan/pass/pass-nutrients';
 import { depthOf, liesOf } from '../../plan/placement-facts';
 import { productOf, type PlanContext } from '../../plan/plan-context';
-import { harvestYear } from '../../stages/stage-dates';
+import { isSownInAutumn } from '../../stages/stage-dates';
 import { springOf } from '../../plan/spring';
 import { coldSoilDate } from '../../weather/cold-soil-date';
 import { knownDays } from '../../weather/known-weather';
@@ -19,20 +19,23 @@ import { RULES } from '../season-rules';
 
 const { basis, leastLb, deepIn, soilFollowsDays, sown } = RULES['autumn-nitrogen'];
 
+/** Autumn begins, as a month of the year. */
+const FIRST_MONTH = 9;
+
 /** Nitrogen that waits in the ground over winter: on light ground, as urea, or before the soil is cold. */
 export const autumnNitrogenCheck: SeasonCheck = (passes, context) => {
-	if (isSownInAutumn(context)) return sownComplaints(passes, context);
-	return passes.flatMap((pass) => (isAutumn(pass, context) ? (complaint(pass, context) ?? []) : []));
+	if (!context.crop.perennial && isSownInAutumn(context.plantingDate)) return sownComplaints(passes, context);
+	return passes.flatMap((pass) => (waitsOverWinter(pass, context) ? (complaint(pass, context) ?? []) : []));
 };
 
-function isAutumn(pass: Pass, { plantingDate, products }: PlanContext): boolean {
-	const waits = Number(pass.date.slice(5, 7)) >= 9 && pass.date < plantingDate;
+/** Whether a pass brings nitrogen in autumn for a crop that is planted in spring. */
+export function waitsOverWinter(
+	pass: Pass,
+	{ plantingDate, products }: Pick<PlanContext, 'plantingDate' | 'products'>
+): boolean {
+	const waits =
+		Number(pass.date.slice(5, 7)) >= FIRST_MONTH && pass.date < plantingDate && !isSownInAutumn(plantingDate);
 	return waits && passNutrient(pass, productOf(pass, products), 'N') > leastLb;
-}
-
-/** Winter wheat and other crops that are sown in the year before their harvest. */
-function isSownInAutumn({ plantingDate, crop }: PlanContext): boolean {
-	return !crop.perennial && plantingDate < `${harvestYear(plantingDate)}-01-01`;
 }
 
 /**

@@ -140,6 +140,15 @@ it('deep, guarded urea in cold ground is only a caution', () => {
 	});
 });
 
+it.each([
+	['2027-08-10', 'R3'],
+	['2027-10-10', 'R6']
+])('corn stands no higher than its stages go: on %s at %s', (date, stage) => {
+	const late = nitrogen('uan-28', 120, { date, placement: 'injected' });
+	const said = checkSeason([late], context()).find(({ rule }) => rule === 'late-side-dress')?.text;
+	expect(said).toContain(`corn usually stands at ${stage}:`);
+});
+
 it('ammonia into warm soil is put on a day that is still to come', () => {
 	const warm = ammonia('2026-10-05', { additive: 'nitrification inhibitor' });
 	const remedies = (today: string) =>

@@ -59,11 +59,14 @@ function catchGrown(
 		grows: (start, weather) => {
 			const planted = daysBetween(start, asked.sownOn);
 			const wanted = catchCropUptake(weather.slice(planted), model);
+			const wantedBy = (day: number) => wanted[day - planted] ?? 0;
 			return {
 				planted,
 				harvested: daysBetween(start, asked.endedOn),
 				established: false,
-				wantedBy: (day) => wanted[day - planted] ?? 0,
+				wantedBy,
+				// What has not grown drinks nothing: sown too late it saves nothing.
+				coverOn: (day) => Math.min(1, wantedBy(day) / model.coversAtKgHa),
 				roots: {
 					...seasonModel.roots,
 					nitrateShareInReach: model.shareInReach,

@@ -68,6 +68,15 @@ describe('a run with a catch crop', () => {
 		expect(caught('2027-10-20')).toBeGreaterThan(caught('2027-11-15'));
 		expect(caught('2027-09-28', '2027-10-03')).toBe(0);
 	});
+	it('saves nothing where it does not grow', () => {
+		const { caught, lost, lostWithout } = runSeason(
+			corn(260, 3, { catchCrop: { ...catchCrop, sownOn: '2028-01-15', endedOn: '2028-03-20' } }),
+			library
+		).catchCrop!;
+		expect(caught).toBe(0);
+		expect(lostWithout).toBeGreaterThan(10);
+		expect(lost).toBeCloseTo(lostWithout, 6);
+	});
 	it('takes up by heat, from its roots on, up to what it holds', () => {
 		const model = library.seasonModel.catchCrops.find(({ id }) => id === 'cereal-rye')!;
 		// 10 C above its least: 100 degree days are over after ten days, then 1.3 kg each.

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { SeasonRequest } from '../../../schema-types';
 import { library } from '../../../testing.test-help';
 import { answerSeason } from '../../answer-season';
+import { forSowing } from '../../schedule/for-sowing';
 import { cropGrowth } from './crop-growth';
 
 const shipped = () => JSON.parse(readFileSync('demo/requests/almond-season.json', 'utf8')) as SeasonRequest;
@@ -48,6 +49,28 @@ describe('the demand of a block over its season', () => {
 		expect(takenBy({ ...young, crop: { ...young.crop, block: { plantedYear: 2022 } } }, '2027-05-10')).toBeGreaterThan(
 			9
 		);
+	});
+});
+
+describe('canola', () => {
+	const canola = (plantingDate: string): SeasonRequest => ({
+		soil: {},
+		crop: { id: 'canola', yieldGoal: 2500, plantingDate },
+		passes: []
+	});
+	// Winter canola of the southern corn belt flowers from late April and is cut about the first days of July: common practice.
+	it('sown in autumn lives over winter, and grows in spring', () => {
+		const winter = canola('2026-09-10');
+		expect(cropGrowth(winter, library).harvest).toBe('2027-07-07');
+		const { stages } = answerSeason({ ...winter, station: { id: library.stations[0]!.id, kind: 'normal' } }, library);
+		const bolting = stages.find(({ name }) => name === 'bolting')!.date;
+		expect(bolting > '2027-03-20' && bolting < '2027-04-15').toBe(true);
+		expect(stages.at(-1)!.date > '2027-06-10').toBe(true);
+	});
+	it('sown in spring grows from its planting', () => {
+		expect(cropGrowth(canola('2027-04-25'), library).harvest).toBe('2027-08-18');
+		expect(forSowing(library.stages, 'canola', '2027-04-25')).not.toHaveProperty('sown');
+		expect(forSowing(library.stages, 'canola', undefined)).not.toHaveProperty('sown');
 	});
 });
 

@@ -4,6 +4,7 @@ import { plantAge } from '../../../ground/block/block-age';
 import type { CropStages, Schedule, SeasonRequest } from '../../../schema-types';
 import { usualPlantingDate } from '../../schedule/usual-planting';
 import { plannedShares } from '../../schedule/planned-shares';
+import { forSowing } from '../../schedule/for-sowing';
 import { scheduleFor } from '../../schedule/schedule-for';
 import { dateOf } from '../../schedule/step-date';
 import { anchoredStages } from '../../stages/anchored-stages';
@@ -36,9 +37,9 @@ export function cropGrowth(request: SeasonRequest, knowledge: SeasonKnowledge): 
 
 function annualGrowth(request: SeasonRequest, { crops, schedules, stages }: SeasonKnowledge): CropGrowth {
 	const { crop } = request;
-	const schedule = schedules.find((one) => one.crop === crop.id);
+	const schedule = forSowing(schedules, crop.id, crop.plantingDate);
 	const { uptake } = schedule ?? {};
-	const heat = stages.find((one) => one.crop === crop.id)?.heat;
+	const heat = forSowing(stages, crop.id, crop.plantingDate)?.heat;
 	if (!crops.some(({ id }) => id === crop.id) || !schedule || !uptake || !heat) {
 		const known = schedules.filter((one) => one.uptake).map((one) => one.crop);
 		const perennial = crops.filter((one) => one.perennial).map(({ id }) => id);
@@ -62,11 +63,11 @@ export function blockSeason(
 	const { id, block, blockYear = {}, plantingDate } = request.crop;
 	const year = request.crop.year ?? (plantingDate === undefined ? yearOf(request) : harvestYear(plantingDate));
 	const age = block && valueIfKnown(plantAge(block, year));
-	const known = stages.find(({ crop }) => crop === id);
+	const known = forSowing(stages, id, plantingDate);
 	return {
 		year,
 		age,
-		schedule: scheduleFor(schedules, id, block, age),
+		schedule: scheduleFor(schedules, id, block, age, plantingDate),
 		stages: known && anchoredStages(known, blockYear, year)
 	};
 }

@@ -1,5 +1,6 @@
 import { InputError } from '../../../../core/check/problem';
 import { boardYear, runOnAfter } from '../../../../core/season/live/live-season';
+import { forSowing } from '../../../../core/season/schedule/for-sowing';
 import { seasonDates } from '../../../../core/season/model/run-season';
 import type { CatchCropAnswer, SeasonRequest, SecondCrop } from '../../../../core/schema-types';
 import type { YearKind } from '../../../../core/season/weather/generate-weather';
@@ -52,7 +53,7 @@ function secondSown(
 	{ id, yieldGoal, plantingDate }: SecondCrop,
 	{ schedules, crops }: Library
 ): SecondSown | (Grown & { applies: false }) {
-	if (!schedules.find(({ crop }) => crop === id)?.uptake) {
+	if (!forSowing(schedules, id, undefined)?.uptake) {
 		return unknown(crops.find((crop) => crop.id === id)?.name ?? id);
 	}
 	if (plantingDate === undefined) return no('the day on which it is planted is not known');

@@ -1,3 +1,4 @@
+import { forSowing } from '../../../../core/season/schedule/for-sowing';
 import { anchoredStages } from '../../../../core/season/stages/anchored-stages';
 import { usualStages, type StageDate } from '../../../../core/season/stages/stage-dates';
 import { daysBetween, shiftDate } from '../../../../core/season/weather/season-weather';
@@ -29,8 +30,8 @@ export function movedAlong(
 }
 
 function datesOf(library: Library, goal: FieldYearRow, blockYear: BlockYear, station: Station): readonly StageDate[] {
-	const stages = library.stages.find(({ crop }) => crop === goal.crop);
 	const plantingDate = plantingDateOf({ ...goal, block_year: JSON.stringify(blockYear) }, library);
+	const stages = forSowing(library.stages, goal.crop, plantingDate);
 	return usualStages({
 		stages: stages && anchoredStages(stages, blockYear, goal.year),
 		plantingDate,
