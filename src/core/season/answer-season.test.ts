@@ -131,7 +131,7 @@ describe('what no schema sees is refused with its path', () => {
 	const gap = weather.filter((_, at) => at !== 10);
 	const crossed = weather.map((day, at) => (at === 3 ? { ...day, minC: 40 } : day));
 	it.each([
-		[{ ...shipped(), crop: { id: 'alfalfa', yieldGoal: 5 } }, '/crop/id'],
+		[{ ...shipped(), crop: { id: 'almond', yieldGoal: 2500 } }, '/crop/nitrogenLbAc'],
 		[{ ...shipped(), crop: { id: 'oil-palm', yieldGoal: 5 } }, '/crop/nitrogenLbAc'],
 		[{ ...shipped(), station: { id: 'nowhere' } }, '/station/id'],
 		[{ ...shipped(), passes: [{ ...shipped().passes[0]!, product: 'dust' }] }, '/passes/0/product'],

@@ -155,7 +155,7 @@ function carrying({ passes }: SeasonRequest, knowledge: SeasonKnowledge, plantin
 
 function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const { soil: facts } = request;
-	const { established, uptake } = cropGrowth(request, knowledge);
+	const { established, fixes, uptake } = cropGrowth(request, knowledge);
 	const { start, planting, harvest: usual } = seasonDates(request, knowledge);
 	const harvest = harvestBeforeSecond(request, usual);
 	const planted = differenceInCalendarDays(parseISO(planting), parseISO(start));
@@ -172,6 +172,7 @@ function planOf(request: SeasonRequest, knowledge: SeasonKnowledge) {
 	const units = request.units ?? 'us';
 	const pounds = (key: 'nitrateLbAc' | 'ammoniumLbAc', name: string) =>
 		taken(key, `${name}, ${unitInSystem('lb/ac', units)}`, amountText(units).bare(ASSUMED[key]));
+	if (fixes) assumed.push('left out, because the crop fixes its own: the nitrogen that it takes up');
 	const { seasonModel } = knowledge;
 	const spread = (pounds: number, shares: readonly [number, number, number]) =>
 		shares.map((share) => share * pounds * KG_HA_PER_LB_AC) as [number, number, number];

@@ -42,7 +42,7 @@ export interface SeasonCrop {
 	/** A perennial: its roots are there, and it covers the ground from its bud break. */
 	established: boolean;
 	wantedBy: (day: number) => number;
-	/** Share of the ground that it covers on a day, where this follows its growth; else it goes by the days from planting. */
+	/** Share of the ground that it covers on a day, where this follows its growth; else cover grows with the days from planting. */
 	coverOn?: (day: number) => number;
 	/** What is sown or planted after it, with its own roots. */
 	then?: SeasonCrop & Pick<SeasonModel, 'roots'>;

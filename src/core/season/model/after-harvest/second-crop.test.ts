@@ -69,7 +69,6 @@ describe('a run with a second crop', () => {
 			{ secondCrop: { ...sunflower, plantingDate: '2027-05-01' } },
 			'/secondCrop/plantingDate'
 		],
-		['of unknown uptake', { secondCrop: { ...sunflower, id: 'soybean' as const } }, 'no uptake of nitrogen is known'],
 		[
 			'with a catch crop sown into it',
 			{ catchCrop: { crop: 'cereal-rye', sownOn: '2027-09-20', endedOn: '2028-04-10' } },

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import type { SeasonRequest } from '../../../schema-types';
+import type { CropId, SeasonRequest } from '../../../schema-types';
 import { library } from '../../../testing.test-help';
 import { answerSeason } from '../../answer-season';
 import { forSowing } from '../../schedule/for-sowing';
@@ -49,6 +49,58 @@ describe('the demand of a block over its season', () => {
 		expect(takenBy({ ...young, crop: { ...young.crop, block: { plantedYear: 2022 } } }, '2027-05-10')).toBeGreaterThan(
 			9
 		);
+	});
+});
+
+describe('crops of the field', () => {
+	const season = (id: CropId, yieldGoal: number, passes: SeasonRequest['passes'] = []) =>
+		answerSeason(
+			{
+				station: { id: library.stations[0]!.id, kind: 'normal' },
+				soil: {},
+				crop: { id, yieldGoal, year: 2027 },
+				passes
+			},
+			library
+		);
+	it.each([
+		['barley', 80, '07-05', '07-31'],
+		['oats', 90, '07-05', '08-05'],
+		['sorghum', 100, '08-20', '10-10'],
+		['flax', 25, '07-15', '08-25']
+	] as const)('%s takes up what it wants, most of it before it heads, and ripens in season', (id, goal, from, to) => {
+		const { balance, stages, days } = season(id, goal);
+		expect(balance.wanted).toBeCloseTo(
+			library.schedules.find(({ crop }) => crop === id)!.uptake!.lbPerYield * goal,
+			-1
+		);
+		expect(balance.takenUp).toBeGreaterThan(20);
+		const ripe = stages.at(-1)!;
+		expect(ripe).toMatchObject({ name: 'ripe' });
+		expect(ripe.date > `2027-${from}` && ripe.date < `2027-${to}`).toBe(true);
+		const half = days.find(({ wanted }) => wanted > balance.wanted / 2)!.date;
+		expect(half < stages.at(-2)!.date).toBe(true);
+	});
+	it.each([
+		['soybean', 55],
+		['alfalfa', 6]
+	] as const)('%s fixes its own: its season has rules, stages and the ground, and no want', (id, goal) => {
+		const urea = {
+			id: 'u',
+			date: '2027-05-10',
+			label: 'Urea',
+			product: 'urea',
+			rate: 50,
+			unit: 'lb/ac' as const,
+			placement: 'seed row' as const,
+			reason: ''
+		};
+		const { balance, checks, stages, assumed } = season(id, goal, [urea]);
+		expect(balance).toMatchObject({ wanted: 0, takenUp: 0, shortDays: 0, yieldShare: 1 });
+		expect(balance.applied).toBeCloseTo(23, 6);
+		expect(stages.length).toBeGreaterThan(3);
+		expect(checks.map(({ rule }) => rule)).toContain('seed-row');
+		expect(assumed).toContain('left out, because the crop fixes its own: the nitrogen that it takes up');
 	});
 });
 

@@ -8,7 +8,7 @@ import { forSowing } from '../../schedule/for-sowing';
 import { scheduleFor } from '../../schedule/schedule-for';
 import { dateOf } from '../../schedule/step-date';
 import { anchoredStages } from '../../stages/anchored-stages';
-import { harvestYear, type Temperatures } from '../../stages/stage-dates';
+import { harvestYear, stageDates, usualTemperatures, type Temperatures } from '../../stages/stage-dates';
 import { shiftDate, stationOf } from '../../weather/season-weather';
 import { demandByShares, LAST_DAYS } from './demand-by-shares';
 import type { SeasonKnowledge } from '../run-season';
@@ -22,6 +22,8 @@ export interface CropGrowth {
 	harvest: string;
 	/** A perennial, whose roots are there before the season. */
 	established: boolean;
+	/** It fixes its own nitrogen: none of its demand is in the model. */
+	fixes?: true;
 	/** N that it takes up by a day without want, lb/ac, in the weather of its days. */
 	uptake: (temperatures: Temperatures) => UptakeCurve;
 }
@@ -35,11 +37,26 @@ export function cropGrowth(request: SeasonRequest, knowledge: SeasonKnowledge): 
 	return asked?.perennial ? perennialGrowth(request, knowledge) : annualGrowth(request, knowledge);
 }
 
-function annualGrowth(request: SeasonRequest, { crops, schedules, stages }: SeasonKnowledge): CropGrowth {
+function annualGrowth(request: SeasonRequest, knowledge: SeasonKnowledge): CropGrowth {
+	const { crops, schedules, stages } = knowledge;
 	const { crop } = request;
 	const schedule = forSowing(schedules, crop.id, crop.plantingDate);
 	const { uptake } = schedule ?? {};
-	const heat = forSowing(stages, crop.id, crop.plantingDate)?.heat;
+	const growth = forSowing(stages, crop.id, crop.plantingDate);
+	const heat = growth?.heat;
+	// No step of its schedule brings nitrogen.
+	if (schedule?.nitrogen.length === 0 && growth) {
+		const planting = crop.plantingDate ?? usualPlantingDate(schedule, yearOf(request));
+		const station = stationOf(request, knowledge.stations) ?? knowledge.stations[0]!;
+		const last = stageDates(growth, planting, usualTemperatures(station)).at(-1);
+		return {
+			planting,
+			harvest: last?.date ?? shiftDate(planting, LAST_DAYS),
+			established: false,
+			fixes: true,
+			uptake: () => () => 0
+		};
+	}
 	if (!crops.some(({ id }) => id === crop.id) || !schedule || !uptake || !heat) {
 		const known = schedules.filter((one) => one.uptake).map((one) => one.crop);
 		const perennial = crops.filter((one) => one.perennial).map(({ id }) => id);

@@ -36,8 +36,10 @@ const pass = (change: Partial<Pass>): Pass => ({
 });
 
 /** What a piece of work comes to on one field. */
-async function on(name: string, work: Work, { year = 2027, today = TODAY, save = false } = {}) {
-	const desk = new Desk(book, libraryOf(book, theLibrary()), today);
+async function on(name: string, work: Work, { year = 2027, today = TODAY, save = false, unscheduled = '' } = {}) {
+	const library = libraryOf(book, theLibrary());
+	const schedules = library.schedules.filter(({ crop }) => crop !== unscheduled);
+	const desk = new Desk(book, { ...library, schedules }, today);
 	const run = beginWork(desk, { year, fields: [idOf(name)], work });
 	while (findWork(run)!.state === 'working') await new Promise((resolve) => setImmediate(resolve));
 	const [row] = findWork(run)!.rows;
@@ -66,7 +68,7 @@ describe('work on a field', () => {
 		await on('Mill Strip', { kind: 'crop', crop: 'oats', goal: { by: 'amount', amount: 90 } }, { save: true });
 		changePasses(book, yearOf('Mill Strip'), 'Planned', [], [pass({ label: 'By hand' })]);
 		choose(book, yearOf('Mill Strip'), [{ nutrient: 'N', ownRate: 60, reason: 'As always' }], 'Own');
-		const row = await on('Mill Strip', { kind: 'proposal' });
+		const row = await on('Mill Strip', { kind: 'proposal' }, { unscheduled: 'oats' });
 		expect(row).toMatchObject({
 			changes: [],
 			notes: ['No schedule of passes is known for oats; add the passes by hand.']
