@@ -65,15 +65,30 @@ test('lime: the material, how it is put on, and what it brings', async ({ page, 
 	await lime.getByRole('button', { name: 'Lime and pay-back' }).click();
 	await expect(lime).toContainText('4.72 short tons go on in 2 seasons');
 	await expect(lime).toContainText('Brings in a year, less its cost (illustrative)');
-	await lime.getByLabel('Lime with').selectOption('dolomitic-lime');
+	await lime.getByLabel('Lime', { exact: true }).selectOption('dolomitic-lime');
 	await lime.getByLabel('How').selectOption('surface');
-	await lime.getByRole('button', { name: 'Lime it so' }).click();
+	await lime.getByRole('button', { name: 'Use this lime' }).click();
 	// dolomitic: 100 % x (50 + 45 x 0.5 + 5 x 0.15) % = 0.7325; 4.72 x 0.65 / 0.7325 = 4.19 for 8 in, of which
 	// lime on the surface reaches 4.
 	await expect(lime.getByRole('button', { name: /Tri-state guide 1995.*: 2.09 short ton/ })).toBeVisible();
 	await expect(lime).toContainText('2.09 short tons on the surface go on in 2 seasons');
 	await page.getByRole('button', { name: 'Undo: Changed how the field is limed' }).click();
 	await expect(lime.getByRole('button', { name: /Tri-state guide 1995.*: 4.72 short ton/ })).toBeVisible();
+	// The quarry's own test: 92 % x (40 + 50 x 0.5 + 10 x 0.15) % = 0.6118; 4.72 x 0.65 / 0.6118 = 5.01.
+	await lime.getByRole('button', { name: 'Add your quarry’s lime' }).click();
+	await lime.getByLabel('Name of the lime').fill('North pit');
+	await lime.getByLabel('Neutralizing value (CCE), %').fill('92');
+	await lime.getByLabel('Through 8 mesh, %').fill('40');
+	await lime.getByLabel('Through 60 mesh, %').fill('90');
+	await lime.getByRole('button', { name: 'Save this lime' }).click();
+	await expect(lime.getByRole('alert')).toContainText('90 % through 60 mesh is more than 40 % through 8 mesh');
+	await lime.getByLabel('Through 8 mesh, %').fill('90');
+	await lime.getByLabel('Through 60 mesh, %').fill('40');
+	await expect(lime.getByRole('region', { name: 'The quarry’s test' })).toContainText('0.6118');
+	await lime.getByRole('button', { name: 'Save this lime' }).click();
+	await expect(lime.getByLabel('Lime', { exact: true })).toContainText('North pit');
+	await lime.getByRole('button', { name: 'Use this lime' }).click();
+	await expect(lime.getByRole('button', { name: /Tri-state guide 1995.*: 5.0\d? short ton/ })).toBeVisible();
 });
 
 test('Bray P1 on calcareous ground does not apply and says why; Olsen does', async ({ page, app }) => {

@@ -7,6 +7,7 @@
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import { formatNumber } from '$core/units/display';
 	import ProductForm from '$lib/ui/supply/ProductForm.svelte';
+	import LimeForm from '$lib/ui/supply/LimeForm.svelte';
 	import ManureForm from '$lib/ui/supply/ManureForm.svelte';
 	import { call, remove } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
@@ -106,6 +107,10 @@
 		<p class="soft small">Common practice. Their prices stand with the others under Prices, by the treated acre.</p>
 	</section>
 	<ProductForm placements={data.placements} hazards={data.hazards} />
+	<section class="section" aria-label="Lime">
+		<h2>A lime with its test</h2>
+		<LimeForm />
+	</section>
 	<ManureForm kinds={data.kinds} handling={data.handling} />
 </div>
 

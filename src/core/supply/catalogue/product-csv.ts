@@ -5,6 +5,7 @@ import type { Product } from '../../schema-types';
 import { NUTRIENTS } from '../../season/plan/pass/pass-nutrients';
 import { plainNumber } from '../../units/display';
 import { checkAnalysis } from './check-analysis';
+import { sieveFault, SIEVES } from './quarry-lime';
 
 const FORMS = ['nitrate', 'ammonium', 'urea'] as const;
 const HEADERS = [
@@ -16,10 +17,17 @@ const HEADERS = [
 	...FORMS,
 	'salt index',
 	'chloride %',
+	'CCE %',
+	...SIEVES.map(sieveHead),
+	'moisture %',
 	'dissolves',
 	'placements',
 	'hazards'
 ];
+/** The column of what passes a sieve. */
+function sieveHead(mesh: number): string {
+	return `through ${mesh} mesh %`;
+}
 const LIST = '|';
 /** No dealer's list is longer. */
 const MOST_LINES = 2000;
@@ -39,6 +47,9 @@ export function productRows(products: readonly Product[]): string[][] {
 			...FORMS.map((form) => number(product.nitrogenForms?.[form])),
 			number(product.saltIndex),
 			number(product.chloridePercent),
+			number(product.lime?.neutralizingValuePercent),
+			...SIEVES.map((at) => number(product.lime?.passing?.find(({ mesh }) => mesh === at)?.percent)),
+			number(product.lime?.moisturePercent),
 			product.dissolves ?? '',
 			product.placements.join(LIST),
 			product.hazards.join(LIST)
@@ -62,7 +73,10 @@ export function readProductCsv(text: string): Product[] {
 	const products = rows.map(({ line, cells }) => {
 		const cell = (name: string) => cells[heads.indexOf(name)] ?? '';
 		try {
-			return checkAnalysis(asProduct(productOf(cell)));
+			const product = checkAnalysis(asProduct(productOf(cell)));
+			const fault = sieveFault(product.lime);
+			if (fault) throw new InputError([{ path: '/lime/passing', message: fault }]);
+			return product;
 		} catch (error) {
 			if (!(error instanceof InputError)) throw error;
 			const place = `line ${line}`;
@@ -96,6 +110,16 @@ function productOf(cell: (name: string) => string): unknown {
 			.split(LIST)
 			.map((part) => part.trim())
 			.filter(Boolean);
+	const lime = known({
+		name: cell('name'),
+		neutralizingValuePercent: number('CCE %'),
+		passing: SIEVES.flatMap((mesh) => {
+			const percent = number(sieveHead(mesh));
+			return percent === undefined ? [] : [{ mesh, percent }];
+		}),
+		moisturePercent: number('moisture %'),
+		magnesiumPercent: number('Mg')
+	});
 	const forms = known(Object.fromEntries(FORMS.map((form) => [form, number(form)])));
 	return known({
 		id: cell('id'),
@@ -109,6 +133,7 @@ function productOf(cell: (name: string) => string): unknown {
 		nitrogenForms: Object.keys(forms).length > 0 ? forms : undefined,
 		saltIndex: number('salt index'),
 		chloridePercent: number('chloride %'),
+		lime: number('CCE %') === undefined ? undefined : lime,
 		dissolves: cell('dissolves') || undefined,
 		own: true
 	});

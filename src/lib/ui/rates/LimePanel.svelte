@@ -1,13 +1,13 @@
 <!-- Around the lime rate: what to lime with, how, what it brings and how long it lasts. -->
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
-	import { untrack } from 'svelte';
 	import { LimingActionBounds } from '$core/schema-types/bounds';
 	import { formatNumber } from '$core/units/display';
 	import ListTable from '../tables/ListTable.svelte';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { typedNumbers } from '../forms/number-within';
 	import NumberField from '../forms/NumberField.svelte';
+	import LimeForm from '../supply/LimeForm.svelte';
 	import Quantity from '../figure/Quantity.svelte';
 	import { save } from '../forms/call';
 
@@ -18,10 +18,12 @@
 	const { lime, page }: Props = $props();
 	type Material = (typeof lime.materials)[number];
 
-	let material = $state(untrack(() => lime.material));
-	let placement = $state<string>(untrack(() => lime.placement));
-	let depth = $state(untrack(() => (lime.depthIn === null ? '' : String(lime.depthIn))));
+	// What is typed stands until the book says otherwise: an undo is seen here too.
+	let material = $derived(lime.material);
+	let placement = $derived<string>(lime.placement);
+	let depth = $derived(lime.depthIn === null ? '' : String(lime.depthIn));
 	let problem = $state('');
+	let adding = $state(false);
 
 	const cheapest = $derived(Math.min(...lime.materials.flatMap(({ price }) => (price.applies ? [price.value] : []))));
 
@@ -111,9 +113,9 @@
 	rowClass={({ id }) => (id === lime.material ? 'shown' : '')}
 	columns={[
 		{ name: 'Lime', of: ({ name }) => name },
-		{ name: 'acts, share', answer: ({ fraction }) => fraction, bare: true },
+		{ name: 'Effective share', answer: ({ fraction }) => fraction, bare: true },
 		{
-			name: '$ per effective short ton',
+			name: '$ per short ton of effective lime',
 			of: ({ price }) => (price.applies ? price.value : undefined),
 			cell: priceCell,
 			number: true
@@ -123,7 +125,7 @@
 />
 
 <form onsubmit={keep} class="row liming">
-	<Select size="sm" labelText="Lime with" bind:selected={material}>
+	<Select size="sm" labelText="Lime" bind:selected={material}>
 		{#each lime.materials as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 	</Select>
 	<Select size="sm" labelText="How" bind:selected={placement}>
@@ -135,9 +137,19 @@
 		placeholder={placement === 'surface' ? 'top 4 in' : 'by the guide'}
 		bind:text={depth}
 	/>
-	<Button size="small" type="submit">Lime it so</Button>
+	<Button size="small" type="submit">Use this lime</Button>
+	{#if !adding}<Button size="small" kind="ghost" onclick={() => (adding = true)}>Add your quarry’s lime</Button>{/if}
 </form>
 {#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
+
+{#if adding}
+	<LimeForm
+		saved={(product) => {
+			material = product;
+			adding = false;
+		}}
+	/>
+{/if}
 
 {#if lime.plan}
 	<p>

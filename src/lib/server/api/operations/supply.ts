@@ -16,6 +16,7 @@ import type {
 } from '../../../../core/schema-types';
 import type { CommonBlend } from '../../../../core/supply/blend/common-blend';
 import { checkAnalysis } from '../../../../core/supply/catalogue/check-analysis';
+import { sieveFault } from '../../../../core/supply/catalogue/quarry-lime';
 import { readProductCsv } from '../../../../core/supply/catalogue/product-csv';
 import { readPriceCsv } from '../../../../core/supply/price-csv';
 import { manureProduct } from '../../../../core/supply/manure/manure-product';
@@ -76,6 +77,8 @@ export const supplyOperations = [
 				throw new InputError([{ path: '/product/name', message }]);
 			}
 			checkAnalysis(product, '/product');
+			const fault = sieveFault(product.lime);
+			if (fault) throw new InputError([{ path: '/product/lime/passing', message: fault }]);
 			const known = listOwnProducts(desk.book).find(({ name }) => name === product.name);
 			// The id is the book's to give.
 			const id = known?.id ?? `own-${randomUUID().slice(0, 8)}`;
