@@ -7,6 +7,7 @@ import { cautionsFor, planCautions } from '../season/plan/hazards';
 import { planCost } from '../season/plan/pass/pass-cost';
 import { gallonsPerAcre, passNutrients, passPounds, passRate, wholeField } from '../season/plan/pass/pass-figures';
 import { hasTrait } from '../season/plan/crop-traits';
+import { machineSettingIn } from '../units/machine-setting';
 import { passBases } from '../season/plan/pass/pass-bases';
 import { palmDose, palmDoseText } from '../supply/palm-dose';
 import { productOf } from '../season/plan/plan-context';
@@ -115,21 +116,26 @@ function costOverTheField(pass: Pass, costs: SheetSource['passCosts']): Answer {
 	return cost.applies ? overTheField(pass, cost) : cost;
 }
 
-function loadingOf({ passes, products, field, loads }: SheetSource): SheetContent['loading'] {
+function loadingOf(source: SheetSource): SheetContent['loading'] {
+	const { passes, products, field, loads } = source;
 	return [...byTrip(passes, (pass) => pass)].map(([key, trip]) => ({
 		trip: key,
 		loads: tripLoading(
-			trip.map((pass) => ({ pass, product: productOf(pass, products) })),
+			trip.map((pass) => ({ pass: asSet(pass, source), product: productOf(pass, products) })),
 			field.areaAcres,
 			loads
 		)
 	}));
 }
 
-function sheetPass(
-	pass: Pass,
-	{ products, cautionList, field, passCosts, prescriptions, stages, request, crop }: SheetSource
-): SheetContent['passes'][number] {
+/** A pass at the rate that is printed and set on the machine, so that rate x acres is the total beside it; palms get whole cups. */
+function asSet(pass: Pass, { crop, request }: SheetSource): Pass {
+	if (hasTrait(crop, 'palm')) return pass;
+	return { ...pass, rate: machineSettingIn(pass.rate, pass.unit, request.units ?? 'us') };
+}
+
+function sheetPass(pass: Pass, source: SheetSource): SheetContent['passes'][number] {
+	const { products, cautionList, field, passCosts, prescriptions, stages, request, crop } = source;
 	const product = productOf(pass, products);
 	const rate = passRate(pass, product);
 	const prescribed = prescriptions.get(passOfPart(pass.id));
@@ -149,7 +155,7 @@ function sheetPass(
 		carries: passNutrients(wholePass(pass), product),
 		wholeField: prescribed
 			? overTheField(pass, prescriptionTotal(prescribed))
-			: wholeField(overTheField(pass, rate), field.areaAcres),
+			: wholeField(overTheField(pass, passRate(asSet(pass, source), product)), field.areaAcres),
 		gallons:
 			pass.unit === 'gal/ac'
 				? notApplicable(`${product.name}, gallons`, 'the rate is in gallons already', '')

@@ -90,10 +90,31 @@ describe('a sheet', () => {
 	it('counts out the whole field, gallons of a liquid, and what is carried', () => {
 		const [lime, uan] = buildSheet(source()).passes;
 		expect([lime!.stage, uan!.stage]).toEqual([undefined, 'V6']);
-		expect(lime?.wholeField.applies && lime.wholeField.value).toBeCloseTo(292.64, 9);
+		// 4.72 tons are printed and set as 4.70, on 62 ac.
+		expect(lime?.wholeField.applies && lime.wholeField.value).toBeCloseTo(291.4, 9);
 		expect(lime?.gallons.applies).toBe(false);
 		expect(uan?.gallons.applies && uan.gallons.value).toBeCloseTo(47.8, 1);
 		expect(uan?.carries.map(({ nutrient, pounds }) => [nutrient, +pounds.value.toFixed(6)])).toEqual([['N', 142.8]]);
+	});
+
+	it.each([
+		// 108.45 lb are set as 108 lb; 121.55 kg/ha as 122 kg/ha.
+		['us', 8640, 1],
+		['metric', 122 * 80 * 0.40468564224, 0.45359237]
+	] as const)('is the printed rate x the area, in plan, total and loads: %s', (units, whole, perLb) => {
+		const urea: Pass = { ...passes[1]!, id: 'u', product: 'urea', rate: 108.45, unit: 'lb/ac' };
+		const { passes: lines, loading } = buildSheet(
+			source({
+				passes: [urea],
+				passCosts: new Map([['u', passCost(urea, productOf(urea, products), () => undefined)]]),
+				field: { name: 'North', areaAcres: 80 },
+				request: { ...cornRequest(), units }
+			})
+		);
+		const { wholeField } = lines[0]!;
+		expect(wholeField.applies && wholeField.value * perLb).toBeCloseTo(whole, 2);
+		const [box] = loading!.flatMap(({ loads }) => loads);
+		expect(box!.parts[0]).toMatchObject({ full: expect.closeTo(whole / perLb, 2) });
 	});
 
 	it('leaves the whole field out where the area is not known, and the cost where a price is', () => {

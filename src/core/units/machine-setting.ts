@@ -1,5 +1,6 @@
 import type { Answer } from '../figure/figure';
 import { formatQuantity } from './display';
+import { unitInSystem, valueInSystem, type UnitSystem } from './rate-units';
 
 /** The step in which spreaders, sprayers and planters are set, by the unit of the rate. Common practice. */
 const STEPS: Record<string, number> = {
@@ -20,6 +21,12 @@ export function machineSetting(value: number, unit: string): number {
 	const finer = value < SMALL && step === 1 ? step / 10 : step;
 	// 0.75 is 15 steps, though 0.75 / 0.05 may fall short of it in binary.
 	return Math.round(value / finer + 1e-9) * finer;
+}
+
+/** The same, set in the units of who drives the machine; the rate comes back in its own unit. */
+export function machineSettingIn(value: number, unit: string, system: UnitSystem): number {
+	const shown = valueInSystem(1, unit, system);
+	return machineSetting(value * shown, unitInSystem(unit, system)) / shown;
 }
 
 /** "268 lb/ac" of a rate of 267.9, or the reason why there is none; the worksheet keeps full precision. */

@@ -82,7 +82,8 @@ describe('a pass applied on part of the field, in two loads', () => {
 		]);
 		const sheet = sheetPage(desk(), address()).draft!;
 		const rest = sheet.passes.find(({ pass }) => pass.label === `${TOP_DRESS}, on 34 ac`)!;
-		expect(valueIfKnown(rest.wholeField)).toBeCloseTo(347.6 * 34, 6);
+		// 347.6 lb are set as 348.
+		expect(valueIfKnown(rest.wholeField)).toBeCloseTo(348 * 34, 6);
 		expect((await record(load({ appliedOn: '2027-04-09', rate: 330, acres: 34 }))).status).toBe(200);
 		expect(recorded().doneOn).toBe('2027-04-09');
 		expect(toOrder()).toEqual([]);
