@@ -333,3 +333,26 @@ test('the map of all fields: found by words, shown, opened from the list and by 
 	await expect(page).toHaveURL(/\/field\/.*\/ground/);
 	await expect(page.getByRole('heading', { name: 'Filbert Hill' })).toBeVisible();
 });
+
+test('a sample is put right, every value of it, and undone', async ({ page, app }) => {
+	await app.openField('Crow Acre', 'ground');
+	await hydrated(page);
+	const samples = page.getByRole('region', { name: 'Samples' });
+	const inUse = samples.getByRole('table', { name: 'The sample as the lab wrote it' }).first();
+	const before = await inUse.getByRole('row', { name: /^potassium/ }).innerText();
+	await samples.getByRole('button', { name: 'Correct this sample' }).first().click();
+	const dialog = page.getByRole('dialog');
+	await dialog.getByLabel('potassium', { exact: true }).fill('much');
+	await dialog.getByRole('button', { name: 'Save the sample' }).click();
+	await expect(dialog.getByText('potassium: “much” is no number, 0 or more.')).toBeVisible();
+	await dialog.getByLabel('potassium', { exact: true }).fill('77');
+	await dialog.getByLabel('Another analyte').selectOption('Fe');
+	await dialog.getByLabel('iron', { exact: true }).fill('<4');
+	await dialog.getByRole('button', { name: 'Save the sample' }).click();
+	await expect(inUse.getByRole('row', { name: /^potassium.* 77$/ })).toBeVisible();
+	await expect(inUse.getByRole('row', { name: /^iron.* <4$/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Undo: Corrected a sample' }).click();
+	await expect(inUse.getByRole('row', { name: /^potassium/ })).toHaveText(before.replace(/\s+/g, ' '), {
+		useInnerText: true
+	});
+});

@@ -46,6 +46,9 @@ const CANONICAL: Record<Analyte, CanonicalUnit> = {
 	satAl: '%'
 };
 
+/** All that a lab may report of a soil. */
+export const ANALYTES: readonly Analyte[] = keysOf<Analyte>(CANONICAL);
+
 export function canonicalUnit(analyte: Analyte): CanonicalUnit {
 	return CANONICAL[analyte];
 }

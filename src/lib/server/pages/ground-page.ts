@@ -5,7 +5,7 @@ import { plantAge } from '../../../core/ground/block/block-age';
 import { plantsPerAcre, rowFeetPerAcre, treatedShare } from '../../../core/ground/block/plant-density';
 import { rowLines } from '../../../core/ground/block/row-lines';
 import { inSystem } from '../../../core/units/rate-units';
-import { blockOf, isOfWholeField, listSamples } from '../stores/fields';
+import { blockOf, isOfWholeField, isTakenWhole, listSamples } from '../stores/fields';
 import { factsOf } from '../api/standing';
 import { boundaryOf } from '../field/zones/boundary-of';
 import { listZones } from '../stores/ground-maps';
@@ -27,6 +27,8 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 		spot: report.spot,
 		zone: report.zone,
 		point: report.point,
+		report,
+		canCorrect: isTakenWhole(report),
 		meanOf: report.meanOf,
 		meanOfPoints: report.meanOfPoints,
 		layers: report.layers

@@ -208,10 +208,40 @@ export function addSample(db: Database, fieldId: string, { lab, labNumber, repor
 	});
 }
 
+/**
+ * Puts right what was typed or read wrong, or takes the lab's second report in place of its first. The log keeps both.
+ * @throws ActionError for the sample of a zone or a point, and a mean of such: means were made of them
+ */
+export function correctSample(
+	db: Database,
+	fieldId: string,
+	sampleId: string,
+	{ lab, labNumber, report }: SampleAction
+): void {
+	const known = listSamples(db, fieldId).find(({ id }) => id === sampleId);
+	if (!known) throw new ActionError('This sample is not in the book any more.');
+	if (!isTakenWhole(known.report)) {
+		throw new ActionError('Samples of zones and points make the mean of the field: remove it and type in a new one.');
+	}
+	act(db, { label: 'Corrected a sample', fieldId }, (writer) =>
+		writer.update('sample', sampleId, { lab, lab_number: labNumber, report: JSON.stringify(report) })
+	);
+}
+
+/** Whether a sample stands for itself: it is no part of a mean, and none itself. */
+export function isTakenWhole({ zone, point, meanOf, meanOfPoints }: Sample): boolean {
+	return zone === undefined && point === undefined && meanOf === undefined && meanOfPoints === undefined;
+}
+
+/** Removes a sample. The lines of a lab file and the bags that brought it say so; a bag waits for its report again. */
 export function removeSample(db: Database, fieldId: string, sampleId: string): void {
 	act(db, { label: 'Removed a sample', fieldId }, (writer) => {
-		const used = db.prepare<[string]>('SELECT 1 FROM lab_import_row WHERE sample_id = ?').get(sampleId);
-		if (used) throw new ActionError('This sample came from a lab file; undo that import to remove it.');
+		const rowsOf = (table: 'lab_import_row' | 'bag') =>
+			db.prepare<[string], { id: string }>(`SELECT id FROM ${table} WHERE sample_id = ?`).all(sampleId);
+		for (const { id } of rowsOf('lab_import_row')) {
+			writer.update('lab_import_row', id, { sample_id: null, reason: 'its sample was removed later' });
+		}
+		for (const { id } of rowsOf('bag')) writer.update('bag', id, { sample_id: null });
 		writer.remove('sample', sampleId);
 	});
 }

@@ -1,96 +1,57 @@
-<!-- A sample typed from the lab's paper: one layer at a time, as the lab wrote it. -->
+<!-- A sample typed from the lab's paper, or put right: one layer in sight at a time, as the lab wrote it. -->
 <script lang="ts">
-	import { InlineNotification, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, InlineNotification, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { analyteName } from '$core/ground/analyte-names';
 	import { methodName, methodsOf } from '$core/ground/lab-file/lab-methods';
-	import type { Analyte, LabMethod, ResultUnit, SampleAction } from '$core/schema-types';
-	import { unitsOf } from '$core/units/result-units';
-	import { numberOrUndefined } from '../forms/numbers';
+	import type { Analyte, Sample, SampleAction } from '$core/schema-types';
+	import { ANALYTES, unitsOf } from '$core/units/result-units';
 	import { unitText } from '../figure/unit-text';
 	import Choice from '../forms/Choice.svelte';
 	import DayField from '../forms/days/DayField.svelte';
+	import { emptyLayer, emptyLine, sampleOf, typedLayers, type TypedHead } from './typed-sample';
 
 	interface Props {
 		today: string;
+		/** The sample that is corrected; else a new one is typed in. */
+		sample?: { lab: string; labNumber: string; report: Sample } | undefined;
 		/** Keeps the sample; gives back what went wrong. */
 		keep: (sample: SampleAction) => Promise<string | undefined>;
 		close: () => void;
 	}
-	const { today, keep, close }: Props = $props();
-
-	/** What most reports give, in the order in which they give it. */
-	const ANALYTES: Analyte[] = ['pH', 'bufferPh', 'P', 'K', 'Ca', 'Mg', 'CEC', 'OM', 'NO3-N', 'SO4-S', 'Zn', 'B'];
-	const USUAL: Partial<Record<Analyte, LabMethod>> = {
-		pH: 'water',
-		bufferPh: 'smp',
-		K: 'ammonium-acetate',
-		Ca: 'ammonium-acetate',
-		Mg: 'ammonium-acetate'
-	};
+	const { today, sample, keep, close }: Props = $props();
 
 	let open = $state(true);
 	let problem = $state('');
-	let head = $state({
-		date: untrack(() => today),
-		lab: '',
-		labNumber: '',
-		top: '0',
-		bottom: '8',
-		depthUnit: 'in',
-		spot: 'whole'
-	});
-	const lines = $state(
-		ANALYTES.map((analyte): { analyte: Analyte; value: string; method: string; unit: string } => ({
-			analyte,
-			value: '',
-			method: USUAL[analyte] ?? '',
-			unit: unitsOf(analyte)[0]!
+	let head = $state<TypedHead>(
+		untrack(() => ({
+			date: sample?.report.date ?? (sample ? '' : today),
+			lab: sample?.lab ?? '',
+			labNumber: sample?.labNumber ?? '',
+			spot: sample?.report.spot ?? 'whole'
 		}))
 	);
+	const layers = $state(untrack(() => (sample ? typedLayers(sample.report) : [emptyLayer()])));
+	let at = $state('0');
+	const layer = $derived(layers[Number(at)]!);
+	const others = $derived(ANALYTES.filter((one) => !layer.lines.some(({ analyte }) => analyte === one)));
+
+	function addLayer(): void {
+		const { bottom, depthUnit } = layers.at(-1)!;
+		layers.push(emptyLayer(bottom, '', depthUnit));
+		at = String(layers.length - 1);
+	}
 
 	async function save(): Promise<void> {
-		const top = numberOrUndefined(head.top);
-		const bottom = numberOrUndefined(head.bottom);
-		if (!/^\d{4}-\d\d-\d\d$/.test(head.date))
-			return void (problem = `The date “${head.date}” must be written as 2026-10-12.`);
-		if (top === undefined || bottom === undefined || bottom <= top) {
-			return void (problem = `The depth ${head.top} to ${head.bottom} must run downwards, such as 0 to 8.`);
-		}
-		const results: SampleAction['report']['layers'][number]['results'] = [];
-		for (const { analyte, value, method, unit } of lines) {
-			const text = value.trim();
-			if (text === '') continue;
-			const qualifier = text.startsWith('<') ? '<' : text.startsWith('>') ? '>' : undefined;
-			const number = numberOrUndefined(qualifier ? text.slice(1) : text);
-			if (number === undefined || number < 0)
-				return void (problem = `${analyteName(analyte)}: “${text}” is no number, 0 or more.`);
-			results.push({
-				analyte,
-				value: number,
-				unit: unit as ResultUnit,
-				...(method ? { method: method as LabMethod } : {}),
-				...(qualifier ? { qualifier } : {})
-			});
-		}
-		if (results.length === 0) return void (problem = 'Type at least one value from the report.');
-		problem =
-			(await keep({
-				lab: head.lab.trim(),
-				labNumber: head.labNumber.trim(),
-				report: {
-					date: head.date,
-					...(head.spot === 'whole' ? {} : { spot: head.spot as 'good' | 'bad' }),
-					layers: [{ top, bottom, depthUnit: head.depthUnit as 'in' | 'cm', results }]
-				}
-			})) ?? '';
+		const typed = sampleOf(head, layers, sample?.report);
+		problem = typeof typed === 'string' ? typed : ((await keep(typed)) ?? '');
 	}
 </script>
 
 <Modal
 	bind:open
 	size="lg"
-	modalHeading="Type in a sample"
+	modalHeading={sample ? 'Correct the sample' : 'Type in a sample'}
 	primaryButtonText="Save the sample"
 	secondaryButtonText="Cancel"
 	selectorPrimaryFocus=".bx--modal-content input"
@@ -104,9 +65,16 @@
 		<DayField label="Sampled on" bind:date={head.date} />
 		<TextInput size="sm" labelText="Lab" bind:value={head.lab} />
 		<TextInput size="sm" labelText="Lab's number" bind:value={head.labNumber} />
-		<TextInput size="sm" labelText="Depth from" inputmode="decimal" bind:value={head.top} />
-		<TextInput size="sm" labelText="Depth to" inputmode="decimal" bind:value={head.bottom} />
-		<Select size="sm" labelText="Unit of depth" bind:selected={head.depthUnit}>
+		{#if layers.length > 1}
+			<Select size="sm" labelText="Layer" bind:selected={at}>
+				{#each layers as { top, bottom, depthUnit }, number (number)}
+					<SelectItem value={String(number)} text={`${top} to ${bottom} ${depthUnit}`} />
+				{/each}
+			</Select>
+		{/if}
+		<TextInput size="sm" labelText="Depth from" inputmode="decimal" bind:value={layer.top} />
+		<TextInput size="sm" labelText="Depth to" inputmode="decimal" bind:value={layer.bottom} />
+		<Select size="sm" labelText="Unit of depth" bind:selected={layer.depthUnit}>
 			<SelectItem value="in" text="in" />
 			<SelectItem value="cm" text="cm" />
 		</Select>
@@ -117,11 +85,11 @@
 		</Select>
 	</div>
 	<p class="soft small">
-		Leave empty what the report does not give. “&lt;0.5” is kept as such. A second layer of the same day and number
-		joins the first.
+		Leave empty what the report does not give. “&lt;0.5” is kept as such.
+		{#if sample}A sheet that was issued from it will say that it is out of date.{/if}
 	</p>
 	<div class="lines">
-		{#each lines as line, at (at)}
+		{#each layer.lines as line, number (number)}
 			{@const methods = methodsOf(line.analyte)}
 			<div class="line">
 				<TextInput
@@ -152,9 +120,26 @@
 			</div>
 		{/each}
 	</div>
+	<div class="row more">
+		{#if others.length > 0}
+			<Choice
+				label="Another analyte"
+				value=""
+				options={[
+					{ value: '', text: 'Another analyte' },
+					...others.map((analyte) => ({ value: analyte, text: analyteName(analyte) }))
+				]}
+				choose={(analyte) => layer.lines.push(emptyLine(analyte as Analyte))}
+			/>
+		{/if}
+		<Button size="small" kind="ghost" onclick={addLayer}>Add a deeper layer</Button>
+	</div>
 </Modal>
 
 <style>
+	.more {
+		margin-top: 0.8rem;
+	}
 	p {
 		margin: 0.8rem 0;
 	}
@@ -165,7 +150,7 @@
 	}
 	.line {
 		display: grid;
-		grid-template-columns: 3.8rem 5.9rem minmax(0, 1fr) 8.6rem;
+		grid-template-columns: 4.6rem 5.9rem minmax(0, 1fr) 8.4rem;
 		gap: 0.5rem;
 		align-items: center;
 		font-size: 0.9rem;

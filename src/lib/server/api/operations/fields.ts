@@ -20,6 +20,7 @@ import { openCautions } from '../../field/open-cautions';
 import {
 	addField,
 	blockOf,
+	correctSample,
 	addSample,
 	fieldByName,
 	findFields,
@@ -157,8 +158,17 @@ export const fieldOperations = [
 			addSample(desk.book, params.field, sample);
 		}
 	}),
+	operation('PUT /api/fields/{field}/samples/{sample}', {
+		summary: 'Corrects a sample, or takes the lab’s second report in place of its first',
+		body: json<SampleAction>('actions#/definitions/SampleAction'),
+		example: SURFACE_SAMPLE,
+		run: ({ params, desk }, sample) => {
+			soilLayers(sample.report, '/report');
+			correctSample(desk.book, params.field, params.sample, sample);
+		}
+	}),
 	operation('DELETE /api/fields/{field}/samples/{sample}', {
-		summary: 'Removes a sample that was typed in',
+		summary: 'Removes a sample',
 		run: ({ params, desk }) => removeSample(desk.book, params.field, params.sample)
 	})
 ] as const;

@@ -21,10 +21,21 @@
 
 	let sampleProblem = $state('');
 	let typing = $state(false);
+	let correcting = $state.raw<Sampled | undefined>();
 
 	async function keepSample(sample: SampleAction): Promise<string | undefined> {
 		const failed = await save('POST /api/fields/{field}/samples', { field: data.field.id }, sample);
 		if (!failed) typing = false;
+		return failed;
+	}
+
+	async function correctSample(sample: SampleAction): Promise<string | undefined> {
+		const failed = await save(
+			'PUT /api/fields/{field}/samples/{sample}',
+			{ field: data.field.id, sample: correcting!.id },
+			sample
+		);
+		if (!failed) correcting = undefined;
 		return failed;
 	}
 
@@ -50,7 +61,12 @@
 		</span>
 	</h3>
 	<SampleTable layers={sample.layers} />
-	<button type="button" class="plain small" onclick={() => removeSample(sample.id)}>Remove this sample</button>
+	<div class="row">
+		{#if sample.canCorrect}
+			<button type="button" class="plain small" onclick={() => (correcting = sample)}>Correct this sample</button>
+		{/if}
+		<button type="button" class="plain small" onclick={() => removeSample(sample.id)}>Remove this sample</button>
+	</div>
 {/snippet}
 
 <div class="page">
@@ -147,6 +163,9 @@
 </div>
 
 {#if typing}<SampleForm today={data.today} keep={keepSample} close={() => (typing = false)} />{/if}
+{#if correcting}
+	<SampleForm today={data.today} sample={correcting} keep={correctSample} close={() => (correcting = undefined)} />
+{/if}
 
 <style>
 	.head {
