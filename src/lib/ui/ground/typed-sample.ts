@@ -91,7 +91,8 @@ export function sampleOf(
 		read.push({ ...before?.layers[at], top, bottom, depthUnit: layer.depthUnit, results });
 	}
 	if (read.length === 0) return 'Type at least one value from the report.';
-	const { spot: _spot, ...kept } = before ?? {};
+	const kept = { ...before };
+	delete kept.spot;
 	return {
 		lab: lab.trim(),
 		labNumber: labNumber.trim(),
