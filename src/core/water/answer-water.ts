@@ -98,21 +98,21 @@ function cropOf(id: string | undefined, crops: readonly Crop[]): Crop | undefine
 	throw new InputError([{ path: '/crop', message }]);
 }
 
-/** The crop's threshold is what leaching is to hold; without a crop, the salt that the request names. */
+/** The crop's threshold is what leaching is to hold, never the salt that the soil has; without a crop, the salt that the request names. */
 function leachingOf({ water, ece }: WaterRequest, crop: Crop | undefined, limits: WaterLimits): Answer {
 	const label = 'leaching requirement';
-	const threshold = crop && thresholdOf(crop, limits);
-	const held =
-		threshold && (threshold.applies || ece === undefined)
-			? threshold
-			: ece === undefined
-				? notApplicable(
-						label,
-						'neither crop nor ece is given',
-						'Give the crop, or the salt to hold the soil at, as ece.'
-					)
-				: figure({ label: 'salt that the soil is to be held at', value: ece, unit: 'dS/m', basis: 'adviser' });
+	const held = crop ? thresholdOf(crop, limits) : saltToHold(label, ece);
 	return allKnown(label, { ecw: ecOf(water), ece: held }, (known) => leachingRequirement(known.ecw, known.ece));
+}
+
+function saltToHold(label: string, ece: number | undefined): Answer {
+	if (ece !== undefined)
+		return figure({ label: 'salt that the soil is to be held at', value: ece, unit: 'dS/m', basis: 'adviser' });
+	return notApplicable(
+		label,
+		'neither crop nor ece is given',
+		'Give the crop, or the salt to hold the soil at, as ece.'
+	);
 }
 
 function yieldOf({ ece }: WaterRequest, crop: Crop | undefined, limits: WaterLimits): Answer {

@@ -247,6 +247,8 @@ it('leaching goes by the crop, else by the salt that is to be held; carbonate is
 		rsc: 0
 	});
 	expect(ask({ water: well, ece: 2.5 }).leachingRequirement).toBeCloseTo(1.2 / 11.3, 9);
+	// The salt that a soil has is not what it is to be held at: a saltier soil needs no less leaching.
+	expect(ask({ water: well, crop: 'avocado', ece: 6 }).leachingRequirement).toBeNull();
 	expect(ask({ water: { ...well, ph: 8.4 } }).rsc).toBeNull();
 	expect(ask({ water: well }).worksheets.leachingRequirement).toMatchObject({ applies: false });
 });

@@ -14,6 +14,7 @@ import { organicSourcesCheck } from './block/organic-sources';
 import { rawManureIntervalCheck } from './block/raw-manure-interval';
 import { fabricFloorCheck } from './block/fabric-floor';
 import { lateFruitNitrogenCheck } from './block/late-fruit-nitrogen';
+import { lastNitrogenCheck } from './block/last-nitrogen';
 import { leaflessNitrogenCheck } from './block/leafless-nitrogen';
 import { openCanopyCheck } from './block/open-canopy';
 import { palmCupsCheck } from './block/palm-cups';
@@ -91,6 +92,7 @@ const CHECKS: readonly SeasonCheck[] = [
 	organicSourcesCheck,
 	rawManureIntervalCheck,
 	lateFruitNitrogenCheck,
+	lastNitrogenCheck,
 	leaflessNitrogenCheck,
 	leafSprayHeatCheck,
 	leafSprayShareCheck,

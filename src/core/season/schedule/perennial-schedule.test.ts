@@ -6,6 +6,7 @@ import { library } from '../../testing.test-help';
 import { passNutrient } from '../plan/pass/pass-nutrients';
 import { planContext } from '../plan/plan-context.test-help';
 import { productOf, type PlanContext } from '../plan/plan-context';
+import { checkSeason } from '../checks/check-season';
 import { proposeProgramme } from '../propose/propose-programme';
 import { anchoredStages } from '../stages/anchored-stages';
 import { plannedShares } from './planned-shares';
@@ -86,6 +87,21 @@ it('blackberry in its planting year: three doses from two months after bud break
 	const young = doses({ crop: 'blackberry', nitrogen: 40, block: { ...drip, plantedYear: 2027 }, age: 1 });
 	expect(young.map(([date]) => Number(date.slice(0, 2)))).toEqual([5, 6, 7]);
 	for (const [, pounds] of young) expect(pounds).toBeCloseTo(13.3, 1);
+});
+
+it('young canes get phosphate, potash and lime worked in before planting, and none of it brings nitrogen', () => {
+	const fabric = planOf({ crop: 'blackberry', nitrogen: 40, block: { ...drip, plantedYear: 2027 }, age: 1 });
+	const plan = { ...fabric, block: { plantedYear: 2027 } };
+	const chosen = { N: 40, P2O5: 50, K2O: 100, lime: 1 };
+	const { passes } = proposeProgramme({ ...plan, chosen });
+	const before = passes.filter(({ date }) => date < plan.plantingDate);
+	expect(before.map(({ product }) => product).sort()).toEqual(['aglime', 'potassium-sulfate', 'triple-superphosphate']);
+	for (const pass of before) expect(pass.placement).toBe('incorporated');
+	expect(checkSeason(passes, { ...plan, chosen }).filter(({ severity }) => severity !== 'note')).toEqual([]);
+	// The fabric is laid when the canes are planted.
+	const stops = checkSeason(passes, { ...fabric, chosen }).filter(({ rule }) => rule === 'fabric-floor');
+	expect(stops.some(({ pass }) => before.some(({ id }) => id === pass))).toBe(false);
+	expect(stops.length).toBeGreaterThan(0);
 });
 
 it('moving bud break moves every dose to the next day that is set', () => {

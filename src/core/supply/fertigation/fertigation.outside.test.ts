@@ -100,6 +100,20 @@ describe('what must not meet', () => {
 			['C', 'nitric-acid']
 		]);
 	});
+	it('two tanks that take turns pump twice as fast each', () => {
+		const nitrate = { product: 'calcium-nitrate', lbPerAcre: 20 };
+		const rateOf = (doses: FertigationRequest['doses'], product: string) => {
+			const { tanks, injections } = plan(doses);
+			const { name } = tanks.find(({ doses: own }) => own.some((one) => one.product.id === product))!;
+			return valueIfKnown(injections.find(({ tank }) => tank === name)!.pumpRate)!;
+		};
+		const alone = rateOf([nitrate], 'calcium-nitrate');
+		expect(rateOf([nitrate, { product: 'ammonium-sulfate', lbPerAcre: 20 }], 'calcium-nitrate')).toBeCloseTo(
+			2 * alone,
+			9
+		);
+		expect(rateOf([nitrate, { product: 'urea', lbPerAcre: 10 }], 'urea')).toBeGreaterThan(0);
+	});
 	it('acid goes in before the others, and calcium not in the hour of sulfate', () => {
 		const order = (...doses: FertigationRequest['doses']) =>
 			plan(doses).cautions.filter(({ code }) => code === 'acid-first' || code === 'one-after-another');

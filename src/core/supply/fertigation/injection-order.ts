@@ -8,8 +8,6 @@ import type { StockTank } from './stock-tanks';
 export function injectionOrder(tanks: readonly StockTank[]): WaterCaution[] {
 	const found: WaterCaution[] = [];
 	const isAcid = ({ doses }: StockTank) => doses.some(({ product }) => product.acid !== undefined);
-	const holds = (nutrient: 'Ca' | 'S' | 'P2O5') => (tank: StockTank) =>
-		tank.doses.some(({ product }) => (product.analysis[nutrient] ?? 0) > 0);
 	const acid = tanks.filter(isAcid);
 	if (acid.length > 0 && acid.length < tanks.length) {
 		found.push({
@@ -18,16 +16,30 @@ export function injectionOrder(tanks: readonly StockTank[]): WaterCaution[] {
 			text: `${capital(named(acid))} with acid goes in first from where the water comes, after metal filters and meters, and is mixed in before the point of ${named(tanks.filter((tank) => !isAcid(tank)))}.`
 		});
 	}
-	const calcium = tanks.filter(holds('Ca'));
-	const others = tanks.filter((tank) => !calcium.includes(tank) && (holds('S')(tank) || holds('P2O5')(tank)));
+	const { calcium, others } = apartInTime(tanks);
 	if (calcium.length > 0 && others.length > 0) {
 		found.push({
 			code: 'one-after-another',
 			severity: 'mind',
-			text: `${capital(named(calcium))} and ${named(others)} go through the line one after the other with clear water between, not in the same hour: calcium falls out with sulfate and phosphate where they meet. Each then has its own part of the injection time, so its pump runs as many times faster.`
+			text: `${capital(named(calcium))} and ${named(others)} go through the line one after the other with clear water between, not in the same hour: calcium falls out with sulfate and phosphate where they meet. Each has its own half of the injection time; the pump rates are for that half.`
 		});
 	}
 	return found;
+}
+
+/** In how many parts the time of injection falls: 2 where tanks must not go in together. */
+export function partsOfInjection(tanks: readonly StockTank[]): 1 | 2 {
+	const { calcium, others } = apartInTime(tanks);
+	return calcium.length > 0 && others.length > 0 ? 2 : 1;
+}
+
+/** Tanks with calcium, and those of the rest that hold sulfate or phosphate. */
+function apartInTime(tanks: readonly StockTank[]): { calcium: StockTank[]; others: StockTank[] } {
+	const holds = (nutrient: 'Ca' | 'S' | 'P2O5') => (tank: StockTank) =>
+		tank.doses.some(({ product }) => (product.analysis[nutrient] ?? 0) > 0);
+	const calcium = tanks.filter(holds('Ca'));
+	const others = tanks.filter((tank) => !calcium.includes(tank) && (holds('S')(tank) || holds('P2O5')(tank)));
+	return { calcium, others };
 }
 
 /** "Tank A" or "tanks A and B". */

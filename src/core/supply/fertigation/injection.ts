@@ -25,8 +25,13 @@ export function setTiming({ through }: FertigationRequest): { from: number; to: 
 
 /**
  * The pump rate of a tank: drip, a zone's stock in the middle half of its set; pivot, gallons to the acre x acres an hour.
+ * @param parts in how many parts the time of injection falls under drip, one tank after another
  */
-export function injectionOf({ name, gallons }: StockTank, { through, areaAcres }: FertigationRequest): Injection {
+export function injectionOf(
+	{ name, gallons }: StockTank,
+	{ through, areaAcres }: FertigationRequest,
+	parts: 1 | 2
+): Injection {
 	const label = `pump rate of tank ${name}`;
 	if (through.kind === 'pivot') {
 		const pumpRate = allKnown(label, { gallons }, (known) => {
@@ -52,9 +57,9 @@ export function injectionOf({ name, gallons }: StockTank, { through, areaAcres }
 	);
 	const hours = figure({
 		label: 'hours of injection',
-		value: through.hoursPerZone * INJECTED_SHARE,
+		value: (through.hoursPerZone * INJECTED_SHARE) / parts,
 		unit: 'h',
-		formula: `hours of a set x ${INJECTED_SHARE}: a quarter to pressurise, a quarter to flush`,
+		formula: `hours of a set x ${INJECTED_SHARE}: a quarter to pressurise, a quarter to flush${parts > 1 ? `; / ${parts}, one tank after another` : ''}`,
 		inputs: [figure({ label: 'hours of a set', value: through.hoursPerZone, unit: 'h', basis: 'adviser' })],
 		basis: 'practice'
 	});

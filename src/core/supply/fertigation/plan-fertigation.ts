@@ -4,7 +4,7 @@ import type { FertigationRequest, Product, WaterCaution } from '../../schema-typ
 import { whyApart } from '../blend/apart-pairs';
 import { formatNumber } from '../../units/display';
 import { ofPhosphate } from '../../water/water-cautions';
-import { injectionOrder } from './injection-order';
+import { injectionOrder, partsOfInjection } from './injection-order';
 import { injectionOf, setTiming, type Injection } from './injection';
 import { stockTanks, type StockTank } from './stock-tanks';
 
@@ -33,7 +33,7 @@ export function planFertigation(request: FertigationRequest, products: readonly 
 	const tanks = stockTanks(request, productOf);
 	return {
 		tanks,
-		injections: tanks.map((tank) => injectionOf(tank, request)),
+		injections: tanks.map((tank) => injectionOf(tank, request, partsOfInjection(tanks))),
 		timing: setTiming(request),
 		cautions: gravestFirst([
 			...tanks.flatMap(ofMixing),

@@ -58,6 +58,24 @@ const CASES: RuleCase[] = [
 		change: { cropId: 'pear' }
 	},
 	{
+		rule: 'last-nitrogen',
+		name: 'phosphate that brings nitrogen to young canes in August',
+		fires: carrying('P2O5', 'map', 50, { date: '2027-08-25', placement: 'side band' }),
+		severity: 'mind',
+		says: 'No nitrogen after 31 Jul 2027: canes must ripen before winter.',
+		nearMiss: carrying('P2O5', 'triple-superphosphate', 50, { date: '2027-08-25', placement: 'side band' }),
+		change: { cropId: 'blackberry', plantAge: 1, plantingDate: '2027-03-15' }
+	},
+	{
+		rule: 'last-nitrogen',
+		name: 'canes fed on the first of August, and on the last day of July',
+		fires: nitrogen('can-27', 15, { date: '2027-08-01', placement: 'side band' }),
+		severity: 'mind',
+		says: 'No nitrogen after 31 Jul 2027',
+		nearMiss: nitrogen('can-27', 15, { date: '2027-07-31', placement: 'side band' }),
+		change: { cropId: 'blackberry', plantAge: 1, plantingDate: '2027-03-15' }
+	},
+	{
 		rule: 'leafless-nitrogen',
 		name: 'almond in dormancy',
 		fires: nitrogen('uan-32', 40, { date: '2027-01-20', placement: 'drip' }),

@@ -11,8 +11,10 @@ const REACHES: readonly Pass['placement'][] = ['drip', 'leaf', 'injected'];
 /** Under landscape fabric only what goes with the water reaches the roots. */
 export const fabricFloorCheck: SeasonCheck = (passes, context) => {
 	if (context.block?.floor !== 'landscape fabric') return [];
+	// In the year of planting it is laid when the canes are planted.
+	const laid = context.plantAge === 1 ? context.plantingDate : '';
 	return passes
-		.filter(({ placement }) => !REACHES.includes(placement))
+		.filter(({ placement, date }) => date >= laid && !REACHES.includes(placement))
 		.map((pass) => ({
 			rule: 'fabric-floor',
 			severity: 'stop' as const,

@@ -314,6 +314,16 @@ const CASES: RuleCase[] = [
 		change: { cropId: 'blackberry' }
 	},
 	{
+		rule: 'ripening',
+		name: 'in its second year, not in the year of planting, when nothing ripens',
+		fires: nitrogen('calcium-nitrate', 10, { date: '2027-07-01', placement: 'drip' }),
+		severity: 'stop',
+		says: 'ripens from about 20 Jun 2027',
+		nearMiss: nitrogen('calcium-nitrate', 10, { date: '2027-07-01', placement: 'drip' }),
+		change: { cropId: 'blackberry', plantAge: 2 },
+		missChange: { plantAge: 1 }
+	},
+	{
 		rule: 'heavy-rain-month',
 		name: 'urea in the monsoon',
 		fires: nitrogen('urea', 40, { date: '2027-06-10' }),

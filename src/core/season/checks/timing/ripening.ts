@@ -6,9 +6,10 @@ import { movedTo } from '../moved';
 import { longDate } from '../../../units/day-text';
 
 /** Nothing goes on while soft fruit ripens. */
-export const ripeningCheck: SeasonCheck = (passes, { stages, plantingDate, station, products, crop }) => {
+export const ripeningCheck: SeasonCheck = (passes, { stages, plantingDate, station, products, crop, plantAge }) => {
 	const ripening = stages?.ripening;
-	if (!ripening) return [];
+	// A planting that does not bear yet ripens nothing.
+	if (!ripening || (plantAge !== undefined && plantAge < (ripening.fromAge ?? 1))) return [];
 	const year = (date: string) => `${date.slice(0, 4)}${plantingDate.slice(4)}`;
 	return passes.flatMap((pass) => {
 		const dates = usualStages({ stages, plantingDate: year(pass.date), station });

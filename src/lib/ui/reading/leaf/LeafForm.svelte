@@ -19,8 +19,11 @@
 	}
 	const { fieldId, crop, ranges, today }: Props = $props();
 
+	const ANY_MONTH = 'any month';
 	const usual = $derived(ranges[0]);
-	const usualStage = $derived(usual && !goesByAge(usual) ? usual.when : '');
+	/** Ranges by age are for leaves of any month. */
+	const byAge = $derived(usual !== undefined && goesByAge(usual));
+	const usualStage = $derived(usual === undefined ? '' : byAge ? ANY_MONTH : usual.when);
 	let takenOn = $state(untrack(() => today));
 	let part = $state(untrack(() => usual?.part ?? ''));
 	let stage = $state(untrack(() => usualStage));
@@ -70,7 +73,9 @@
 	<div class="fields">
 		<DayField label="Picked on" bind:date={takenOn} />
 		<TextInput size="sm" labelText="Leaves" placeholder={usual?.part} bind:value={part} />
-		<TextInput size="sm" labelText="Stage or month" placeholder={usualStage || 'May'} bind:value={stage} />
+		{#if !byAge}
+			<TextInput size="sm" labelText="Stage or month" placeholder={usualStage || 'May'} bind:value={stage} />
+		{/if}
 		<Select size="sm" labelText="Spot" bind:selected={spot}>
 			<SelectItem value="whole" text="whole field" />
 			<SelectItem value="bad" text="bad spot" />
