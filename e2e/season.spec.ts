@@ -347,7 +347,16 @@ test('my rules: own days, own ceiling and distances stop and tell, and can be ta
 	await days.getByLabel('What must not go on').selectOption('phosphate');
 	await days.getByLabel('Why').fill('The creek floods then.');
 	await days.getByRole('button', { name: 'Add these days' }).click();
-	await expect(days.getByRole('row', { name: /1 Apr 10 Apr phosphate The creek floods then/ })).toBeVisible();
+	await expect(
+		days.getByRole('row', { name: /1 Apr 10 Apr phosphate every field The creek floods then/ })
+	).toBeVisible();
+	await days.getByLabel('From (month-day)').fill('08-01');
+	await days.getByLabel('To (month-day)').fill('12-31');
+	await days.getByLabel('What must not go on').selectOption('nitrogen');
+	await days.getByLabel('Crop').selectOption('blackberry');
+	await days.getByLabel('Why').fill('Canes must harden.');
+	await days.getByRole('button', { name: 'Add these days' }).click();
+	await expect(days.getByRole('row', { name: /1 Aug 31 Dec nitrogen blackberry Canes must harden/ })).toBeVisible();
 	const band = page.getByRole('region', { name: 'Band beside the seed' });
 	await band.getByLabel('Your ceiling, lb/ac').fill('30');
 	await band.getByLabel('In sandy ground, lb/ac').fill('20');

@@ -2,7 +2,7 @@
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { keysOf } from '$core/check/typed-object';
-	import type { HouseRules, NoGo } from '$core/schema-types';
+	import type { CropId, HouseRules, NoGo } from '$core/schema-types';
 	import { OwnCeilingBounds } from '$core/schema-types/bounds';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { typedNumbers } from '$lib/ui/forms/number-within';
@@ -15,12 +15,8 @@
 	const WHAT: NoGo['what'][] = ['everything', 'nitrogen', 'phosphate'];
 	const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 	let problem = $state('');
-	let form = $state<Record<'from' | 'to' | 'what' | 'reason', string>>({
-		from: '',
-		to: '',
-		what: 'everything',
-		reason: ''
-	});
+	const empty = () => ({ from: '', to: '', what: 'everything', reason: '', crop: '', grower: '', ground: '' });
+	let form = $state(empty());
 	let ceiling = $state(
 		untrack(() => ({
 			lbAc: String(data.rules.besideSeed?.lbAc ?? ''),
@@ -30,6 +26,12 @@
 
 	/** "15 Dec" of "12-15". */
 	const dayText = (day: string) => `${Number(day.slice(3))} ${MONTHS[Number(day.slice(0, 2)) - 1]}`;
+
+	/** What a rule is for, in words. */
+	function scopeText({ crop, grower, ground }: NoGo): string {
+		const name = data.crops.find(({ id }) => id === crop)?.name.toLowerCase();
+		return [name, grower, ground && 'light ground'].filter(Boolean).join(', ') || 'every field';
+	}
 
 	async function keep(rules: HouseRules): Promise<boolean> {
 		problem = await save('PUT /api/house-rules', {}, rules);
@@ -43,9 +45,16 @@
 			return;
 		}
 		if (form.reason.trim() === '') return void (problem = 'Say why: the reason stands on every plan that it stops.');
-		const rule: NoGo = { from: form.from, to: form.to, what: form.what as NoGo['what'], reason: form.reason.trim() };
-		if (await keep({ ...data.rules, noGo: [...data.rules.noGo, rule] }))
-			form = { from: '', to: '', what: 'everything', reason: '' };
+		const rule: NoGo = {
+			from: form.from,
+			to: form.to,
+			what: form.what as NoGo['what'],
+			reason: form.reason.trim(),
+			...(form.crop === '' ? {} : { crop: form.crop as CropId }),
+			...(form.grower === '' ? {} : { grower: form.grower }),
+			...(form.ground === '' ? {} : { ground: 'light' as const })
+		};
+		if (await keep({ ...data.rules, noGo: [...data.rules.noGo, rule] })) form = empty();
 	}
 
 	async function remove(at: number): Promise<void> {
@@ -89,6 +98,7 @@
 					{ name: 'From', of: ({ from }) => from, cell: fromCell },
 					{ name: 'To', of: ({ to }) => to, cell: toCell },
 					{ name: 'No', of: ({ what }) => (what === 'everything' ? 'passes at all' : what) },
+					{ name: 'For', of: scopeText },
 					{ name: 'Because', of: ({ reason }) => reason },
 					{ name: '', cell: deleteCell }
 				]}
@@ -99,6 +109,18 @@
 			<TextInput size="sm" labelText="To (month-day)" placeholder="03-01" bind:value={form.to} />
 			<Select size="sm" labelText="What must not go on" bind:selected={form.what}>
 				{#each WHAT as what (what)}<SelectItem value={what} text={what} />{/each}
+			</Select>
+			<Select size="sm" labelText="Crop" bind:selected={form.crop}>
+				<SelectItem value="" text="every crop" />
+				{#each data.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+			</Select>
+			<Select size="sm" labelText="Grower" bind:selected={form.grower}>
+				<SelectItem value="" text="every grower" />
+				{#each data.growers as name (name)}<SelectItem value={name} text={name} />{/each}
+			</Select>
+			<Select size="sm" labelText="Ground" bind:selected={form.ground}>
+				<SelectItem value="" text="all ground" />
+				<SelectItem value="light" text="light: sandy, or CEC below 10" />
 			</Select>
 			<TextInput size="sm" labelText="Why" bind:value={form.reason} />
 		</div>

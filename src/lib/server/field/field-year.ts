@@ -186,7 +186,7 @@ function planContext(
 		model: library.seasonModel,
 		stages: stages && anchoredStages(stages, site.blockYear, goal.year),
 		weather: knownWeather(station, near(measured, plantingDate), outlook, today),
-		houseRules: library.houseRules,
+		houseRules: houseRulesOf(library, field.grower),
 		setbacks: field.setbacks === null ? [] : fromJson<Setback[]>(field.setbacks),
 		cropBefore: cropBefore(site.previousCrop, plantingDate, library),
 		block: site.block,
@@ -240,6 +240,12 @@ function secondPlan(
 		stages: forSowing(stages, crop.id, plantingDate),
 		nitrogen: nitrogen?.rate.value
 	};
+}
+
+/** The adviser's own rules, without those for other growers. */
+function houseRulesOf({ houseRules }: Library, grower: string): PlanContext['houseRules'] {
+	const noGo = houseRules.noGo.filter((rule) => rule.grower === undefined || rule.grower === grower);
+	return { ...houseRules, noGo };
 }
 
 /** The year of its block's life; undefined where no block is described. */

@@ -349,6 +349,38 @@ const CASES: RuleCase[] = [
 		}
 	},
 	{
+		rule: 'no-go',
+		name: 'the adviser’s own days for one crop',
+		fires: nitrogen('urea', 40, { date: '2027-06-20' }),
+		severity: 'stop',
+		says: 'Canes must harden.',
+		nearMiss: nitrogen('urea', 40, { date: '2027-06-20' }),
+		change: {
+			cropId: 'soybean',
+			houseRules: {
+				noGo: [{ from: '06-01', to: '12-31', what: 'nitrogen', reason: 'Canes must harden.', crop: 'soybean' }]
+			}
+		},
+		missChange: {
+			houseRules: {
+				noGo: [{ from: '06-01', to: '12-31', what: 'nitrogen', reason: 'Canes must harden.', crop: 'blackberry' }]
+			}
+		}
+	},
+	{
+		rule: 'no-go',
+		name: 'the adviser’s own days on light ground',
+		fires: nitrogen('urea', 40, { date: '2027-04-20' }),
+		severity: 'stop',
+		says: 'It leaches.',
+		nearMiss: nitrogen('urea', 40, { date: '2027-04-20' }),
+		change: {
+			cec: 6,
+			houseRules: { noGo: [{ from: '01-01', to: '04-30', what: 'nitrogen', reason: 'It leaches.', ground: 'light' }] }
+		},
+		missChange: { cec: 16 }
+	},
+	{
 		rule: 'spring-knife',
 		name: 'a week before spring wheat',
 		fires: ammonia('2027-04-08'),

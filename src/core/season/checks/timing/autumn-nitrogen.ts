@@ -13,7 +13,7 @@ import { usualSoilC } from '../../weather/usual-weather';
 import type { SeasonCheck } from '../check';
 import { guardedBy, movedTo, onTopOf } from '../moved';
 import { longDate } from '../../../units/day-text';
-import { LIGHT_BELOW_CEC } from '../../../reading/soil/light-soil';
+import { isLight, LIGHT_BELOW_CEC } from '../../../reading/soil/light-soil';
 import { COLD_SOIL_C } from '../../plan/usual-values';
 import { RULES } from '../season-rules';
 
@@ -91,10 +91,6 @@ function laterRemedies(pass: Pass, pounds: number, over: number, context: PlanCo
 	const now = left === 0 ? [] : [cut];
 	if (onTop) return [{ label: 'Top-dress the rest at green-up', passes: [...now, rest] }];
 	return [{ label: 'Cut it to what the crop takes up by winter', passes: now }];
-}
-
-function isLight({ sandy, cec }: PlanContext): boolean {
-	return sandy || (cec !== undefined && cec < LIGHT_BELOW_CEC);
 }
 
 function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {

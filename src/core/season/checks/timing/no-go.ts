@@ -1,4 +1,5 @@
 import type { NoGo, Pass } from '../../../schema-types';
+import { isLight } from '../../../reading/soil/light-soil';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import { daysBetween, shiftDate } from '../../weather/season-weather';
@@ -9,7 +10,7 @@ import { movedTo } from '../moved';
 export const noGoCheck: SeasonCheck = (passes, context) =>
 	passes.flatMap((pass) =>
 		context.houseRules.noGo
-			.filter((rule) => isMeant(rule, pass, context) && isWithin(rule, pass.date))
+			.filter((rule) => isFor(rule, context) && isMeant(rule, pass, context) && isWithin(rule, pass.date))
 			.map((rule) => ({
 				rule: 'no-go',
 				severity: 'stop' as const,
@@ -19,6 +20,11 @@ export const noGoCheck: SeasonCheck = (passes, context) =>
 				remedies: daysBeside(rule, pass.date).map((date) => movedTo(pass, date))
 			}))
 	);
+
+/** Rules of other growers are left out before. */
+function isFor({ crop, ground }: NoGo, context: PlanContext): boolean {
+	return (crop === undefined || crop === context.crop.id) && (ground === undefined || isLight(context));
+}
 
 function isMeant({ what }: NoGo, pass: Pass, { products }: PlanContext): boolean {
 	const product = productOf(pass, products);

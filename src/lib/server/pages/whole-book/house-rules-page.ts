@@ -1,7 +1,14 @@
 import type { Desk } from '../../desk';
+import { listGrowers } from '../../stores/fields';
 
 /** The adviser’s own rules beside the usual ceilings. */
-export function houseRulesPage({ library }: Desk) {
-	const { houseRules, seasonLimits } = library;
-	return { title: 'My rules', rules: houseRules, usual: seasonLimits.besideSeed };
+export function houseRulesPage({ book, library }: Desk) {
+	const { houseRules, seasonLimits, crops } = library;
+	return {
+		title: 'My rules',
+		rules: houseRules,
+		usual: seasonLimits.besideSeed,
+		crops: crops.map(({ id, name }) => ({ id, name })),
+		growers: listGrowers(book).map(({ name }) => name)
+	};
 }

@@ -264,6 +264,16 @@ describe('the other pages of the whole book', () => {
 		setHouseRules(db, { noGo: [{ name: 'Chapel', from: '2027-05-06', to: '2027-05-06' }] } as never);
 		expect(houseRulesPage(desk()).rules.noGo).toHaveLength(1);
 		expect(houseRulesPage(desk()).usual.lbAc).toBeGreaterThan(0);
+		expect(houseRulesPage(desk()).growers).toContain('Tarrow & Daughters');
+	});
+
+	it('own days of one grower are no days of another', () => {
+		const rule = { from: '01-01', to: '12-31', what: 'everything' as const, reason: 'Buyer’s contract.' };
+		const stopped = (name: string) =>
+			desk().fieldYear({ field: idOf(name), year: '2027' }).advice!.context.houseRules.noGo;
+		setHouseRules(db, { noGo: [{ ...rule, grower: 'Tarrow & Daughters' }] });
+		expect(stopped('Kingfisher Bend')).toHaveLength(1);
+		expect(stopped('Long Meadow')).toEqual([]);
 	});
 
 	it('an empty book has pages too', () => {
