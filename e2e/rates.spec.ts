@@ -129,30 +129,38 @@ test('a dangerous product shows its caution at the choice, in the plan and on th
 	await expect(page.getByRole('article', { name: 'Sheet' })).toContainText('First aid: water for at least 15 minutes');
 });
 
-test('what was applied and harvested goes into the book, with every change on the field', async ({ page, app }) => {
+test('what was applied and harvested goes into the book, with every change on the field; nothing that is still to come', async ({
+	page,
+	app
+}) => {
 	await app.openField('Heronry', 'book');
-	await page
-		.getByRole('row', { name: /P before planting/ })
-		.getByRole('button', { name: 'Applied as planned' })
-		.click();
-	await expect(
-		page.getByRole('row', { name: /P before planting/ }).getByRole('button', { name: 'Not applied' })
-	).toBeVisible();
+	const pass = page.getByRole('table', { name: 'Passes, planned and applied' }).getByRole('row', {
+		name: /P before planting/
+	});
+	await pass.getByRole('button', { name: 'Applied as planned' }).click();
+	await expect(page.getByText(/must be no later than today, 2026-11-23; got “?"?2027-03-31/)).toBeVisible();
+	await pass.getByRole('button', { name: 'Record what was applied' }).click();
+	await page.getByRole('dialog').getByRole('button', { name: 'Save the entry' }).click();
+	await expect(pass).toContainText('23 Nov 2026');
 	await page.getByLabel('Harvested, bu/ac').fill('1310');
 	await page.getByRole('button', { name: 'Save the harvest' }).click();
 	await expect(page.getByText('Harvested yield must be 1 to 700 bu/ac for corn; got 1310.')).toBeVisible();
 	await page.getByLabel('Harvested, bu/ac').fill('131');
 	await page.getByRole('button', { name: 'Save the harvest' }).click();
-	await expect(page.getByRole('row', { name: /Recorded the 2027 harvest/ })).toBeVisible();
+	await expect(page.getByText(/cannot be recorded before the crop is planted, 2027-05-01/)).toBeVisible();
+	await app.openField('Heronry', 'book', 2026);
+	await page.getByLabel('Harvested, bu/ac').fill('38');
+	await page.getByRole('button', { name: 'Save the harvest' }).click();
+	await expect(page.getByRole('row', { name: /Recorded the 2026 harvest/ })).toBeVisible();
 	await page
-		.getByRole('row', { name: /Recorded the 2027 harvest/ })
+		.getByRole('row', { name: /Recorded the 2026 harvest/ })
 		.getByRole('button', { name: 'Undo' })
 		.click();
-	await expect(page.getByRole('row', { name: /Undid: Recorded the 2027 harvest/ })).toBeVisible();
+	await expect(page.getByRole('row', { name: /Undid: Recorded the 2026 harvest/ })).toBeVisible();
 	// Passes already applied are kept when the rest is proposed again.
-	await page.getByRole('link', { name: /^Season/ }).click();
+	await app.openField('Heronry', 'season');
 	await page.getByRole('button', { name: 'Propose again from the rates' }).click();
-	await expect(page.getByRole('row', { name: /applied 31 Mar 2027/ })).toHaveCount(1);
+	await expect(page.getByRole('row', { name: /applied 23 Nov 2026/ })).toHaveCount(1);
 });
 
 test('new prices change the costs at once', async ({ page, app }) => {

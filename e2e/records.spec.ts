@@ -12,6 +12,9 @@ test('a pass applied in loads: recorded, seen on the board, corrected with its r
 	await expect(form.getByLabel('Applied by')).toHaveValue('Own spreader');
 	await expect(form.getByLabel('Ground covered, ac')).toHaveValue('54');
 	await form.getByLabel('Applied on').fill('2027-04-05');
+	await form.getByRole('button', { name: 'Save the entry' }).click();
+	await expect(form.getByText(/must be no later than today, 2026-11-23/)).toBeVisible();
+	await form.getByLabel('Applied on').fill('2026-11-20');
 	await form.getByLabel('Product rate, lb/ac').fill('360');
 	await form.getByLabel('Ground covered, ac').fill('540');
 	await form.getByLabel('Problems and remarks').fill('A nozzle was blocked on the first round.');
@@ -35,7 +38,7 @@ test('a pass applied in loads: recorded, seen on the board, corrected with its r
 	await expect(entries.getByRole('row', { name: /corrected: The acre counter says 24/ })).toContainText('20 ac');
 
 	await app.openField('Long Meadow', 'season');
-	await expect(page.getByRole('button', { name: /^Top-dress.* on 5 Apr 2027, applied$/ })).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Top-dress.* on 20 Nov 2026, applied$/ })).toBeVisible();
 	await page.getByRole('button', { name: /^Top-dress.* on 6 Apr 2027: arrow keys/ }).click();
 	const panel = page.getByRole('region', { name: 'The chosen pass' });
 	await expect(panel).toContainText('the rest, on 30 ac');

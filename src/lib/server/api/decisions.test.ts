@@ -141,6 +141,7 @@ describe('simulated seasons', () => {
 		await ok(`POST ${ON}/decisions/{decision}/pass`, {});
 		const added = listPasses(world.book, goal().id).find(({ plan }) => plan.label === DECISION_EXAMPLE.pass.label)!;
 		ids = { ...ids, keptPlan: id };
+		world.today = '2027-06-20';
 		await ok(`PUT ${ON}/done`, { pass: added.plan.id, doneOn: '2027-06-15' });
 		await ok(`POST ${ON}/kept-plans/{keptPlan}/use`, {});
 		expect(listPasses(world.book, goal().id).some(({ plan }) => plan.id === added.plan.id)).toBe(true);

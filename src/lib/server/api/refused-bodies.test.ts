@@ -51,6 +51,8 @@ const CASES: Case[] = [
 	[`PUT ${YEAR}/goal`, 'a yield that no corn has', { ...GOAL, yieldGoal: 9000 }, 422, '/yieldGoal'],
 	[`PUT ${YEAR}/goal`, 'a planting day of another year', { ...GOAL, plantingDate: '2029-05-01' }, 422, '/plantingDate'],
 	[`PUT ${YEAR}/goal`, 'a crop that is none', { ...GOAL, crop: 'kelp' }, 422, '/crop'],
+	[`PUT ${YEAR}/harvest`, 'a harvest before planting', { harvestedYield: 150 }, 422, '/harvestedYield'],
+	[`PUT ${YEAR}/done`, 'a day to come', { pass: 'pass-1', doneOn: '2026-11-24' }, 422, '/doneOn'],
 	[`PUT ${YEAR}/harvest`, 'a harvest that no corn has', { harvestedYield: 1310 }, 422, '/harvestedYield'],
 	[`PUT ${YEAR}/next-crop`, 'a goal that no soybean has', { crop: 'soybean', yieldGoal: 900 }, 422, '/yieldGoal'],
 	[`PUT ${YEAR}/next-crop`, 'a crop without its goal', { crop: 'soybean' }, 422, ''],
@@ -266,6 +268,7 @@ describe('what is taken', () => {
 	});
 
 	it('hail leaves nothing: a harvest of 0 is one, null takes it back', async () => {
+		world.today = '2027-10-20';
 		await world.call(`PUT ${YEAR}/harvest`, world.own, { harvestedYield: 0 });
 		expect(row('harvested_yield')).toEqual({ harvested_yield: 0 });
 		await world.call(`PUT ${YEAR}/harvest`, world.own, { harvestedYield: null });
@@ -318,7 +321,7 @@ describe('what is taken', () => {
 				'Moved Urea before planting to 25 Apr 2027'
 			],
 			[`POST ${YEAR}/passes`, { removed: [pass], added: [{ ...plan, rate: 130 }] }, 'Changed Urea before planting'],
-			[`PUT ${YEAR}/done`, { pass, doneOn: '2027-04-25' }, 'Recorded Urea before planting as applied'],
+			[`PUT ${YEAR}/done`, { pass, doneOn: '2026-11-20' }, 'Recorded Urea before planting as applied'],
 			[`PUT ${YEAR}/done`, { pass, doneOn: null }, 'Undid that Urea before planting was applied'],
 			[`POST ${YEAR}/passes`, { removed: [pass], added: [] }, 'Removed Urea before planting'],
 			[`PUT ${YEAR}/goal`, { ...GOAL, yieldGoal: 148 }, 'Set the goal for 2027'],
@@ -339,6 +342,7 @@ describe('what hangs on what was done before', () => {
 	it('a change is undone once, and not over a later one', async () => {
 		const events = () =>
 			world.book.prepare<[], { id: number; label: string }>('SELECT id, label FROM event ORDER BY id').all();
+		world.today = '2027-10-20';
 		await world.call(`PUT ${YEAR}/harvest`, world.own, { harvestedYield: 150 });
 		const first = events().at(-1)!;
 		expect(first.label).toBe('Recorded the 2027 harvest');
@@ -351,9 +355,9 @@ describe('what hangs on what was done before', () => {
 
 	it('an applied pass is neither removed nor changed, until that is taken back', async () => {
 		const { pass } = world.own;
-		await world.call(`PUT ${YEAR}/done`, world.own, { pass, doneOn: '2027-04-21' });
+		await world.call(`PUT ${YEAR}/done`, world.own, { pass, doneOn: '2026-11-20' });
 		const remove = { removed: [pass], added: [] };
-		expect((await refused(`POST ${YEAR}/passes`, remove)).message).toContain('was applied on 21 Apr 2027');
+		expect((await refused(`POST ${YEAR}/passes`, remove)).message).toContain('was applied on 20 Nov 2026');
 		await world.call(`PUT ${YEAR}/done`, world.own, { pass, doneOn: null });
 		expect((await world.call(`POST ${YEAR}/passes`, world.own, remove)).status).toBe(200);
 		expect((await refused(`POST ${YEAR}/passes`, remove)).message).toContain('removed meanwhile');

@@ -14,7 +14,7 @@ export const applicationOperations = [
 		example: {
 			pass: EXAMPLE_IDS.pass,
 			applied: {
-				appliedOn: '2027-04-22',
+				appliedOn: '2026-11-20',
 				product: 'urea',
 				rate: 180,
 				unit: 'lb/ac',
@@ -32,6 +32,7 @@ export const applicationOperations = [
 				field: fieldAt(call),
 				library,
 				season: seasonSpan(plantingDateOf(goal, library)),
+				today: call.desk.today,
 				now: new Date().toISOString()
 			});
 			addApplication(book, goal, pass, content);

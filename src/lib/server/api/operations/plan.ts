@@ -17,6 +17,7 @@ import { dateFault, seasonSpan } from '../../../../core/season/plan/season-span'
 import { proposeYear } from '../../../../core/season/propose/propose-year';
 import type { StressSetup } from '../../../../workers/stress-messages';
 import { ActionError } from '../../book/action-error';
+import { checkPast } from '../../field/applied/check-past';
 import { plantingDateOf } from '../../field/field-request';
 import { issueMany, issueNow } from '../../field/issue-sheet';
 import { makePrescription } from '../../field/zones/make-prescription';
@@ -56,13 +57,14 @@ export const planOperations = [
 	operation('PUT /api/fields/{field}/{year}/done', {
 		summary: 'Books a pass as applied on a day; null takes it back',
 		body: json<DoneAction>('actions#/definitions/DoneAction'),
-		example: { pass: EXAMPLE_IDS.pass, doneOn: '2027-04-22' },
+		example: { pass: EXAMPLE_IDS.pass, doneOn: '2026-11-20' },
 		names: ({ pass }) => ({ pass: [pass] }),
 		stands: (call, { pass }) => passesNamed(call.desk.book, goalAt(call).id, [pass])[0],
 		run: (call, { pass, doneOn }) => {
 			const { book, library } = call.desk;
 			const goal = goalAt(call);
 			const { from, to } = seasonSpan(plantingDateOf(goal, library));
+			if (doneOn !== null) checkPast(doneOn, call.desk.today, '/doneOn');
 			// What was applied lies in the season.
 			if (doneOn !== null && (doneOn < from || doneOn > to)) {
 				const message = `must lie in the season, ${from} to ${to}; got "${doneOn}"`;

@@ -126,6 +126,11 @@ export const yearOperations = [
 			const grown = call.desk.library.crops.find(({ id }) => id === row.crop);
 			// Hail leaves nothing: 0 is a harvest.
 			if (grown && harvestedYield) checkGoal(grown, harvestedYield, '/harvestedYield');
+			const planted = plantingDateOf(row, call.desk.library);
+			if (harvestedYield !== null && planted > call.desk.today) {
+				const message = `cannot be recorded before the crop is planted, ${planted}; today is ${call.desk.today}`;
+				throw new InputError([{ path: '/harvestedYield', message }]);
+			}
 			bookHarvest(call.desk.book, row, harvestedYield);
 		}
 	}),

@@ -29,6 +29,7 @@ let world: World;
 let field: string;
 beforeEach(() => {
 	world = new World();
+	world.today = '2027-10-20';
 	fillBook(world.book, JSON.parse(readFileSync('demo/district.json', 'utf8')));
 	field = listFields(world.book).find(({ name }) => name === FIELD)!.id;
 });
@@ -56,6 +57,12 @@ const toOrder = () =>
 	listOpenPasses(world.book, 2027, theLibrary().products)
 		.filter((one) => one.fieldId === field && one.pass.label === TOP_DRESS)
 		.map(({ pass }) => [pass.rate, pass.share]);
+
+it('nothing is recorded for a day that is still to come', async () => {
+	world.today = '2027-04-04';
+	expect((await record(load())).said).toContain('must be no later than today, 2027-04-04; got \\"2027-04-05\\"');
+	expect((await record(load({ appliedOn: '2027-04-04' }))).status).toBe(200);
+});
 
 it('a pass applied as planned is in the list, at the rate of the plan', async () => {
 	const { plan } = recorded();
@@ -173,7 +180,7 @@ describe('an entry', () => {
 	});
 	it.each([
 		['more ground than the field has', load({ acres: 60 }), 'must be no more than the 54 ac of Long Meadow; got 60'],
-		['a day outside the season', load({ appliedOn: '2029-01-01' }), 'must lie in the season'],
+		['a day outside the season', load({ appliedOn: '2025-01-01' }), 'must lie in the season'],
 		['a product nobody knows', load({ product: 'moon dust' }), 'is not in the catalogue'],
 		['gallons of a dry product', load({ product: 'urea', unit: 'gal/ac' }), 'has no density'],
 		['nothing at all', undefined, 'must say what was applied']

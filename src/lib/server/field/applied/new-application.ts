@@ -8,12 +8,15 @@ import { ActionError } from '../../book/action-error';
 import type { Library } from '../../knowledge';
 import type { FieldRow } from '../../stores/fields';
 import { weatherFor } from '../weather-for';
+import { checkPast } from './check-past';
 
 interface Ground {
 	field: Pick<FieldRow, 'name' | 'area_ac' | 'grower_station'>;
 	library: Library;
 	/** First and last day of the season. */
 	season: { from: string; to: string };
+	/** YYYY-MM-DD. */
+	today: string;
 	/** The moment, as an ISO date with time. */
 	now: string;
 }
@@ -28,14 +31,17 @@ const MOST_OF_FIELD = 1.05;
 export function newApplication(
 	{ applied, corrects, because }: ApplicationAction,
 	pass: RecordedPass,
-	{ field, library, season, now }: Ground
+	{ field, library, season, today, now }: Ground
 ): Application {
 	if (applied === undefined && corrects === undefined) {
 		throw new InputError([{ path: '/applied', message: 'must say what was applied; only a correction goes without' }]);
 	}
 	if (corrects !== undefined) checkCorrection(corrects, because, pass);
 	else if (pass.doneOn !== null && pass.applications.length === 0) throw new ActionError(doneAsPlannedText(pass));
-	if (applied) checkApplied(applied, field, library, season);
+	if (applied) {
+		checkPast(applied.appliedOn, today, '/applied/appliedOn');
+		checkApplied(applied, field, library, season);
+	}
 	const weather = applied && weatherOf(applied.appliedOn, field, library);
 	return {
 		recordedAt: now,
