@@ -147,7 +147,7 @@ test('what was applied and harvested goes into the book, with every change on th
 	await expect(page.getByText('Harvested yield must be 1 to 700 bu/ac for corn; got 1310.')).toBeVisible();
 	await page.getByLabel('Harvested, bu/ac').fill('131');
 	await page.getByRole('button', { name: 'Save the harvest' }).click();
-	await expect(page.getByText(/cannot be recorded before the crop is planted, 2027-05-01/)).toBeVisible();
+	await expect(page.getByText(/cannot be recorded before the crop is planted, 2027-/)).toBeVisible();
 	await app.openField('Heronry', 'book', 2026);
 	await page.getByLabel('Harvested, bu/ac').fill('38');
 	await page.getByRole('button', { name: 'Save the harvest' }).click();
