@@ -81,6 +81,20 @@ test('a leaf test of an orchard in the log moves its rates, until one is typed f
 	await expect(page.getByText('Leaf K of 16 Jul 2026 is 1.1 %, below 1.4 %')).toBeVisible();
 });
 
+test('a leaf test of palms asks for no stage, because their ranges go by age', async ({ page, app }) => {
+	await app.openField('Lagoon One', 'reading');
+	await hydrated(page);
+	const log = page.getByRole('region', { name: 'Leaf tests' });
+	await log.getByRole('button', { name: 'Type in a leaf test of oil palm' }).click();
+	const form = log.getByRole('form', { name: 'Leaf test' });
+	await expect(form.getByLabel('Leaves')).toHaveValue('frond 17');
+	await expect(form.getByLabel('Stage or month')).toHaveCount(0);
+	await form.getByLabel('N, %').fill('2.2');
+	await form.getByRole('button', { name: 'Save the leaf test' }).click();
+	const values = log.getByRole('table', { name: /^Values of/ });
+	await expect(values.getByRole('row', { name: /^N 2.2 %/ })).toContainText('from 2.3 %');
+});
+
 test('a lab’s file of leaf tests: known by its header, one value that cannot be, read in its field, and undone', async ({
 	page,
 	app

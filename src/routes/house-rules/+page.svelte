@@ -152,6 +152,6 @@
 		grid-template-columns: repeat(auto-fit, minmax(10rem, 1fr));
 		gap: 0.8rem 1.2rem;
 		max-width: 56rem;
-		margin-bottom: 0.8rem;
+		margin: 0.8rem 0;
 	}
 </style>

@@ -124,7 +124,7 @@
 					<tr>
 						<td>{name}</td>
 						<td colspan="19" class="soft small">
-							Not ranked: part of its nitrogen waits in the ground over winter. Field trials lose more of it than this
+							Not ranked: part of its nitrogen goes on in autumn. Field trials lose more of it over winter than this
 							model does.
 						</td>
 					</tr>
