@@ -3,6 +3,7 @@
 import { describe, expect, it } from 'vitest';
 import { advise } from './rates/advise';
 import { carrying, context, nitrogen, rains } from './season/checks/rule-cases.test-help';
+import { tenureAdvice } from './rates/phosphorus-potassium/tenure-advice';
 import { checkSeason } from './season/checks/check-season';
 import type { AdviseRequest, Analyte, CropId, LabMethod, Pass, ResultUnit } from './schema-types';
 import { cornRequest, library } from './testing.test-help';
@@ -178,6 +179,21 @@ describe('what rates must follow', () => {
 		const later = { ...wheat, crop: { ...wheat.crop, year: 2028 } };
 		expect(rateOf(later, 'northern-plains/nitrogen').applies).toBe(false);
 	});
+	it('clay that holds potash fast takes more of it to raise the test', () => {
+		const clay = ground(
+			[
+				['CEC', 32, 'meq/100g'],
+				['K', 100, 'ppm', 'ammonium-acetate']
+			],
+			crop('corn-grain', 160)
+		);
+		// E-2567, from memory: ((75 + 2.5 x CEC) - K) x (1 + 0.05 x CEC) a year, + removal of 0.27 lb a bushel + 20.
+		expect(rateOf(clay, 'tri-state-1995/potassium').rate).toBeCloseTo((155 - 100) * 2.6 + 43.2 + 20, 6);
+	});
+	it('ground that is rented by the year is not built up for the next tenant', () => {
+		expect(tenureAdvice('rented by the year')).toMatchObject({ school: 'feed-the-crop' });
+		expect(tenureAdvice('owned')).not.toMatchObject({ school: 'feed-the-crop' });
+	});
 	it('free lime: no lime, and Bray is not read', () => {
 		const white = ground([
 			['pH', 8.1, 'pH', 'water'],
@@ -287,6 +303,28 @@ const PLANS: OnPlan[] = [
 		passes: [nitrogen('urea', 80, { date: '2027-06-05', placement: 'top-dress' })],
 		change: { weather: rains('2027-06-05', Array<number>(10).fill(0), 24) },
 		says: ['surface-urea'],
+		silent: []
+	},
+	{
+		// Winter canola takes most of its nitrogen in spring and is cut in July: common practice.
+		name: 'winter canola top-dressed before it bolts',
+		passes: [nitrogen('uan-28', 60, { date: '2027-03-25', placement: 'top-dress' })],
+		change: { cropId: 'canola', plantingDate: '2026-09-10' },
+		says: [],
+		silent: ['after-harvest', 'autumn-nitrogen', 'late-side-dress', 'dormant-crop']
+	},
+	{
+		name: 'all the nitrogen of winter canola at sowing',
+		passes: [nitrogen('urea', 120, { date: '2026-09-09', placement: 'incorporated' })],
+		change: { cropId: 'canola', plantingDate: '2026-09-10' },
+		says: ['autumn-nitrogen'],
+		silent: ['after-harvest', 'standing-crop']
+	},
+	{
+		name: 'winter canola fed after its harvest',
+		passes: [nitrogen('uan-28', 60, { date: '2027-07-20', placement: 'top-dress' })],
+		change: { cropId: 'canola', plantingDate: '2026-09-10' },
+		says: ['after-harvest'],
 		silent: []
 	},
 	{
