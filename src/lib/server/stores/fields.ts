@@ -209,7 +209,7 @@ export function addSample(db: Database, fieldId: string, { lab, labNumber, repor
 }
 
 /**
- * Puts right what was typed or read wrong, or takes the lab's second report in place of its first. The log keeps both.
+ * Corrects a sample that was typed or read wrong, or takes the lab's second report in place of its first. The log keeps both.
  * @throws ActionError for the sample of a zone or a point, and a mean of such: means were made of them
  */
 export function correctSample(
@@ -228,7 +228,7 @@ export function correctSample(
 	);
 }
 
-/** Whether a sample stands for itself: it is no part of a mean, and none itself. */
+/** Whether a sample has no part in a mean: it is not of a zone or a point, and is no mean itself. */
 export function isTakenWhole({ zone, point, meanOf, meanOfPoints }: Sample): boolean {
 	return zone === undefined && point === undefined && meanOf === undefined && meanOfPoints === undefined;
 }
