@@ -1,7 +1,7 @@
 import { partText } from '../season/applied/part-text';
 import { passOfPart, wholePass } from '../season/applied/what-happened';
 import { overTheField } from '../season/plan/pass/pass-nutrients';
-import { notApplicable, type Figure, type Answer } from '../figure/figure';
+import { figure, notApplicable, type Figure, type Answer } from '../figure/figure';
 import type { Chosen } from '../rates/choose';
 import { cautionsFor, planCautions } from '../season/plan/hazards';
 import { planCost } from '../season/plan/pass/pass-cost';
@@ -138,6 +138,9 @@ function sheetPass(pass: Pass, source: SheetSource): SheetContent['passes'][numb
 	const { products, cautionList, field, passCosts, prescriptions, stages, request, crop } = source;
 	const product = productOf(pass, products);
 	const rate = passRate(pass, product);
+	const { rate: value } = asSet(pass, source);
+	const rateSet =
+		value === pass.rate ? rate : figure({ ...rate, value, formula: 'rounded as the machine is set', inputs: [rate] });
 	const prescribed = prescriptions.get(passOfPart(pass.id));
 	const stage = stageText(stages, pass.date);
 	const bases = passBases(wholePass(pass), product, request.crop.block, field.areaAcres);
@@ -155,7 +158,7 @@ function sheetPass(pass: Pass, source: SheetSource): SheetContent['passes'][numb
 		carries: passNutrients(wholePass(pass), product),
 		wholeField: prescribed
 			? overTheField(pass, prescriptionTotal(prescribed))
-			: wholeField(overTheField(pass, passRate(asSet(pass, source), product)), field.areaAcres),
+			: wholeField(overTheField(pass, rateSet), field.areaAcres),
 		gallons:
 			pass.unit === 'gal/ac'
 				? notApplicable(`${product.name}, gallons`, 'the rate is in gallons already', '')

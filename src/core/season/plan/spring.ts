@@ -1,5 +1,5 @@
 import type { PlanContext } from './plan-context';
-import { harvestYear } from '../stages/stage-dates';
+import { harvestYear, isSownInAutumn } from '../stages/stage-dates';
 import { shiftDate } from '../weather/season-weather';
 
 /** A week before planting nitrogen and potash can go on and be worked in; common practice. */
@@ -9,6 +9,6 @@ const FIRST_DRESSING = '03-20';
 
 /** The day in spring to which what should not go on in autumn is put off: before planting, or the first dressing of a crop sown in autumn. */
 export function springOf({ plantingDate }: Pick<PlanContext, 'plantingDate'>): string {
-	const year = harvestYear(plantingDate);
-	return plantingDate < `${year}-01-01` ? `${year}-${FIRST_DRESSING}` : shiftDate(plantingDate, -BEFORE_PLANTING_DAYS);
+	if (isSownInAutumn(plantingDate)) return `${harvestYear(plantingDate)}-${FIRST_DRESSING}`;
+	return shiftDate(plantingDate, -BEFORE_PLANTING_DAYS);
 }
