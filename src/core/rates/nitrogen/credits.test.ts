@@ -117,6 +117,7 @@ describe('every approach to nitrogen for a season', () => {
 			'avocado/nitrogen',
 			'cane-fruit/nitrogen',
 			'hazelnut/nitrogen',
+			'leaf-rates/nitrogen',
 			'oil-palm/removal-nitrogen',
 			'own-curves/own',
 			'placed-nitrogen/corn',

@@ -1,6 +1,7 @@
 import type { FromSchema } from 'json-schema-to-ts';
 import { figure } from '../../figure/figure';
 import { sourceOf, type RuleKind } from '../../packs/rule-kind';
+import { bears, fromYearParameter, needsOfBearing, tooYoung } from './bearing-years';
 
 const parameters = {
 	type: 'object',
@@ -16,7 +17,8 @@ const parameters = {
 			maximum: 1,
 			description: 'share of the base more for each 0.1 % below the target, less above it'
 		},
-		mostShare: { type: 'number', minimum: 1, description: 'the rate is held below this times the base' }
+		mostShare: { type: 'number', minimum: 1, description: 'the rate is held below this times the base' },
+		fromYear: fromYearParameter
 	}
 } as const;
 
@@ -27,20 +29,25 @@ const steps = { share: NaN };
 const TENTH = 0.1;
 
 /**
- * Leaf-guided rate, lb/ac: base x (1 + share x (target - leaf) / 0.1 %), held between 0 and mostShare x base.
+ * Leaf-guided rate, lb/ac: base x (1 + share x (target - leaf) / 0.1 %), held between 0 and mostShare x base. Does not apply to a
+ * planting younger than `fromYear`.
  * Stiles and Reid 1991, Cornell Information Bulletin 219, for apple nitrogen (from memory).
  */
 export const leafGuided: RuleKind<Parameters, typeof steps> = {
 	kind: 'leaf-guided',
 	parameters,
 	steps,
-	needs: () => ['leafTest'],
-	compute(p, { leafTest }, s) {
+	needs: (p) => ['leafTest', ...needsOfBearing(p)],
+	compute(p, { leafTest, plantAge }, s) {
+		if (!bears(p, plantAge)) return NaN;
 		const free = 1 + (p.sharePerTenth * (p.target - leafTest)) / TENTH;
 		s.share = Math.min(p.mostShare, Math.max(0, free));
 		return p.base * s.share;
 	},
-	explain(p, { leafTest }, words, { share, rate }) {
+	explain(p, figures, words, { share, rate }) {
+		const young = tooYoung(p, figures, words.title);
+		if (young) return young;
+		const { leafTest } = figures;
 		const source = sourceOf(words);
 		const held = share === 0 || share === p.mostShare ? `, held between 0 and ${p.mostShare}` : '';
 		const part = figure({

@@ -140,6 +140,32 @@ it.each([
 	expect(rateFrom('hazelnut/nitrogen', asked).rate).toBe(expected);
 });
 
+// Common practice: a usual rate at the middle of the leaf's range, a tenth of it for each 0.1 %; boron and zinc on the leaves.
+it.each([
+	['nitrogen', 'almond', { N: 2.25 }, 220],
+	['nitrogen', 'avocado', { N: 2.2 }, 100],
+	['nitrogen', 'blackberry', { N: 2.85 }, 56],
+	['nitrogen', 'oil-palm', { N: 2.1 }, 104],
+	['potassium', 'almond', { K: 1.2 }, 225],
+	['boron', 'apple', { B: 34.9 }, 1],
+	['boron', 'apple', { B: 35 }, 0.5],
+	['boron', 'almond', { B: 31 }, 0],
+	['zinc', 'avocado', { Zn: 29 }, 1]
+] as const)('%s by leaf for %s at %o', (rule, crop, leaf, expected) => {
+	const block = { plantedYear: 2015 };
+	const rate = rateFrom(`leaf-rates/${rule}`, { crop, yieldGoal: 10, block, blockYear: { leaf } });
+	expect(rate.rate).toBeCloseTo(expected, 9);
+});
+
+it('young plantings get no rate of bearing ones by leaf', () => {
+	const asked = { crop: 'almond', yieldGoal: 500, blockYear: { leaf: { N: 2.2 } } } as const;
+	const young = rateFrom('leaf-rates/nitrogen', { ...asked, block: almonds(2023) });
+	expect(young).toMatchObject({ applies: false, rate: null });
+	expect(young.reason).toContain('for year 7 on of a planting, and this is year 5');
+	expect(rateFrom('leaf-rates/nitrogen', { ...asked, block: almonds(2021) }).rate).toBeCloseTo(230, 9);
+	expect(rateFrom('leaf-rates/nitrogen', asked).reason).toContain('the block is not described');
+});
+
 // Common practice: 25 to 50 lb N/ac in the planting year, 60 to 80 bearing; P2O5 40 to 60, K2O 200 to 400 before planting.
 it.each([
 	['nitrogen', 2027, 25, 50],

@@ -81,8 +81,9 @@ describe('what a finding does', () => {
 	it('annuals: a rescue only where one exists; perennials: the rate of next year, where a guide has one by the leaf', () => {
 		expect(remedyOf({})).toContain('No rescue of P is known to pay');
 		expect(remedyOf({ results: { Mn: 15 } })).toContain('can still be put right this season');
-		const almond = { crop: 'almond', part: 'spur leaves', stage: 'July', results: { N: 2.1 } };
-		expect(remedyOf(almond)).toContain('No guide here gives N for almond by the leaf');
+		const almond = { crop: 'almond', part: 'spur leaves', stage: 'July', results: { P: 0.05 } };
+		expect(remedyOf(almond)).toContain('No guide here gives P for almond by the leaf');
+		expect(remedyOf({ ...almond, results: { B: 20 } })).toContain('leaf-guided rate of next year');
 		const apple = { crop: 'apple', part: 'leaves', stage: 'July', results: { N: 1.2 } };
 		const { ranges } = ask(apple);
 		expect(remedyOf({ ...apple, part: ranges!.part, stage: ranges!.when })).toContain('leaf-guided rate of next year');
