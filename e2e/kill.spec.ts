@@ -2,7 +2,7 @@ import Database from 'better-sqlite3';
 import { expect, test } from '@playwright/test';
 import { bookFolder, startServer } from './server';
 
-const ROWS = 4000;
+const ROWS = 2000;
 const KILLS = 7;
 
 test('killed in the middle of an import, the book is whole each time', async () => {
@@ -66,6 +66,6 @@ async function killAfter(share: number, file: string, commit: Promise<boolean>):
 	let answered = false;
 	void commit.then(() => (answered = true));
 	const started = performance.now();
-	const wait = share * 900;
+	const wait = share * 450;
 	while (!answered && performance.now() - started < wait) await new Promise((resolve) => setImmediate(resolve));
 }
