@@ -194,6 +194,21 @@ describe('what rates must follow', () => {
 		expect(tenureAdvice('rented by the year')).toMatchObject({ school: 'feed-the-crop' });
 		expect(tenureAdvice('owned')).not.toMatchObject({ school: 'feed-the-crop' });
 	});
+	it('two crops in one year: potash of both, build-up and the extra of a guide once', () => {
+		// E-2567, from memory: 80 bu x 0.37 + 20 + (75 + 2.5 x 14 - 95) x 1.7 for wheat, and 40 bu x 1.4 for soybean.
+		const soil = ground(
+			[
+				['CEC', 14, 'meq/100g'],
+				['K', 95, 'ppm', 'ammonium-acetate']
+			],
+			crop('winter-wheat', 80)
+		);
+		const both = rateOf(
+			{ ...soil, secondCrop: { id: 'soybean', yieldGoal: 40 } },
+			'tri-state-1995/potassium'
+		).bothYears!;
+		expect(both.applies && both.value).toBeCloseTo(80 * 0.37 + 20 + 15 * 1.7 + 40 * 1.4, 1);
+	});
 	it('free lime: no lime, and Bray is not read', () => {
 		const white = ground([
 			['pH', 8.1, 'pH', 'water'],
@@ -325,6 +340,13 @@ const PLANS: OnPlan[] = [
 		passes: [nitrogen('uan-28', 60, { date: '2027-07-20', placement: 'top-dress' })],
 		change: { cropId: 'canola', plantingDate: '2026-09-10' },
 		says: ['after-harvest'],
+		silent: []
+	},
+	{
+		name: 'tile inlets in the field',
+		passes: [nitrogen('urea', 100, {})],
+		change: { setbacks: [{ from: 'tile inlets', feet: 35 }] },
+		says: ['setbacks'],
 		silent: []
 	},
 	{

@@ -56,6 +56,8 @@ export interface SheetSource {
 	leafTests: readonly SheetLeafTest[];
 	/** What is decided later, a sentence each. */
 	decisions: readonly string[];
+	/** The station whose weather dates and checks use. */
+	station: { name: string; simulated: boolean };
 	checks: PassCheck[];
 	packs: readonly PackDocument[];
 	request: AdviseRequest;
@@ -99,6 +101,7 @@ export function buildSheet(source: SheetSource): SheetContent {
 		totals: seasonTotals(passes, { products }),
 		cost: planCost(passes.map((pass) => costOverTheField(pass, source.passCosts))),
 		findings: source.findings,
+		...(source.station.simulated ? { weather: inventedWeather(source.station.name) } : {}),
 		...(source.decisions.length > 0 ? { decisions: [...source.decisions] } : {}),
 		...(source.leafTests.length > 0 ? { leafTests: [...source.leafTests] } : {}),
 		checks: source.checks,
@@ -107,6 +110,9 @@ export function buildSheet(source: SheetSource): SheetContent {
 		request
 	};
 }
+
+const inventedWeather = (station: string) =>
+	`Growth stages and weather checks use the invented weather of ${station}. Check each date against your own field.`;
 
 const rateOf = ({ nutrient, rate, by, why }: Chosen) => ({ nutrient, rate, by, why });
 

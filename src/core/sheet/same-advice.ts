@@ -12,6 +12,7 @@ const BESIDE_THE_POINT: ReadonlySet<string> = new Set([
 	'since',
 	'accepted',
 	'loading',
+	'weather',
 	'stage'
 ]);
 

@@ -60,6 +60,7 @@ function source(change: Partial<SheetSource> = {}): SheetSource {
 		findings: answer.findings,
 		leafTests: [],
 		decisions: [],
+		station: { name: 'Fen Gauge', simulated: false },
 		checks: [],
 		packs: library.packs.packs.slice(0, 1),
 		request,
@@ -115,6 +116,13 @@ describe('a sheet', () => {
 		expect(wholeField.applies && wholeField.value * perLb).toBeCloseTo(whole, 2);
 		const [box] = loading!.flatMap(({ loads }) => loads);
 		expect(box!.parts[0]).toMatchObject({ full: expect.closeTo(whole / perLb, 2) });
+	});
+
+	it('says where dates and checks use invented weather, and sheets that did not say so are still good', () => {
+		expect(buildSheet(source()).weather).toBeUndefined();
+		const invented = buildSheet(source({ station: { name: 'Fen Gauge', simulated: true } }));
+		expect(invented.weather).toContain('invented weather of Fen Gauge');
+		expect(sameAdvice(buildSheet(source()), invented)).toBe(true);
 	});
 
 	it('leaves the whole field out where the area is not known, and the cost where a price is', () => {

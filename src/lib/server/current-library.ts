@@ -71,13 +71,10 @@ function weatherOf(
 	{ stations: shipped, station }: Library
 ): Pick<Library, 'stations' | 'station' | 'measured' | 'measuredAt' | 'outlook'> {
 	const rows = listStations(db);
-	const own = rows.map(({ id, name, latitude, days }) => ({
-		id,
-		name,
-		latitude,
-		months: normalsOf(days, station.months).months,
-		simulated: false
-	}));
+	const own = rows.map(({ id, name, latitude, days }) => {
+		const { months, own } = normalsOf(days, station.months);
+		return { id, name, latitude, months, simulated: own === 0 };
+	});
 	const stations = [...shipped, ...own];
 	const inUse = stationInUse(db);
 	return {

@@ -191,6 +191,7 @@ describe('work orders', () => {
 			products,
 			leafTests: [],
 			decisions: [],
+			station: { name: 'Fen Gauge', simulated: false },
 			cautionList: cautions,
 			loads: { tankGal: 1000, boxLb: 12_000, batchLb: 12_000, weighLb: 50 },
 			prescriptions: new Map()

@@ -27,8 +27,8 @@
 {#snippet measuredCell({ days, first, last }: Station)}
 	{#if first && last}{days} days, {longDate(first)} to {longDate(last)}{:else}nothing{/if}
 {/snippet}
-{#snippet normalsCell({ simulated, own }: Station)}
-	{simulated
+{#snippet normalsCell({ simulated, own, days }: Station)}
+	{simulated && days === 0
 		? 'invented for the demo district'
 		: own === 0
 			? 'of the stand-in, until three years are measured'

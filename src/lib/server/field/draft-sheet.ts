@@ -53,6 +53,7 @@ export function draftSheet(
 		decisions: decisions.flatMap(({ plan, madeOn }) =>
 			madeOn === undefined ? [decisionText(plan, productOf(plan.pass, products), field.units)] : []
 		),
+		station: advice.context.station,
 		checks: [...advice.checks()],
 		packs: packs.packs.filter(({ id }) => used.has(id)),
 		request: { ...advice.request, units: field.units },

@@ -75,6 +75,7 @@
 			{/each}
 		</tbody>
 	</table>
+	{#if content.weather}<p class="soft">{content.weather}</p>{/if}
 
 	<div class="two">
 		<section>

@@ -170,7 +170,7 @@ function wherePt(passes: SheetContent['passes']): number | 'auto' {
 	return longest > LONG_PLACEMENT ? 78 : 'auto';
 }
 
-function whyRates({ rates, units, cost }: SheetContent): Content[] {
+function whyRates({ rates, units, cost, weather }: SheetContent): Content[] {
 	const lines = rates.map(({ nutrient, rate, by, why }): Content => {
 		const shown = inSystem(rate, units);
 		const amount = shown.applies ? formatQuantity(shown.value, shown.unit) : '';
@@ -181,7 +181,7 @@ function whyRates({ rates, units, cost }: SheetContent): Content[] {
 	});
 	const spent = cost && inSystem(cost, units);
 	const money: Content[] = spent?.applies ? [{ text: `Products: ${formatQuantity(spent.value, spent.unit)}` }] : [];
-	return [...lines, ...money];
+	return [...lines, ...money, ...(weather ? [{ text: weather, fontSize: 8 }] : [])];
 }
 
 function soilTest({ soil }: SheetContent): Content[] {

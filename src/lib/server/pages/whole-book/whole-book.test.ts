@@ -246,7 +246,7 @@ describe('the other pages of the whole book', () => {
 			days: 2,
 			first: '2026-05-01',
 			last: '2026-05-03',
-			simulated: false
+			simulated: true
 		});
 		expect(after.outlook.own).toBe(true);
 		expect(after.outlook.days.map(({ rainMm }) => rainMm)).toEqual(Array<number>(10).fill(2));
