@@ -12,7 +12,10 @@ const ROLES: readonly [ColumnMeaning['role'], RegExp][] = [
 	['top depth', /^(top|from|upper)\b|depth\s*(top|from)/i],
 	['bottom depth', /^(bottom|to|lower)\b|depth\s*(bottom|to)/i],
 	['depth', /\bdepth\b/i],
-	['spot', /\bspot\b|good\s*\/\s*bad/i]
+	['spot', /\bspot\b|good\s*\/\s*bad/i],
+	['acres', /^(acres?|ac|area,?\s*\(?ac(res)?\)?)$/i],
+	['hectares', /^(hectares?|ha|area,?\s*\(?ha\)?)$/i],
+	['texture', /^(soil\s*)?texture(\s*class)?$/i]
 ];
 
 /** Earlier lines win: "Buffer pH" is not the soil's pH, "NO3-N" is not N of anything else. */
@@ -147,8 +150,10 @@ function guessColumn(header: string, kind: LabFileKind): ColumnMeaning {
 	const found = ANALYTES.find(([, pattern]) => pattern.test(plain.replace(/mg\s*\/\s*kg|kg\s*\/\s*ha/gi, '')))?.[0];
 	if (!found) return { header, role: 'ignore' };
 	const method = METHODS.find(([name, pattern]) => pattern.test(plain) && isMethodOf(found, name))?.[0];
-	const unit =
+	const named =
 		UNITS.find(([name, pattern]) => pattern.test(plain) && unitsOf(found).includes(name))?.[0] ?? onlyUnit(found);
+	// Some labs mean the sampled layer by it, others ppm x 2: half or double on a deep sample.
+	const unit = named === 'lb/ac' ? undefined : named;
 	return { header, role: 'result', analyte: found, ...(method ? { method } : {}), ...(unit ? { unit } : {}) };
 }
 

@@ -42,7 +42,7 @@ describe('the first guess at a header line', () => {
 		['p_colwell', 'P', 'colwell', undefined],
 		['Mg (mg/kg)', 'Mg', undefined, 'mg/kg'],
 		['Zn DTPA (ppm)', 'Zn', 'dtpa', 'ppm'],
-		['NO3-N lbs/A', 'NO3-N', undefined, 'lb/ac'],
+		['NO3-N lbs/A', 'NO3-N', undefined, undefined],
 		['CEC', 'CEC', undefined, 'meq/100g'],
 		['OM (%)', 'OM', undefined, '%'],
 		['EC (mmho/cm)', 'EC', undefined, 'mmho/cm']
@@ -58,6 +58,12 @@ describe('the first guess at a header line', () => {
 	it('tells the order of dates by a day above 12', () => {
 		expect(guessMapping(HEADERS, [changed('Date Sampled', '25/10/2026')]).dateOrder).toBe('day-month-year');
 		expect(guessMapping(HEADERS, [changed('Date Sampled', '2026-10-25')]).dateOrder).toBe('year-month-day');
+	});
+
+	it('asks what a lab means by pounds an acre', () => {
+		expect(mappingProblems(guessMapping(['field', 'P (lb/ac)'], []))).toEqual([
+			'“P (lb/ac)”: say the unit of phosphorus. Ask the lab whether its lb/ac are those of the sampled layer or ppm x 2.'
+		]);
 	});
 
 	it('does not guess a unit that could be wrong by half', () => {
@@ -110,6 +116,7 @@ describe('a row', () => {
 		['K (ppm)', 'high', 'is no number'],
 		['K (ppm)', '1e9', 'is no number'],
 		['K (ppm)', '9999999', 'too large'],
+		['pH (1:1)', '56', 'pH 56 cannot be true: soil lies between'],
 		['Date Sampled', '31/31/2026', 'is no date'],
 		['Depth (in)', 'top', 'is no depth'],
 		['Depth (in)', '8-0', 'upside down'],
@@ -125,6 +132,17 @@ describe('a row', () => {
 		expect(read([...ROW, 'more'])[0]?.problems[0]?.message).toContain('10 cells under 9 headers');
 		expect(read([...ROW.slice(0, 5), '', '', '', ''])[0]?.problems[0]?.message).toBe('the row holds no result');
 		expect(read(ROW, ROW)[1]?.problems[0]?.message).toContain('as line 2');
+	});
+
+	it('says the area and texture of its field, in the units of its column', () => {
+		const headers = ['Field', 'pH', 'Acres', 'Hectares', 'Soil texture'];
+		const facts = (...cells: string[]) =>
+			readLabRows([['North', '6.2', ...cells]], guessMapping(headers, []), 2, [])[0]!;
+		expect(facts('1,062.5', '', 'Silt-Loam').facts).toEqual({ areaAc: 1062.5, texture: 'silt loam' });
+		expect(facts('', '40', '').facts).toEqual({ areaAc: expect.closeTo(98.84, 2) as number });
+		expect(facts('', '', '')).toMatchObject({ facts: {}, problems: [] });
+		expect(facts('0', '', '').problems).toMatchObject([{ column: 2 }]);
+		expect(facts('', '', 'gumbo').problems).toMatchObject([{ column: 4 }]);
 	});
 
 	it('may be blank', () => expect(read(['', ' '])[0]).toMatchObject({ blank: true, problems: [] }));

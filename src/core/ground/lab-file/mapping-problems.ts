@@ -1,9 +1,11 @@
 import { LEAF_UNITS } from '../../units/leaf-units';
-import type { ColumnMeaning, LabMapping } from '../../schema-types';
+import type { Analyte, ColumnMeaning, LabMapping } from '../../schema-types';
 import { conversionOf } from '../../units/result-units';
 import { analyteName } from '../analyte-names';
 import { COLUMN_ROLES } from './column-roles';
 import { isMethodOf } from './lab-methods';
+
+const POUNDS = /lbs?\s*(\/|per)\s*a/i;
 
 /** Faults of the mapping itself, before any row is read. */
 export function mappingProblems({ columns, depth, leaf }: LabMapping): string[] {
@@ -27,7 +29,7 @@ function soilColumnProblems(columns: readonly ColumnMeaning[]): string[] {
 	for (const { header, role, analyte, method, unit } of columns) {
 		if (role !== 'result') continue;
 		if (!analyte) problems.push(`“${header}” is marked as a result, but not of what.`);
-		else if (unit === undefined) problems.push(`“${header}”: say the unit of ${analyteName(analyte)}.`);
+		else if (unit === undefined) problems.push(unitWanted(header, analyte));
 		else if (!conversionOf(analyte, unit, 1)) {
 			problems.push(`“${header}”: ${analyteName(analyte)} is not measured in “${unit}”.`);
 		} else if (method && !isMethodOf(analyte, method)) {
@@ -38,6 +40,11 @@ function soilColumnProblems(columns: readonly ColumnMeaning[]): string[] {
 		seen.add(`${analyte ?? header} ${method ?? ''}`);
 	}
 	return problems;
+}
+
+function unitWanted(header: string, analyte: Analyte): string {
+	const which = POUNDS.test(header) ? '. Ask the lab whether its lb/ac are those of the sampled layer or ppm x 2' : '';
+	return `“${header}”: say the unit of ${analyteName(analyte)}${which}.`;
 }
 
 function leafColumnProblems(columns: readonly ColumnMeaning[]): string[] {

@@ -2,6 +2,7 @@ import type { LabMapping, Layer, LeafLogEntry } from '../../schema-types';
 import { readDate, readSpot, type CellOf, type CellProblem } from './cells';
 import { labelledBag, type LabelledBag } from './labelled-bag';
 import { readLeafRow, type NamedCrop } from './leaf-row';
+import { readFieldFacts, type FieldFacts } from './field-facts';
 import { readLayer } from './soil-row';
 
 /** What one row of a lab file will become. */
@@ -21,6 +22,8 @@ export interface LabRow {
 	leaf: LeafLogEntry | undefined;
 	/** The bag of the sampling plan that the row names by its code. */
 	bag?: LabelledBag | undefined;
+	/** What it says of the field itself. */
+	facts: FieldFacts;
 	/** A line without a single word in it. */
 	blank: boolean;
 	problems: CellProblem[];
@@ -62,6 +65,7 @@ function readRow(
 			spot: 'whole',
 			layer: undefined,
 			leaf: undefined,
+			facts: {},
 			blank: true,
 			problems: []
 		};
@@ -83,6 +87,7 @@ function readRow(
 		problems.push({ column: -1, message });
 	}
 	const spot = readSpot(cell('spot'), problems);
+	const facts = mapping.leaf ? {} : readFieldFacts(cell, problems);
 	const leaf = mapping.leaf ? readLeafRow(cells, cell, { mapping, date, spot, crops }, problems) : undefined;
 	const layer = mapping.leaf ? undefined : readLayer(cells, cell, bag ? atDepthOf(bag, mapping) : mapping, problems);
 	const found = leaf ? Object.keys(leaf.results).length : (layer?.results.length ?? 0);
@@ -98,6 +103,7 @@ function readRow(
 		layer: good ? layer : undefined,
 		leaf: good ? leaf : undefined,
 		bag,
+		facts,
 		blank: false,
 		problems
 	};

@@ -1,6 +1,11 @@
 import type { LabMapping, Layer, Result } from '../../schema-types';
 import { analyteName } from '../analyte-names';
+import { canonicalUnit, conversionOf } from '../../units/result-units';
+import { CM_PER_IN } from '../../units/factors';
+import { possibleRange } from '../possible-range';
 import { notMeasured, readNumber, type CellOf, type CellProblem } from './cells';
+
+type Depth = Pick<Layer, 'top' | 'bottom' | 'depthUnit'>;
 
 /** The layer of soil that a row is of; what is wrong is added to the problems. */
 export function readLayer(
@@ -10,7 +15,7 @@ export function readLayer(
 	problems: CellProblem[]
 ): Layer | undefined {
 	const depth = readDepth(cell, mapping, problems);
-	const results = readResults(cells, mapping, problems);
+	const results = readResults(cells, mapping, depth, problems);
 	return depth && { ...depth, results };
 }
 
@@ -42,7 +47,12 @@ function readDepth(cell: CellOf, { depth }: LabMapping, problems: CellProblem[])
 	return { top: depth.top, bottom: depth.bottom, depthUnit: depth.unit };
 }
 
-function readResults(cells: readonly string[], { columns }: LabMapping, problems: CellProblem[]): Result[] {
+function readResults(
+	cells: readonly string[],
+	{ columns }: LabMapping,
+	depth: Depth | undefined,
+	problems: CellProblem[]
+): Result[] {
 	return columns.flatMap(({ role, analyte, method, unit }, column) => {
 		const text = (cells[column] ?? '').trim();
 		if (role !== 'result' || !analyte || unit === undefined || notMeasured(text)) return [];
@@ -51,6 +61,19 @@ function readResults(cells: readonly string[], { columns }: LabMapping, problems
 			problems.push({ column, message: `${analyteName(analyte)}: ${number}` });
 			return [];
 		}
+		const wrong = depth && impossible({ analyte, value: number.value, unit }, depth);
+		if (wrong) problems.push({ column, message: `${analyteName(analyte)} ${text} ${wrong}` });
 		return [{ analyte, ...(method ? { method } : {}), ...number, unit }];
 	});
+}
+
+/** Why no soil can have such a value: a slip of the pen, the column or the unit; undefined where one can. */
+function impossible({ analyte, value, unit }: Result, { top, bottom, depthUnit }: Depth): string | undefined {
+	const range = possibleRange(analyte);
+	const thicknessIn = (bottom - top) / (depthUnit === 'cm' ? CM_PER_IN : 1);
+	const conversion = conversionOf(analyte, unit, thicknessIn);
+	if (!range || !conversion) return undefined;
+	const read = value * conversion.factor;
+	if (read >= range[0] && read <= range[1]) return undefined;
+	return `cannot be true: soil lies between ${range[0]} and ${range[1]} ${canonicalUnit(analyte)}`;
 }

@@ -3,7 +3,7 @@ import type { Database } from 'better-sqlite3';
 import type { LabMapping } from '../../../../core/schema-types';
 import { act, type Writer } from '../../book/act';
 import { ActionError } from '../../book/action-error';
-import { writeNewField } from '../../stores/fields';
+import { findField, writeNewField } from '../../stores/fields';
 import type { LabImport } from '../../stores/lab-imports';
 import type { NamedCrop } from '../../../../core/ground/lab-file/leaf-row';
 import { previewImport, type PreviewRow } from './preview';
@@ -32,6 +32,7 @@ export function commitImport(
 		const written = draft.mapping.leaf
 			? writeLeafTests(writer, draft.lab.trim(), rows, fieldOf)
 			: writeSamples(db, writer, draft.lab.trim(), rows, fieldOf);
+		writeFieldFacts(db, writer, rows, fieldOf);
 		for (const row of rows) {
 			const imported = row.status === 'imported';
 			writer.insert('lab_import_row', {
@@ -62,6 +63,23 @@ function fieldWriter(db: Database, writer: Writer): FieldOf {
 		newFields.set(newKey, id);
 		return id;
 	};
+}
+
+/** Area and texture from the file, where the field has none yet: what the adviser said stays. */
+function writeFieldFacts(db: Database, writer: Writer, rows: readonly PreviewRow[], fieldOf: FieldOf): void {
+	const done = new Set<string>();
+	for (const { status, target, facts } of rows) {
+		if (status !== 'imported' || !target || (facts.areaAc === undefined && facts.texture === undefined)) continue;
+		const id = fieldOf(target);
+		const field = findField(db, id);
+		if (!field || done.has(id)) continue;
+		done.add(id);
+		const missing = {
+			...(field.area_ac === null && facts.areaAc !== undefined ? { area_ac: facts.areaAc } : {}),
+			...(field.texture === null && facts.texture !== undefined ? { texture: facts.texture } : {})
+		};
+		if (Object.keys(missing).length > 0) writer.update('field', id, missing);
+	}
 }
 
 /** Writes a leaf test per row. */

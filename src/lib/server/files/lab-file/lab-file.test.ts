@@ -181,6 +181,42 @@ describe('an import', () => {
 		]);
 	});
 
+	it('takes a corrected report in place of the sample, whole, and undo brings the old one back', async () => {
+		const id = await start(CSV);
+		decide(id, {});
+		commit(id);
+		const south = listFields(db).find(({ name }) => name === 'South')!.id;
+		const [old] = listSamples(db, south);
+		const again = await start(CSV.replace('6.4', '6.1'));
+		decide(again, { leftOut: [2], replaces: [3] });
+		expect(preview(again).rows[1]).toMatchObject({
+			status: 'imported',
+			replaces: true,
+			inBook: { sampleId: old!.id, sheets: [] }
+		});
+		commit(again);
+		const values = () =>
+			listSamples(db, south).map((sample) => [sample.id, sample.report.layers[0]!.results[0]!.value]);
+		expect(values()).toEqual([[old!.id, 6.1]]);
+		undo(db, undoable(db)!.id);
+		expect(values()).toEqual([[old!.id, 6.4]]);
+	});
+
+	it('gives a field its area and texture where it has none, and leaves alone what the adviser said', async () => {
+		const more = (text: string) =>
+			CSV.replace('Field,', 'Field,Acres,Texture,').replace('North,', text).replace('South,', 'South,40,clay,');
+		addField(db, { name: 'North', grower: 'Quillet', areaAcres: 62 });
+		const north = listFields(db).find(({ area_ac }) => area_ac === 62)!.id;
+		const id = await start(more('North,80,silt loam,'));
+		decide(id, { targets: { 2: north } });
+		commit(id);
+		const facts = () => listFields(db).map(({ name, area_ac, texture }) => [name, area_ac, texture]);
+		expect(facts()).toContainEqual(['North', 62, 'silt loam']);
+		expect(facts()).toContainEqual(['South', 40, 'clay']);
+		undo(db, undoable(db)!.id);
+		expect(facts()).toContainEqual(['North', 62, null]);
+	});
+
 	it('remembers the columns of the lab and knows its next file by the header line', async () => {
 		const id = await start(CSV);
 		const { draft } = findImport(db, id)!;

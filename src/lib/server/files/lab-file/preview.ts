@@ -2,9 +2,9 @@ import type { Database } from 'better-sqlite3';
 import type { NamedCrop } from '../../../../core/ground/lab-file/leaf-row';
 import { mappingProblems } from '../../../../core/ground/lab-file/mapping-problems';
 import { leafKey, readLabRows, type LabRow } from '../../../../core/ground/lab-file/read-lab-rows';
-import type { LabDraft, LeafLogEntry } from '../../../../core/schema-types';
+import type { LabDraft, LeafLogEntry, Sample } from '../../../../core/schema-types';
 import { fromJson } from '../../from-json';
-import { listFields } from '../../stores/fields';
+import { isTakenWhole, listFields } from '../../stores/fields';
 import { labelledBags } from '../../stores/sampling/bags';
 import type { LabGrid } from './read-file';
 
@@ -13,6 +13,10 @@ export interface PreviewRow extends LabRow {
 	cells: string[];
 	/** imported: will be; left out: the adviser said so, or a blank line; undecided: bad, waits for the adviser. */
 	status: 'imported' | 'left out' | 'undecided';
+	/** The sample of the book that this row is a re-issue of, with the sheets that stand on it; undefined where there is none. */
+	inBook: { sampleId: string; sheets: readonly number[] } | undefined;
+	/** Whether the adviser lets it take the place of that sample. */
+	replaces: boolean;
 	/** The field of the book, or the new one. */
 	target:
 		{ fieldId: string; name: string; grower: string } | { fieldId: 'new'; name: string; grower: string } | undefined;
@@ -31,7 +35,9 @@ export function previewImport(db: Database, grid: LabGrid, draft: LabDraft, crop
 	const fields = listFields(db);
 	const byName = new Map<string, typeof fields>();
 	for (const field of fields) byName.set(key(field.name), [...(byName.get(key(field.name)) ?? []), field]);
-	const taken = draft.mapping.leaf ? bookedLeaves(db) : takenDays(db);
+	const leaves = draft.mapping.leaf ? bookedLeaves(db) : undefined;
+	const samples = draft.mapping.leaf ? undefined : bookedSamples(db);
+	const replacing = new Set(draft.replaces);
 	const leftOut = new Set(draft.leftOut);
 	const rows = readLabRows(cells, draft.mapping, grid.firstLine, crops, labelledBags(db)).map(
 		(row, index): PreviewRow => {
@@ -39,7 +45,10 @@ export function previewImport(db: Database, grid: LabGrid, draft: LabDraft, crop
 			const problems = [...row.problems];
 			const readable = row.layer !== undefined || row.leaf !== undefined;
 			if (readable && typeof target === 'string') problems.push({ column: -1, message: target });
-			if (readable && typeof target === 'object' && taken.has(`${target.fieldId}|${bookKey(row)}`)) {
+			const at = typeof target === 'object' ? `${target.fieldId}|${bookKey(row)}` : '';
+			const known = readable ? samples?.get(at) : undefined;
+			const replaces = known?.whole === true && replacing.has(row.line);
+			if (readable && typeof target === 'object' && !replaces && (known || leaves?.has(at))) {
 				const what = row.leaf ? 'leaf test' : 'sample';
 				problems.push({ column: -1, message: `${target.name} already has this ${what} in the book` });
 			}
@@ -48,6 +57,8 @@ export function previewImport(db: Database, grid: LabGrid, draft: LabDraft, crop
 				...row,
 				problems,
 				cells: cells[index]!,
+				inBook: known?.whole ? { sampleId: known.id, sheets: sheetsOn(db, known) } : undefined,
+				replaces,
 				target: typeof target === 'object' ? target : undefined,
 				status: out ? 'left out' : problems.length > 0 ? 'undecided' : 'imported'
 			};
@@ -106,14 +117,39 @@ function bookedLeaves(db: Database): Set<string> {
 	return new Set(rows.map(({ field_id, content }) => `${field_id}|${leafKey(fromJson<LeafLogEntry>(content))}`));
 }
 
-/** field|day|sample number|spot of every sample in the book. */
-function takenDays(db: Database): Set<string> {
+interface BookedSample {
+	id: string;
+	fieldId: string;
+	takenOn: string | null;
+	/** No part of a mean, which a new value would leave behind. */
+	whole: boolean;
+}
+
+/** Every sample in the book by field|day|sample number|spot. */
+function bookedSamples(db: Database): Map<string, BookedSample> {
 	const rows = db
-		.prepare<[], { key: string }>(
-			"SELECT field_id || '|' || ifnull(taken_on, '') || '|' || lab_number || '|' || ifnull(spot, 'whole') AS key FROM sample"
+		.prepare<[], { key: string; id: string; field_id: string; taken_on: string | null; report: string }>(
+			`SELECT field_id || '|' || ifnull(taken_on, '') || '|' || lab_number || '|' || ifnull(spot, 'whole') AS key,
+				id, field_id, taken_on, report FROM sample`
 		)
 		.all();
-	return new Set(rows.map((row) => row.key));
+	return new Map(
+		rows.map(({ key, id, field_id: fieldId, taken_on: takenOn, report }) => [
+			key,
+			{ id, fieldId, takenOn, whole: isTakenWhole(fromJson<Sample>(report)) }
+		])
+	);
+}
+
+/** Numbers of the issued sheets that were made from a sample. */
+function sheetsOn(db: Database, { fieldId, takenOn }: BookedSample): number[] {
+	return db
+		.prepare<[string, string | null], { number: number }>(
+			`SELECT s.number FROM sheet s JOIN field_year y ON y.id = s.field_year_id
+			WHERE y.field_id = ? AND s.content ->> '$.request.sample.date' IS ? ORDER BY s.number`
+		)
+		.all(fieldId, takenOn)
+		.map(({ number }) => number);
 }
 
 function key(name: string): string {

@@ -10,6 +10,8 @@ import type { PreviewRow } from './preview';
 /** Rows of a lab's file that are one sample, layer by layer. */
 interface SampleRows {
 	fieldId: string;
+	/** The sample in the book that they are a re-issue of. */
+	replaces: string | undefined;
 	report: Sample;
 	labNumber: string;
 	lines: number[];
@@ -18,7 +20,7 @@ interface SampleRows {
 
 /**
  * Writes one sample per field, day, number and spot, with a layer per row; of rows that name bags of the sampling plan, one per field, day
- * and zone or point, and says of each bag that it is back.
+ * and zone or point, and says of each bag that it is back. A re-issue takes the place of its sample; the event keeps what it was.
  * @returns the sample of each line
  */
 export function writeSamples(
@@ -30,9 +32,11 @@ export function writeSamples(
 ): Map<number, string> {
 	const ids = new Map<number, string>();
 	const returned: ReturnedBag[] = [];
-	for (const { fieldId, report, labNumber, lines, bags } of samplesOf(rows, fieldOf)) {
-		const id = randomUUID();
-		writer.insert('sample', { id, field_id: fieldId, lab, lab_number: labNumber, report: JSON.stringify(report) });
+	for (const { fieldId, replaces, report, labNumber, lines, bags } of samplesOf(rows, fieldOf)) {
+		const id = replaces ?? randomUUID();
+		const kept = { lab, lab_number: labNumber, report: JSON.stringify(report) };
+		if (replaces) writer.update('sample', id, kept);
+		else writer.insert('sample', { id, field_id: fieldId, ...kept });
 		for (const line of lines) ids.set(line, id);
 		for (const { code } of bags) returned.push({ code, sampleId: id });
 	}
@@ -53,6 +57,7 @@ function samplesOf(
 		const key = `${fieldId}|${date ?? ''}|${bag ? `bag of ${partText(bag) ?? ''}` : sampleNumber}|${spot}`;
 		const sample = samples.get(key) ?? {
 			fieldId,
+			replaces: row.replaces ? row.inBook?.sampleId : undefined,
 			report: {
 				...(date ? { date } : {}),
 				...(spot === 'whole' ? {} : { spot }),

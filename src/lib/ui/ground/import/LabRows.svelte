@@ -38,6 +38,20 @@
 		changed();
 	}
 
+	/** All rows of one sample take its place together. */
+	function replace({ inBook }: Row, on: boolean): void {
+		const lines = rows.filter((row) => row.inBook && row.inBook.sampleId === inBook?.sampleId).map(({ line }) => line);
+		const others = (draft.replaces ?? []).filter((line) => !lines.includes(line));
+		draft.replaces = on ? [...others, ...lines] : others;
+		changed();
+	}
+
+	function replacedText({ inBook }: Row): string {
+		const sheets = inBook?.sheets ?? [];
+		if (sheets.length === 0) return 'Replaces the sample in the book.';
+		return `Replaces the sample in the book; sheet ${sheets.map((number) => `no. ${number}`).join(', ')} will be out of date.`;
+	}
+
 	function resultsText({ layer, leaf }: Row): string {
 		if (leaf) {
 			return keysOf(leaf.results)
@@ -98,6 +112,16 @@
 			{/if}
 		</div>
 	{:else}{resultsText(row)}{/each}
+	{#if row.replaces}
+		<div>
+			{replacedText(row)}
+			<button type="button" class="plain" onclick={() => replace(row, false)}>Keep the old one</button>
+		</div>
+	{:else if row.inBook}
+		<button type="button" class="plain" onclick={() => replace(row, true)}
+			>It is the lab’s correction: replace it</button
+		>
+	{/if}
 {/snippet}
 {#snippet outCell({ line, blank }: Row)}
 	{#if blank}
