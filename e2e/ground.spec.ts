@@ -356,3 +356,39 @@ test('a sample is put right, every value of it, and undone', async ({ page, app 
 		useInnerText: true
 	});
 });
+
+test('a lab’s corrected report takes the place of its sample, and says which sheet is out of date', async ({
+	page,
+	app
+}) => {
+	const csv = (potash: number) =>
+		file(
+			'again.csv',
+			`Grower,Field,Date,Lab No,pH (1:1),K (ppm)\nTarrow & Daughters,Crow Acre,2026-11-19,77,6.1,${potash}\n`
+		);
+	const upload = async (potash: number) => {
+		await page.goto(`${app.server.origin}/import`);
+		await hydrated(page);
+		await page.locator('input[type=file]').setInputFiles(csv(potash));
+		await expect(page.getByRole('heading', { name: 'again.csv' })).toBeVisible();
+		await hydrated(page);
+		await page.getByLabel('Lab (its columns are remembered)').fill('Fenmoor');
+	};
+	const commit = async () => {
+		await page.getByRole('button', { name: 'Import 1 row' }).click();
+		await expect(page.getByText('imported', { exact: true }).first()).toBeVisible();
+	};
+	await upload(119);
+	await commit();
+	const issued = await app.post(`/api/fields/${await app.fieldId('Crow Acre')}/2027/sheets`, {});
+	expect(issued.ok, await issued.clone().text()).toBe(true);
+	await upload(91);
+	const rows = page.getByRole('table', { name: 'Rows of the file' });
+	await expect(rows).toContainText('Crow Acre already has this sample in the book');
+	await rows.getByRole('button', { name: 'It is the lab’s correction: replace it' }).click();
+	await expect(rows).toContainText(/Replaces the sample in the book; sheet no\. \d+ will be out of date\./);
+	await commit();
+	await app.openField('Crow Acre', 'ground');
+	const inUse = page.getByRole('table', { name: 'The sample as the lab wrote it' }).first();
+	await expect(inUse.getByRole('row', { name: /^potassium.* 91$/ })).toBeVisible();
+});
