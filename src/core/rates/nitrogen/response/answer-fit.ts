@@ -3,8 +3,9 @@ import { figure, notApplicable, type Answer } from '../../../figure/figure';
 import type { FitAnswer, FitRequest } from '../../../schema-types';
 import { formatNumber, tidy } from '../../../units/display';
 import { withoutBlocks } from './block-term';
-import { blocksOf, bootstrapOptimum, noInterval, type OptimumSpread } from './bootstrap';
-import { bestOf, fitAnswer, fitModels, rivalsOf, type Fitted } from './fit-response';
+import { blocksOf } from './blocks-of';
+import { bootstrapOptimum, noInterval, type OptimumSpread } from './bootstrap';
+import { bestOf, fitAmongBlocks, fitAnswer, fitModels, rivalsOf, type Fitted } from './fit-response';
 import { responseModels } from './shapes/models';
 import { explainObjectives, USUAL_TOLERANCE, type PriceFigures } from './objectives';
 import { rateMeans, type RateMeans } from './rate-means';
@@ -50,7 +51,9 @@ export function* fitTrialInSteps(request: FitRequest): Generator<Progress, FitAn
 	};
 	const ratio = priceRatioOf(request);
 	const enough = data.count >= LEAST_RATES && observations.length >= LEAST_OBSERVATIONS;
-	const fitted = enough ? fitModels(data, request.models) : [];
+	const fitted = enough
+		? fitModels(data, request.models).flatMap((one) => fitAmongBlocks(observations, one) ?? [])
+		: [];
 	const fits = responseModels
 		.filter(({ name }) => request.models === undefined || request.models.includes(name))
 		.map((model) =>
@@ -58,14 +61,14 @@ export function* fitTrialInSteps(request: FitRequest): Generator<Progress, FitAn
 				model,
 				fitted.find((one) => one.model === model),
 				data,
-				observations.length,
+				observations,
 				freedom
 			)
 		);
 	const none = { fits, best: null, aonr: null, eonr: null, tested };
 	if (!enough) return { ...none, reason: tooFew(data, observations.length) };
 	const best = bestOf(fitted, data);
-	const tests = testResponse(data, observations.length, freedom, best?.rss ?? Infinity);
+	const tests = testResponse(data, observations, freedom, best?.rss ?? Infinity);
 	const told = { response: tidy(tests.response), curvature: tidy(tests.curvature) };
 	if (!best || tests.verdict !== 'curve') {
 		const verdict = tests.verdict === 'curve' ? 'flat' : tests.verdict;

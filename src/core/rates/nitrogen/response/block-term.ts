@@ -1,5 +1,5 @@
 import type { Observation } from '../../../schema-types';
-import { blocksOf } from './bootstrap';
+import { blocksOf } from './blocks-of';
 
 /** Plots without what their blocks add, and how many freedoms that took. */
 export interface Unblocked {
@@ -14,8 +14,8 @@ const SETTLED = 1e-12;
 
 /**
  * Plots with the effect of their block taken off, so that blocks are a term of every curve and every test: the additive model of
- * blocks and rates by least squares (alternating means), with block effects that sum to 0. Exact for complete blocks, where every
- * curve through the adjusted plots is the curve of R's `lm` or `nls` with blocks as a factor.
+ * blocks and rates by least squares (alternating means), with block effects that sum to 0. For complete blocks every curve through the
+ * adjusted plots is the curve of R's `lm` or `nls` with blocks as a factor; where plots are missing `fitAmongBlocks` goes on from here.
  */
 export function withoutBlocks(observations: readonly Observation[]): Unblocked {
 	const blocks = blocksOf(observations);

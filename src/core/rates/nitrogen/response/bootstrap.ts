@@ -2,6 +2,7 @@ import jstat from 'jstat';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Observation, ResponseModelName } from '../../../schema-types';
+import { blocksOf } from './blocks-of';
 import { bestOf, fitModels } from './fit-response';
 import { distinctRates, rateMeans, type RateMeans } from './rate-means';
 import { fitStraightLine } from './shapes/straight-line';
@@ -83,12 +84,6 @@ function optimumOf(data: RateMeans, names: readonly ResponseModelName[] | undefi
 }
 
 type Draw = (below: (count: number) => number) => RateMeans;
-
-/** The names of the blocks; none where a plot has no block. */
-export function blocksOf(observations: readonly Observation[]): (string | number)[] {
-	const named = observations.flatMap(({ block }) => (block === undefined ? [] : [block]));
-	return named.length === observations.length ? [...new Set(named)] : [];
-}
 
 /** Means by rate with residuals drawn anew about them, widened because rates and blocks have made them small. */
 function meanDraws(observations: readonly Observation[], freedom: number): Draw {

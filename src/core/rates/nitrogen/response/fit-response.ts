@@ -1,7 +1,8 @@
-import type { Fit, ResponseModelName } from '../../../schema-types';
+import type { Fit, Observation, ResponseModelName } from '../../../schema-types';
 import { tidy } from '../../../units/display';
 import { namedCoefficients, responseModels } from './shapes/models';
-import type { RateMeans } from './rate-means';
+import { blocksOf } from './blocks-of';
+import { rateMeans, type RateMeans } from './rate-means';
 import type { Coefficients, ResponseModel } from './shapes/response-model';
 import { standardErrors } from './standard-errors';
 
@@ -25,6 +26,48 @@ export function fitModels(data: RateMeans, names: readonly ResponseModelName[] |
 			const between = model.fit(data, p);
 			return Number.isNaN(between) ? [] : [{ model, p, rss: between + data.withinRates }];
 		});
+}
+
+/** Rounds and share of the squares at which curve and blocks no longer move each other. */
+const MOST_ROUNDS = 500;
+const SETTLED = 1e-14;
+
+/**
+ * A fit with the blocks as a factor, also where plots are missing: effects of the blocks about the curve, and the curve about those, in
+ * turn until neither moves. Each step lowers the squares of R's `lm` or `nls` with block as a factor.
+ * @param fitted a first fit, to plots without the blocks
+ * @returns undefined where the plots have not the shape
+ */
+export function fitAmongBlocks(observations: readonly Observation[], fitted: Fitted): Fitted | undefined {
+	const blocks = blocksOf(observations);
+	if (blocks.length < 2) return fitted;
+	const { model } = fitted;
+	const p = Float64Array.from(fitted.p);
+	let rss = fitted.rss;
+	for (let round = 0; round < MOST_ROUNDS; round++) {
+		const effects = effectsAbout(observations, blocks, ({ rate }) => model.yieldAt(p, rate));
+		const data = rateMeans(observations.map((one) => ({ ...one, yield: one.yield - effects.get(one.block!)! })));
+		const next = model.fit(data, p) + data.withinRates;
+		if (Number.isNaN(next)) return undefined;
+		const settled = Math.abs(rss - next) <= SETTLED * next;
+		rss = next;
+		if (settled) break;
+	}
+	return { model, p, rss };
+}
+
+/** What the blocks add to a curve, summing to 0. */
+function effectsAbout(
+	observations: readonly Observation[],
+	blocks: readonly (string | number)[],
+	yieldOf: (one: Observation) => number
+): Map<string | number, number> {
+	const means = blocks.map((block) => {
+		const own = observations.filter((one) => one.block === block);
+		return own.reduce((sum, one) => sum + one.yield - yieldOf(one), 0) / own.length;
+	});
+	const mean = means.reduce((sum, one) => sum + one, 0) / blocks.length;
+	return new Map(blocks.map((block, at) => [block, means[at]! - mean]));
 }
 
 /**
@@ -87,7 +130,7 @@ export function fitAnswer(
 	model: ResponseModel,
 	fitted: Fitted | undefined,
 	data: RateMeans,
-	plots: number,
+	observations: readonly Observation[],
 	blockFreedom: number
 ): Fit {
 	const { name, formula } = model;
@@ -96,7 +139,7 @@ export function fitAnswer(
 		return { model: name, formula, coefficients: null, rss: null, aicc: null, converged: false, note };
 	}
 	const { p, rss } = fitted;
-	const errors = standardErrors(model, p, data, rss, blockFreedom);
+	const errors = standardErrors(model, p, observations, rss);
 	const level = name !== 'quadratic' && name !== 'mitscherlich';
 	const join = level ? { join: tidy(model.agronomicOptimum(p)) } : {};
 	const plateau = name === 'mitscherlich' ? { plateau: p[0]! } : level ? { plateau: model.yieldAt(p, Infinity) } : {};
@@ -109,7 +152,7 @@ export function fitAnswer(
 		coefficients: namedCoefficients(model, p),
 		...(errors ? { standardErrors: namedCoefficients(model, errors) } : {}),
 		rss,
-		aicc: aicc(rss, plots, blockFreedom),
+		aicc: aicc(rss, observations.length, blockFreedom),
 		...join,
 		...plateau,
 		converged: true,

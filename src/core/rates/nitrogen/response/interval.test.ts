@@ -27,18 +27,23 @@ function trialOf({ model, p }: (typeof TRUTHS)[number], seed: number, blocks = 4
 }
 
 describe('the 90 % interval of the optimum, four blocks of six rates', () => {
-	it('holds the true one in 85 to 95 of 100 simulated trials, whatever the true shape', () => {
+	it('holds the true one in 85 to 95 of 100 simulated trials, in 80 and more of the 40 of each shape', () => {
 		let held = 0;
 		let given = 0;
 		for (const truth of TRUTHS) {
 			const optimum = responseModel(truth.model).economicOptimum(truth.p, PRICE_RATIO);
+			let ofShape = 0;
+			const before = given;
 			for (let seed = 1; seed <= 40; seed++) {
 				const answer = fitTrial({ observations: trialOf(truth, seed), priceRatio: PRICE_RATIO, replicates: 300 });
 				if (!answer.eonrInterval) continue;
 				given++;
 				const [low, high] = answer.eonrInterval as [number, number];
-				if (low - 0.5 <= optimum && optimum <= high + 0.5) held++;
+				if (low - 0.5 <= optimum && optimum <= high + 0.5) ofShape++;
 			}
+			// Of 150 trials of each shape 88 to 100 in a hundred do: the join of a linear-plateau is found wider than need be.
+			expect(ofShape / (given - before), truth.model).toBeGreaterThanOrEqual(0.8);
+			held += ofShape;
 		}
 		expect(given).toBeGreaterThan(120);
 		expect(held / given).toBeGreaterThanOrEqual(0.85);

@@ -11,7 +11,7 @@ import { responseModel } from './shapes/models';
 
 const FIXTURES = path.resolve('src/core/rates/nitrogen/response/fixtures');
 const TRIALS = ['corn-after-soybean', 'corn-after-corn', 'wheat-after-soybean', 'no-response', 'still-rising', 'oats'];
-const OF_FIXTURES = new Set(['oats', 'blocked']);
+const OF_FIXTURES = new Set(['oats', 'blocked', 'plots-lost']);
 const hasR = spawnSync('Rscript', ['--version']).status === 0;
 
 function fileOf(trial: string): string {

@@ -1,46 +1,48 @@
 import { Matrix, inverse } from 'ml-matrix';
-import type { RateMeans } from './rate-means';
+import type { Observation } from '../../../schema-types';
+import { blocksOf } from './blocks-of';
 import type { Coefficients, ResponseModel } from './shapes/response-model';
+
+const CURVE = 3;
 
 /**
  * Standard errors of the coefficients: square roots of the diagonal of rss/(n - 3 - (blocks - 1)) (J'J)^-1, with J the derivatives
- * of the curve by its coefficients at the best fit. As R's `summary(nls)` and `summary(lm)` give them.
- * @returns undefined where the observations do not tell the coefficients apart, or are no more than three
+ * of the curve by its coefficients at the best fit, beside blocks as effects that sum to 0. As R's `summary(nls)` and `summary(lm)`.
+ * @returns undefined where the observations do not tell the coefficients apart, or are too few
  */
 export function standardErrors(
 	model: ResponseModel,
 	p: Coefficients,
-	{ count, rates, plots }: RateMeans,
-	rss: number,
-	blockFreedom: number
+	observations: readonly Observation[],
+	rss: number
 ): Coefficients | undefined {
-	const gradient = new Float64Array(3);
-	const information = Matrix.zeros(3, 3);
-	let observations = 0;
-	for (let at = 0; at < count; at++) {
-		model.gradientAt(p, rates[at]!, gradient);
-		observations += plots[at]!;
-		for (let row = 0; row < 3; row++) {
-			for (let column = 0; column < 3; column++) {
-				const sum = information.get(row, column) + plots[at]! * gradient[row]! * gradient[column]!;
-				information.set(row, column, sum);
-			}
-		}
-	}
-	const freedom = observations - 3 - blockFreedom;
+	const blocks = blocksOf(observations);
+	const size = CURVE + Math.max(0, blocks.length - 1);
+	const freedom = observations.length - size;
 	if (freedom <= 0) return undefined;
+	const gradient = new Float64Array(CURVE);
+	const last = blocks.length - 1;
+	const design = new Matrix(
+		observations.map(({ rate, block }) => {
+			model.gradientAt(p, rate, gradient);
+			const at = blocks.indexOf(block!);
+			const contrasts = Array.from({ length: size - CURVE }, (_, one) => (at === one ? 1 : at === last ? -1 : 0));
+			return [...gradient, ...contrasts];
+		})
+	);
+	const information = design.transpose().mmul(design);
 	// Coefficients differ by orders of magnitude; with ones on the diagonal the inverse is exact to the last digits.
 	const scale = information.diagonal().map(Math.sqrt);
-	const scaled = Matrix.zeros(3, 3);
-	for (let row = 0; row < 3; row++) {
-		for (let column = 0; column < 3; column++) {
+	const scaled = Matrix.zeros(size, size);
+	for (let row = 0; row < size; row++) {
+		for (let column = 0; column < size; column++) {
 			scaled.set(row, column, information.get(row, column) / (scale[row]! * scale[column]!));
 		}
 	}
 	const spread = inverseOrNone(scaled);
 	if (!spread) return undefined;
 	const variance = rss / freedom;
-	return Float64Array.from(scale, (unit, at) => Math.sqrt(variance * spread.get(at, at)) / unit);
+	return Float64Array.from(scale.slice(0, CURVE), (unit, at) => Math.sqrt(variance * spread.get(at, at)) / unit);
 }
 
 function inverseOrNone(matrix: Matrix): Matrix | undefined {
