@@ -309,3 +309,18 @@ describe('the approaches side by side', () => {
 		expect(said({ ...acid(), limePlacement: 'surface' })).toContain('at most 2 short tons each time');
 	});
 });
+
+it('every approach stands beside the others as pure lime, whatever lime its guide means', () => {
+	const limes = (change: Partial<AdviseRequest> = {}) =>
+		answer({ ...cornRequest(), ...change }).rates.filter(({ nutrient, applies }) => nutrient === 'lime' && applies);
+	const fine: LimingMaterial = { neutralizingValuePercent: 92, finenessPercent: 66.5 };
+	const own = new Map(limes().map((one) => [one.method, one]));
+	const named = limes({ limingMaterial: fine });
+	expect(named.length).toBeGreaterThan(0);
+	for (const { method, rate: tons, liming } of named) {
+		const pure = liming!.asPureLime;
+		expect(pure.applies && pure.value, method).toBeCloseTo(tons! * 0.92 * 0.665, 9);
+		const without = own.get(method)!.liming!.asPureLime;
+		expect(without.applies && without.value, method).toBeCloseTo(tons! * 0.92 * 0.665, 9);
+	}
+});

@@ -36,6 +36,7 @@ export function limingOf(
 	const dose = canopyDose(rate, site);
 	return {
 		effectiveFraction: fraction,
+		asPureLime: inSystem(asPureLime(rate, fraction), units),
 		pricePerEffectiveTon: pricePerEffectiveTon(fraction, prices.lime),
 		kind: limeKind(site),
 		payBack: inSystem(payBack(compiled, rate, reading, packs, prices, years), units),
@@ -45,6 +46,19 @@ export function limingOf(
 			? { underCanopy: { perBlockAcre: inSystem(dose.perBlockAcre, units), perPlant: inSystem(dose.perPlant, units) } }
 			: {})
 	};
+}
+
+/** The rate as pure, fine CaCO3: guides whose rates are of limes of their own can be compared by it. */
+function asPureLime(rate: Answer, fraction: Answer): Answer {
+	if (!rate.applies || !fraction.applies) return rate.applies ? fraction : rate;
+	return figure({
+		label: 'as pure, fine CaCO3',
+		value: rate.value * fraction.value,
+		unit: rate.unit,
+		formula: 'rate x effective fraction',
+		inputs: [rate, fraction],
+		basis: 'practice'
+	});
 }
 
 /** Price of a material for each ton of it that acts; $ per short ton as delivered and spread / effective fraction. */
