@@ -258,6 +258,13 @@ describe('the next year of many fields', () => {
 		const wild = await preview({ kind: 'crop', crop: 'oats', goal: { by: 'amount', amount: 9000 } }, ['Heronry']);
 		expect(wild.rows[0]!.cannot).toMatch(/^9000 bu\/ac is no goal for oats: it must be /);
 	});
+	it('leaves a perennial where it stands, described as a block or not, and types no goal in several units', async () => {
+		const almond = { crop: 'almond', yieldGoal: 2400 };
+		await world.call('PUT /api/fields/{field}/{year}/goal', { field: idOf('Heronry'), year: '2027' }, almond);
+		const rotation: Work = { kind: 'crop', goal: { by: 'mean' }, otherwise: 170 };
+		const { rows } = await preview(rotation, ['Heronry'], 2028);
+		expect(rows[0]!.changes[0]).toBe('Almond 2400 lb/ac (the goal of 2027: no harvest of it is in the book)');
+	});
 	it('goes by a pasted list, whole or not at all', async () => {
 		const text = 'Field, crop, goal\nHeronry, soybean, 40\nQuillet Bros: Brick Kiln, oats, 90';
 		const { run, rows } = await preview({ kind: 'crop list', text }, ['Heronry', 'Brick Kiln', 'Mill Strip'], 2028);

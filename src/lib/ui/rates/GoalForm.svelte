@@ -41,7 +41,8 @@
 
 	function start() {
 		const { goal, lastCrop, crops } = page;
-		const first: string = goal?.crop ?? 'corn-grain';
+		const standing = crops.find(({ id, perennial }) => perennial && id === lastCrop)?.id;
+		const first: string = goal?.crop ?? standing ?? 'corn-grain';
 		const previous: string | null | undefined = goal ? goal.previousCrop : lastCrop;
 		return {
 			crop: first,

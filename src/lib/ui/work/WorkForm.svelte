@@ -47,7 +47,7 @@
 		{/if}
 		{#if typed.goalBy === 'amount'}
 			<NumberField facts={GoalByBounds.amount} unit={unit ?? 'in the unit of the crop'} bind:text={typed.amount} />
-		{:else}
+		{:else if typed.crop !== ''}
 			<NumberField
 				facts={CropWorkBounds.otherwise}
 				{unit}

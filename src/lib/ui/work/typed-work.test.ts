@@ -9,11 +9,14 @@ const typed = (change: Partial<TypedWork>) => workOf({ ...usualWork(), ...change
 describe('work that was typed', () => {
 	it('sets crop and goal by rotation and harvests, or the same for all', () => {
 		expect(typed({})).toEqual({ kind: 'crop', goal: { by: 'best' } });
-		expect(typed({ goalBy: 'mean', harvests: '4', otherwise: '150' })).toEqual({
+		expect(typed({ crop: 'oats', goalBy: 'mean', harvests: '4', otherwise: '150' })).toEqual({
 			kind: 'crop',
+			crop: 'oats',
 			goal: { by: 'mean', harvests: 4 },
 			otherwise: 150
 		});
+		// Of several crops it would be in several units.
+		expect(typed({ goalBy: 'mean', harvests: '4', otherwise: '150' })).not.toHaveProperty('otherwise');
 		expect(typed({ crop: 'soybean', goalBy: 'amount', amount: '52' })).toEqual({
 			kind: 'crop',
 			crop: 'soybean',
@@ -35,7 +38,7 @@ describe('work that was typed', () => {
 	it.each<[Partial<TypedWork>, RegExp]>([
 		[{ goalBy: 'amount', amount: 'lots' }, /Goal “lots” must be a number above 0, at most 100000/],
 		[{ goalBy: 'mean', harvests: '0' }, /Harvests “0” must be a whole number from 1 to 10/],
-		[{ otherwise: '-1' }, /Without a harvest “-1” must be a number above 0/],
+		[{ crop: 'oats', otherwise: '-1' }, /Goal without a harvest “-1” must be a number above 0/],
 		[{ kind: 'crop list', list: ' ' }, /Paste a line for each field/],
 		[{ kind: 'product', from: 'a' }, /which one takes its place/],
 		[{ kind: 'days', days: '1.5' }, /Days later .* “1.5” must be a whole number from -120 to 120/],

@@ -82,7 +82,7 @@ function cropWorkOf({ crop, goalBy, harvests, amount, otherwise }: TypedWork): W
 		goalBy === 'mean' ? ['harvests'] : goalBy === 'amount' ? ['amount'] : []
 	);
 	if (typeof goal === 'string') return { problem: goal };
-	const rest = goalBy === 'amount' ? undefined : typedNumber(otherwise, CropWorkBounds.otherwise);
+	const rest = goalBy === 'amount' || crop === '' ? undefined : typedNumber(otherwise, CropWorkBounds.otherwise);
 	if (typeof rest === 'string') return { problem: rest };
 	return {
 		kind: 'crop',

@@ -20,7 +20,7 @@ import type { WorkGround } from './work-ground';
 export function cropWork(ground: WorkGround, field: FieldRow, work: CropWork): Planned {
 	const { library, year, book } = ground;
 	const years = listFieldYears(book, field.id);
-	const id = work.crop ?? rotationOf(field, years, year);
+	const id = work.crop ?? rotationOf(library.crops, years, year);
 	if (id === undefined) {
 		const before = years.find((one) => one.year === year - 1);
 		return cannot(
@@ -47,11 +47,12 @@ interface Goal {
 	why: string;
 }
 
-/** A perennial stays; the rest goes by the rotation. */
-function rotationOf(field: FieldRow, years: readonly FieldYearRow[], year: number): string | undefined {
+/** A perennial stays, unless another crop was named to come after it; the rest goes by the rotation. */
+function rotationOf(crops: readonly Crop[], years: readonly FieldYearRow[], year: number): string | undefined {
 	const grown = years.map((one) => ({ year: one.year, crop: one.crop, nextCrop: one.next_crop }));
-	const stays = field.block !== null && grown.find((one) => one.year === year - 1)?.crop;
-	return stays || cropByRotation(grown, year);
+	const before = grown.find((one) => one.year === year - 1);
+	const stays = before?.nextCrop === null && crops.some(({ id, perennial }) => perennial && id === before.crop);
+	return stays ? before.crop : cropByRotation(grown, year);
 }
 
 function goalOf(
@@ -73,10 +74,14 @@ function goalOf(
 	if (named) return { amount: named, why: `as named in ${year - 1}` };
 	const mean = goalByHarvests(harvested, by === 'best' ? 'best' : harvests, crop.yieldUnit);
 	if (mean.applies) return { amount: asHarvested(mean.value), why: mean.formula ?? '' };
-	if (otherwise !== undefined) return { amount: otherwise, why: 'no harvest of it is in the book' };
+	// One number serves one crop: of several it would be in several units.
+	if (otherwise !== undefined && asked !== undefined)
+		return { amount: otherwise, why: 'no harvest of it is in the book' };
 	const last = grown[0];
 	if (last) return { amount: last.yield_goal, why: `the goal of ${last.year}: no harvest of it is in the book` };
-	return { cannot: `no harvest of ${crop.name.toLowerCase()} is in the book: type a goal for such fields` };
+	return {
+		cannot: `no harvest of ${crop.name.toLowerCase()} is in the book: ${asked === undefined ? 'choose the crop and type its goal' : 'type a goal for such fields'}`
+	};
 }
 
 const DIGITS = 3;
