@@ -310,7 +310,7 @@ describe('the approaches side by side', () => {
 	});
 });
 
-it('every approach stands beside the others as pure lime, whatever lime its guide means', () => {
+it('gives every approach as pure lime too, whatever lime its guide reckons with', () => {
 	const limes = (change: Partial<AdviseRequest> = {}) =>
 		answer({ ...cornRequest(), ...change }).rates.filter(({ nutrient, applies }) => nutrient === 'lime' && applies);
 	const fine: LimingMaterial = { neutralizingValuePercent: 92, finenessPercent: 66.5 };

@@ -1,28 +1,28 @@
 import { notApplicable, type NotApplicable } from '../../figure/figure';
 import type { InputName, RuleFigures } from '../../packs/rule-kind';
 
-/** The parameter of a rule that speaks for bearing plantings only. */
+/** The parameter of a rule for bearing plantings only. */
 export const fromYearParameter = {
 	type: 'integer',
 	minimum: 1,
-	description: 'year of its life from which the rule speaks; every year where left out'
+	description: 'first year of its life with a rate; every year where left out'
 } as const;
 
 interface Bearing {
 	readonly fromYear?: number;
 }
 
-/** The year of its life is asked for only where the rule goes by it. */
+/** The year of its life is asked for only where the rule needs it. */
 export function needsOfBearing({ fromYear }: Bearing): readonly InputName[] {
 	return fromYear === undefined ? [] : ['plantAge'];
 }
 
-/** Whether the rule speaks for a planting of this age; false too where the age is missing (NaN). */
+/** Whether the rule gives a rate at this age; false too where the age is missing (NaN). */
 export function bears({ fromYear }: Bearing, plantAge: number): boolean {
 	return fromYear === undefined || plantAge >= fromYear;
 }
 
-/** Why the rule says nothing yet; undefined where it speaks. */
+/** Why the rule gives no rate yet; undefined where it gives one. */
 export function tooYoung({ fromYear }: Bearing, { plantAge }: RuleFigures, title: string): NotApplicable | undefined {
 	if (fromYear === undefined || plantAge.value >= fromYear) return undefined;
 	const reason = `the rate is for year ${fromYear} on of a planting, and this is year ${plantAge.value}`;

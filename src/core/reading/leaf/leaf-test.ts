@@ -8,7 +8,7 @@ import type { Site } from '../site';
 type LeafElement = Exclude<keyof LeafTest, 'takenOn' | 'part'>;
 
 /**
- * The element of the leaf test that a rule goes by, percent of dry matter, ppm of boron and metals.
+ * The element of the leaf test that a rule needs, percent of dry matter, ppm of boron and metals.
  * @returns does not apply where no leaf test gives it
  */
 export function readLeafTest({ blockYear, crop }: Site, compiled: CompiledRule): Answer {

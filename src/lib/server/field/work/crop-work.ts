@@ -47,7 +47,7 @@ interface Goal {
 	why: string;
 }
 
-/** A perennial stays, unless another crop was named to come after it; the rest goes by the rotation. */
+/** A perennial stays, unless another crop was named to come after it; other crops follow the rotation. */
 function rotationOf(crops: readonly Crop[], years: readonly FieldYearRow[], year: number): string | undefined {
 	const grown = years.map((one) => ({ year: one.year, crop: one.crop, nextCrop: one.next_crop }));
 	const before = grown.find((one) => one.year === year - 1);
