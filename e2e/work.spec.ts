@@ -89,7 +89,7 @@ test('a house programme is written, what it lacks is said, and it is changed int
 	await form.getByRole('button', { name: 'Save the programme' }).click();
 	await expect(form.getByRole('alert')).toContainText('Say for which crops it is.');
 	await form.getByRole('combobox', { name: /Crops/ }).click();
-	await form.getByRole('option', { name: 'Canola' }).click();
+	await form.getByRole('option', { name: 'Canola', exact: true }).click();
 	await page.keyboard.press('Escape');
 	await form.getByLabel('First choice for N').selectOption({ index: 1 });
 	await form.getByRole('button', { name: 'Save the programme' }).click();

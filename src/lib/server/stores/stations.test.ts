@@ -13,7 +13,7 @@ it('days of a station are added, replaced and undone, and the library follows at
 	expect(addWeather(db, 'Our yard', 42, [day('2026-11-02', 3), day('2026-11-01')])).toEqual({ added: 2, replaced: 0 });
 	expect(listStations(db)[0]!.days.map(({ date }) => date)).toEqual(['2026-11-01', '2026-11-02']);
 	const first = libraryOf(db, theLibrary());
-	expect(first.station).toMatchObject({ name: 'Our yard', latitude: 42, simulated: false });
+	expect(first.station).toMatchObject({ name: 'Our yard', latitude: 42, simulated: true });
 	expect(addWeather(db, 'our YARD', 42, [day('2026-11-02', 9), day('2026-11-03')])).toEqual({ added: 1, replaced: 1 });
 	expect(libraryOf(db, theLibrary()).measured.map(({ rainMm }) => rainMm)).toEqual([0, 9, 0]);
 	undo(db, undoable(db)!.id);
