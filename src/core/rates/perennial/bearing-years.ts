@@ -5,14 +5,14 @@ import type { InputName, RuleFigures } from '../../packs/rule-kind';
 export const fromYearParameter = {
 	type: 'integer',
 	minimum: 1,
-	description: 'first year of its life with a rate; every year where left out'
+	description: 'year of the planting from which it gives a rate; all years where left out'
 } as const;
 
 interface Bearing {
 	readonly fromYear?: number;
 }
 
-/** The year of its life is asked for only where the rule needs it. */
+/** Age is an input only of rules with a first year. */
 export function needsOfBearing({ fromYear }: Bearing): readonly InputName[] {
 	return fromYear === undefined ? [] : ['plantAge'];
 }
