@@ -1,5 +1,4 @@
 import plausibility from '../../../packs/reference/plausibility.json';
-import { keysOf } from '../check/typed-object';
 import type { Analyte, CropId, LeafElement, Plausibility, TextureClass, TooMuch } from '../schema-types';
 
 /** The one table of what is unusual and what is impossible; a test holds it to schemas/plausibility.schema.json. */
@@ -25,11 +24,6 @@ export function tooMuchOf(analyte: Analyte): TooMuch[] {
 /** ppm of dry leaves above which something is wrong; undefined where none is known. */
 export function tooMuchInLeaves(element: LeafElement): number | undefined {
 	return TABLE.tooMuchInLeaves[element];
-}
-
-/** The texture classes that ground may be of. */
-export function textureClasses(): readonly TextureClass[] {
-	return keysOf<TextureClass>(TABLE.clayByTexture);
 }
 
 /** Percent of clay that a texture class may have. */

@@ -62,8 +62,11 @@ const METHODS: readonly [LabMethod, RegExp][] = [
 	['hot-water', /hot[\s-]*water/i]
 ];
 
+/** In the header of a column; what a lab means by it has to be asked. */
+export const POUNDS_PER_ACRE = /lbs?\s*(\/|per)\s*a/i;
+
 const UNITS: readonly [ResultUnit, RegExp][] = [
-	['lb/ac', /lbs?\s*(\/|per)\s*a/i],
+	['lb/ac', POUNDS_PER_ACRE],
 	['kg/ha', /kg\s*\/\s*ha/i],
 	['mg/kg', /mg\s*\/\s*kg/i],
 	['ppm', /ppm/i],

@@ -116,7 +116,7 @@ describe('a row', () => {
 		['K (ppm)', 'high', 'is no number'],
 		['K (ppm)', '1e9', 'is no number'],
 		['K (ppm)', '9999999', 'too large'],
-		['pH (1:1)', '56', 'pH 56 cannot be true: soil lies between'],
+		['pH (1:1)', '56', 'pH 56 cannot be true; soil lies between'],
 		['Date Sampled', '31/31/2026', 'is no date'],
 		['Depth (in)', 'top', 'is no depth'],
 		['Depth (in)', '8-0', 'upside down'],

@@ -3,9 +3,8 @@ import type { Analyte, ColumnMeaning, LabMapping } from '../../schema-types';
 import { conversionOf } from '../../units/result-units';
 import { analyteName } from '../analyte-names';
 import { COLUMN_ROLES } from './column-roles';
+import { POUNDS_PER_ACRE } from './guess-mapping';
 import { isMethodOf } from './lab-methods';
-
-const POUNDS = /lbs?\s*(\/|per)\s*a/i;
 
 /** Faults of the mapping itself, before any row is read. */
 export function mappingProblems({ columns, depth, leaf }: LabMapping): string[] {
@@ -43,7 +42,9 @@ function soilColumnProblems(columns: readonly ColumnMeaning[]): string[] {
 }
 
 function unitWanted(header: string, analyte: Analyte): string {
-	const which = POUNDS.test(header) ? '. Ask the lab whether its lb/ac are those of the sampled layer or ppm x 2' : '';
+	const which = POUNDS_PER_ACRE.test(header)
+		? '. Ask the lab whether its lb/ac are those of the sampled layer or ppm x 2'
+		: '';
 	return `“${header}”: say the unit of ${analyteName(analyte)}${which}.`;
 }
 

@@ -1,8 +1,7 @@
 import type { LabMapping, Layer, Result } from '../../schema-types';
 import { analyteName } from '../analyte-names';
-import { canonicalUnit, conversionOf } from '../../units/result-units';
 import { CM_PER_IN } from '../../units/factors';
-import { possibleRange } from '../possible-range';
+import { whyImpossible } from '../impossible-value';
 import { notMeasured, readNumber, type CellOf, type CellProblem } from './cells';
 
 type Depth = Pick<Layer, 'top' | 'bottom' | 'depthUnit'>;
@@ -61,19 +60,12 @@ function readResults(
 			problems.push({ column, message: `${analyteName(analyte)}: ${number}` });
 			return [];
 		}
-		const wrong = depth && impossible({ analyte, value: number.value, unit }, depth);
+		const wrong = depth && whyImpossible({ analyte, value: number.value, unit }, thicknessIn(depth));
 		if (wrong) problems.push({ column, message: `${analyteName(analyte)} ${text} ${wrong}` });
 		return [{ analyte, ...(method ? { method } : {}), ...number, unit }];
 	});
 }
 
-/** Why no soil can have such a value: a slip of the pen, the column or the unit; undefined where one can. */
-function impossible({ analyte, value, unit }: Result, { top, bottom, depthUnit }: Depth): string | undefined {
-	const range = possibleRange(analyte);
-	const thicknessIn = (bottom - top) / (depthUnit === 'cm' ? CM_PER_IN : 1);
-	const conversion = conversionOf(analyte, unit, thicknessIn);
-	if (!range || !conversion) return undefined;
-	const read = value * conversion.factor;
-	if (read >= range[0] && read <= range[1]) return undefined;
-	return `cannot be true: soil lies between ${range[0]} and ${range[1]} ${canonicalUnit(analyte)}`;
+function thicknessIn({ top, bottom, depthUnit }: Depth): number {
+	return (bottom - top) / (depthUnit === 'cm' ? CM_PER_IN : 1);
 }

@@ -16,7 +16,7 @@
 	import type { UnitSystem } from '$core/units/rate-units';
 	import type { GroundPage } from '$lib/server/pages/ground-page';
 	import { save } from '../forms/call';
-	import { TEXTURE_CLASSES } from '../forms/choices';
+	import { TEXTURE_CLASSES } from '$core/ground/texture-classes';
 	import NumberField from '../forms/NumberField.svelte';
 	import { factsIn, typedNumber } from '../forms/number-within';
 	import { keptNumber, typedAmount } from '../forms/typed-amount';

@@ -7,7 +7,7 @@
 	import { placementName } from '$core/units/placement-name';
 	import FormEnd from '$lib/ui/forms/FormEnd.svelte';
 	import NumberField from '$lib/ui/forms/NumberField.svelte';
-	import { TEXTURE_CLASSES } from '$lib/ui/forms/choices';
+	import { TEXTURE_CLASSES } from '$core/ground/texture-classes';
 	import type { TypedProgramme } from './typed-programme';
 
 	interface Props {

@@ -47,7 +47,8 @@ export function previewImport(db: Database, grid: LabGrid, draft: LabDraft, crop
 			if (readable && typeof target === 'string') problems.push({ column: -1, message: target });
 			const at = typeof target === 'object' ? `${target.fieldId}|${bookKey(row)}` : '';
 			const known = readable ? samples?.get(at) : undefined;
-			const replaces = known?.whole === true && replacing.has(row.line);
+			const whole = known !== undefined && isTakenWhole(fromJson<Sample>(known.report));
+			const replaces = whole && replacing.has(row.line);
 			if (readable && typeof target === 'object' && !replaces && (known || leaves?.has(at))) {
 				const what = row.leaf ? 'leaf test' : 'sample';
 				problems.push({ column: -1, message: `${target.name} already has this ${what} in the book` });
@@ -57,7 +58,7 @@ export function previewImport(db: Database, grid: LabGrid, draft: LabDraft, crop
 				...row,
 				problems,
 				cells: cells[index]!,
-				inBook: known?.whole ? { sampleId: known.id, sheets: sheetsOn(db, known) } : undefined,
+				inBook: whole ? { sampleId: known.id, sheets: sheetsOn(db, known) } : undefined,
 				replaces,
 				target: typeof target === 'object' ? target : undefined,
 				status: out ? 'left out' : problems.length > 0 ? 'undecided' : 'imported'
@@ -121,24 +122,19 @@ interface BookedSample {
 	id: string;
 	fieldId: string;
 	takenOn: string | null;
-	/** No part of a mean, which a new value would leave behind. */
-	whole: boolean;
+	/** As JSON: most are never looked into. */
+	report: string;
 }
 
 /** Every sample in the book by field|day|sample number|spot. */
 function bookedSamples(db: Database): Map<string, BookedSample> {
 	const rows = db
-		.prepare<[], { key: string; id: string; field_id: string; taken_on: string | null; report: string }>(
+		.prepare<[], BookedSample & { key: string }>(
 			`SELECT field_id || '|' || ifnull(taken_on, '') || '|' || lab_number || '|' || ifnull(spot, 'whole') AS key,
-				id, field_id, taken_on, report FROM sample`
+				id, field_id AS fieldId, taken_on AS takenOn, report FROM sample`
 		)
 		.all();
-	return new Map(
-		rows.map(({ key, id, field_id: fieldId, taken_on: takenOn, report }) => [
-			key,
-			{ id, fieldId, takenOn, whole: isTakenWhole(fromJson<Sample>(report)) }
-		])
-	);
+	return new Map(rows.map(({ key, ...sample }) => [key, sample]));
 }
 
 /** Numbers of the issued sheets that were made from a sample. */

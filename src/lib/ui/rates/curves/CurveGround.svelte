@@ -1,7 +1,8 @@
 <!-- What a curve is called and speaks for: rotation, soils, source. -->
 <script lang="ts">
 	import { MultiSelect, TextInput } from 'carbon-components-svelte';
-	import { PREVIOUS_CROPS, TEXTURE_CLASSES } from '../../forms/choices';
+	import { TEXTURE_CLASSES } from '$core/ground/texture-classes';
+	import { PREVIOUS_CROPS } from '../../forms/choices';
 	import type { CurveGroundFields } from './curve-ground';
 	import { cropWords } from './curve-text';
 
