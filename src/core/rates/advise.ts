@@ -157,12 +157,21 @@ export function siteOf(
 	checkArea(request.field);
 	const asOf = request.asOf ?? today;
 	return {
+		units: request.units,
 		crop,
 		yieldGoal: request.crop.yieldGoal,
 		previousCrop: request.crop.previousCrop,
-		soil: servingSoil(soilLayers(request.sample, '/sample'), request.sample.date, request.crop.year, asOf),
+		soil: servingSoil(
+			soilLayers(request.sample, '/sample', request.units),
+			request.sample.date,
+			request.crop.year,
+			asOf
+		),
 		earlier: (request.earlierSamples ?? [])
-			.map((sample, index) => ({ date: sample.date, soil: soilLayers(sample, `/earlierSamples/${index}`) }))
+			.map((sample, index) => ({
+				date: sample.date,
+				soil: soilLayers(sample, `/earlierSamples/${index}`, request.units)
+			}))
 			.sort((a, b) => (b.date ?? '').localeCompare(a.date ?? '')),
 		residueShare: (request.crop.residueRemovedPercent ?? 0) / 100,
 		nitrogenRate: request.nitrogenRate,

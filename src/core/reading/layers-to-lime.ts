@@ -19,7 +19,7 @@ export function sitesByLayer(site: Site, compiled: CompiledRule): Site[] {
 			if (cut === site.soil.layers[0]) return site;
 			return {
 				...site,
-				soil: new SampledSoil([cut, ...site.soil.layers.filter((other) => other !== layer)], site.soil.spent)
+				soil: new SampledSoil([cut, ...site.soil.layers.filter((other) => other !== layer)], site.soil)
 			};
 		});
 }

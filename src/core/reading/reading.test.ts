@@ -181,17 +181,17 @@ describe('over the years', () => {
 		...sample([0, bottom, [{ analyte: 'pH', method, value, unit: 'pH' }]])
 	});
 	it('holds only like against like, in order of date', () => {
-		const trends = readTrends([on('2026-10-01', 5.6), on('2020-10-01', 6.2), on('2023-10-01', 5.9)]);
+		const trends = readTrends([on('2026-10-01', 5.6), on('2020-10-01', 6.2), on('2023-10-01', 5.9)], 'us');
 		expect(trends).toHaveLength(1);
 		expect(trends[0]).toMatchObject({ label: 'soil pH, water (1:1), 0-8 in', unit: 'pH' });
 		expect(trends[0]!.points.map(({ value }) => value)).toEqual([6.2, 5.9, 5.6]);
 	});
 	it('draws nothing from one date, another scale, another depth or a sample without a date', () => {
-		expect(readTrends([on('2026-10-01', 5.6)])).toEqual([]);
-		expect(readTrends([on('2026-10-01', 5.6), on('2023-10-01', 5.1, 'cacl2')])).toEqual([]);
-		expect(readTrends([on('2026-10-01', 5.6), on('2023-10-01', 5.6, 'water', 6)])).toEqual([]);
+		expect(readTrends([on('2026-10-01', 5.6)], 'us')).toEqual([]);
+		expect(readTrends([on('2026-10-01', 5.6), on('2023-10-01', 5.1, 'cacl2')], 'us')).toEqual([]);
+		expect(readTrends([on('2026-10-01', 5.6), on('2023-10-01', 5.6, 'water', 6)], 'us')).toEqual([]);
 		const { layers } = on('2023-10-01', 5.7);
-		expect(readTrends([on('2026-10-01', 5.6), { layers }])).toEqual([]);
+		expect(readTrends([on('2026-10-01', 5.6), { layers }], 'us')).toEqual([]);
 	});
 });
 

@@ -10,10 +10,13 @@ import type {
 	NitrogenTerms,
 	StripZone
 } from '../schema-types';
+import type { UnitSystem } from '../units/rate-units';
 import type { SampledSoil } from './soil/sampled-soil';
 
 /** A field, its soil and its crop as every rule sees them: complete, checked, layers from the top down. */
 export interface Site {
+	/** In which what is said of it speaks; every number is kept and computed in US units. */
+	units: UnitSystem;
 	crop: Crop;
 	yieldGoal: number;
 	previousCrop: AdviseRequest['crop']['previousCrop'];

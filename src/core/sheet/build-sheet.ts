@@ -1,3 +1,4 @@
+import { yieldUnitOf } from '../units/rate-units';
 import { partText } from '../season/applied/part-text';
 import { passOfPart, wholePass } from '../season/applied/what-happened';
 import { overTheField } from '../season/plan/pass/pass-nutrients';
@@ -82,13 +83,13 @@ export function buildSheet(source: SheetSource): SheetContent {
 		crop: {
 			name: crop.name,
 			yieldGoal: request.crop.yieldGoal,
-			yieldUnit: crop.yieldUnit,
+			yieldUnit: yieldUnitOf(crop),
 			plantingDate: source.plantingDate,
 			...(crop.perennial ? { perennial: true } : {}),
 			...(source.age === undefined ? {} : { age: source.age }),
 			...(source.previousCrop ? { previousCrop: source.previousCrop } : {}),
 			...(second
-				? { second: { name: second.crop.name, yieldGoal: second.yieldGoal, yieldUnit: second.crop.yieldUnit } }
+				? { second: { name: second.crop.name, yieldGoal: second.yieldGoal, yieldUnit: yieldUnitOf(second.crop) } }
 				: {})
 		},
 		soil: { source: source.soilSource, values: source.soilValues },

@@ -7,6 +7,8 @@ const BESIDE_THE_POINT: ReadonlySet<string> = new Set([
 	'asOf',
 	// Of the field-year; requests of before did not say it.
 	'year',
+	// Of the crop, which its name says; it says what a bushel weighs only since metric readers need it.
+	'yieldUnit',
 	'findings',
 	'leafTests',
 	'since',

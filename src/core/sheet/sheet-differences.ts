@@ -1,8 +1,9 @@
+import { quantityIn } from '../units/amount-text';
 import { rateName } from './rate-name';
 import type { SheetContent } from '../schema-types';
 import { placementText } from '../season/plan/placement-text';
 import { formatQuantity } from '../units/display';
-import { inSystem } from '../units/rate-units';
+import { inSystem, type UnitSystem } from '../units/rate-units';
 import { prescriptionText, quantityText } from './sheet-table';
 import { sameAdvice } from './same-advice';
 import { namedCheck } from './sheet-warnings';
@@ -40,14 +41,15 @@ function packChanges({ packs: before }: SheetContent, { packs: after }: SheetCon
 	});
 }
 
-function cropChanges({ crop: before }: SheetContent, { crop: after }: SheetContent): string[] {
+function cropChanges({ crop: before }: SheetContent, { crop: after, units }: SheetContent): string[] {
 	const changes: string[] = [];
 	if (before.name !== after.name) changes.push(`Crop: ${after.name}, before ${before.name}.`);
 	if (before.yieldGoal !== after.yieldGoal) {
-		changes.push(`Goal: ${after.yieldGoal} ${after.yieldUnit}, before ${before.yieldGoal} ${before.yieldUnit}.`);
+		const said = ({ yieldGoal, yieldUnit }: SheetContent['crop']) => quantityIn(units, yieldGoal, yieldUnit);
+		changes.push(`Goal: ${said(after)}, before ${said(before)}.`);
 	}
 	if (before.second?.name !== after.second?.name || before.second?.yieldGoal !== after.second?.yieldGoal) {
-		changes.push(`Second crop: ${secondText(after)}, before ${secondText(before)}.`);
+		changes.push(`Second crop: ${secondText(after, units)}, before ${secondText(before, units)}.`);
 	}
 	if (before.plantingDate !== after.plantingDate) {
 		changes.push(`Planting: ${longDate(after.plantingDate)}, before ${longDate(before.plantingDate)}.`);
@@ -55,8 +57,8 @@ function cropChanges({ crop: before }: SheetContent, { crop: after }: SheetConte
 	return changes;
 }
 
-const secondText = ({ second }: SheetContent['crop']) =>
-	second ? `${second.name.toLowerCase()}, goal ${second.yieldGoal} ${second.yieldUnit}` : 'none';
+const secondText = ({ second }: SheetContent['crop'], units: UnitSystem) =>
+	second ? `${second.name.toLowerCase()}, goal ${quantityIn(units, second.yieldGoal, second.yieldUnit)}` : 'none';
 
 function soilChanges({ soil: before }: SheetContent, { soil: after }: SheetContent): string[] {
 	const changes = after.values.flatMap(({ label, value, unit }) => {

@@ -28,7 +28,10 @@ export function amountText(units: UnitSystem): AmountText {
 	return Object.assign(amount, { bare, ofArea: (lbAc: number, of: string) => `${amount(lbAc)} ${of}/${area}` });
 }
 
-/** A US amount with its unit as a reader of these units wants it: "62 ac" or "25.1 ha". */
-export function quantityIn(units: UnitSystem, value: number, unit: string): string {
-	return formatQuantity(valueInSystem(value, unit, units), unitInSystem(unit, units));
+/** A US amount with its unit as a reader of these units wants it: "62 ac" or "25.1 ha"; from one to another, "6 to 8 in". */
+export function quantityIn(units: UnitSystem, value: number | readonly [number, number], unit: string): string {
+	const shown = (one: number) => valueInSystem(one, unit, units);
+	const to = unitInSystem(unit, units);
+	if (typeof value === 'number') return formatQuantity(shown(value), to);
+	return `${formatNumber(shown(value[0]), to)} to ${formatQuantity(shown(value[1]), to)}`;
 }

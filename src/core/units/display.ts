@@ -52,7 +52,18 @@ const DIGITS: Record<string, number> = {
 	'm/ha': 0,
 	'per ft2': 1,
 	'bu/ac': 1,
-	'ton/ac': 2
+	'ton/ac': 2,
+	cm: 0,
+	m: 1,
+	m2: 0,
+	'per m2': 0,
+	'mm of water': 0,
+	'L/min': 2,
+	'km/h': 1,
+	'kg/tree': 2,
+	'kg per t': 1,
+	'kg per ML': 0,
+	'L per ML': 1
 };
 
 /**

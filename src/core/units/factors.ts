@@ -25,6 +25,10 @@ export const CM_PER_IN = 2.54;
 /** Feet in a metre: 12 in of 2.54 cm to the foot. */
 export const FT_PER_M = 1 / 0.3048;
 export const MM_PER_IN = 10 * CM_PER_IN;
+/** Kilometres in a mile: 5,280 ft of 0.3048 m, exact by definition. */
+export const KM_PER_MILE = (5280 * 0.3048) / 1000;
+/** Million litres in an acre-foot of water: a hectare by 0.3048 m is 3.048 ML. */
+export const ML_PER_ACRE_FOOT = HA_PER_ACRE * 3.048;
 
 export const KG_PER_T = 1000;
 

@@ -31,12 +31,19 @@
 
 	function edit(programme?: Row): void {
 		problem = '';
-		editing = { ...(programme ? { id: programme.id } : {}), typed: typedProgramme(data.nutrients, programme) };
+		editing = {
+			...(programme ? { id: programme.id } : {}),
+			typed: typedProgramme(data.nutrients, data.units, programme)
+		};
 	}
 
 	async function saveIt(): Promise<void> {
 		if (!editing) return;
-		const programme = programmeOf(editing.typed);
+		const programme = programmeOf(
+			editing.typed,
+			data.units,
+			data.programmes.find(({ id }) => id === editing?.id)?.rounding
+		);
 		if ('problem' in programme) return void (problem = programme.problem);
 		problem =
 			editing.id === undefined
@@ -81,6 +88,7 @@
 	{#if editing}
 		<ProgrammeForm
 			bind:typed={editing.typed}
+			units={data.units}
 			crops={data.crops}
 			methods={data.methods}
 			products={data.products}

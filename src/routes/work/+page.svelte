@@ -27,7 +27,7 @@
 	let words = $state('');
 	let grower = $state('');
 	let crop = $state('');
-	let typed = $state(usualWork());
+	let typed = $state(untrack(() => usualWork(data.units)));
 	let problem = $state('');
 	let saved = $state('');
 	let busy = $state(false);
@@ -81,7 +81,7 @@
 		saved = '';
 		problem = '';
 		if (typed.kind === 'sheets') return sheets.issue(data.year, marked);
-		const work = workOf(typed);
+		const work = workOf(typed, data.units, data.crops.find(({ id }) => id === typed.crop)?.yieldUnit);
 		if ('problem' in work) return void (problem = work.problem);
 		busy = true;
 		const { answer, problem: failed } = await call('POST /api/work', {}, { year: data.year, fields: marked, work });
@@ -158,7 +158,13 @@
 		</div>
 	{:else}
 		<section class="work-panel" aria-label="Work">
-			<WorkForm bind:typed programmes={data.programmes} crops={data.crops} products={data.products} />
+			<WorkForm
+				bind:typed
+				units={data.units}
+				programmes={data.programmes}
+				crops={data.crops}
+				products={data.products}
+			/>
 			<div class="row">
 				<Button size="small" disabled={busy || sheets.busy || marked.length === 0} onclick={() => void begin()}>
 					{typed.kind === 'sheets' ? 'Issue sheets of' : 'Preview on'}

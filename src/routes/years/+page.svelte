@@ -31,6 +31,7 @@
 	/** A balance with its sign; no minus before nothing. */
 	const whole = (value: number) => formatNumber(Math.round(value) + 0, 'lb/ac');
 	const unit = $derived(unitInSystem('lb/ac', data.units));
+	const anAcre = $derived(data.units === 'us' ? 'an acre' : 'a hectare');
 	const query = $derived(`by=${data.by}&from=${data.from}&to=${data.to}`);
 	const shown = $derived(
 		MAIN_BALANCED.filter((nutrient) => data.lines.some(({ balance }) => balance[nutrient] !== undefined))
@@ -74,11 +75,11 @@
 {/snippet}
 {#snippet costCell({ cost, costPerYield, yieldUnit }: Line)}
 	{#if cost === undefined}<span class="soft small">a price is missing</span>{:else if cost > 0}{formatQuantity(
-			cost,
+			valueInSystem(cost, '$/ac', data.units),
 			'$'
 		)}
 		{#if costPerYield !== undefined}<span class="soft small"
-				>{formatQuantity(costPerYield, '$')}/{(yieldUnit ?? '').replace('/ac', '')}</span
+				>{quantityIn(data.units, costPerYield, `$/${(yieldUnit ?? '').replace('/ac', '')}`)}</span
 			>{/if}{/if}
 {/snippet}
 {#snippet limeCell({ acidity, lime }: Line)}
@@ -89,7 +90,7 @@
 <div class="page">
 	<h1>Over the years</h1>
 	<p class="soft">
-		What was applied less what the harvests took off, an acre; of several fields, means by acres. A year without its
+		What was applied less what the harvests took off, {anAcre}; of several fields, means by area. A year without its
 		harvest has no balance. Running: the years shown, added up.
 	</p>
 	<div class="row bar">
@@ -148,7 +149,7 @@
 			})),
 			{ name: 'Running P2O5', of: ({ running }) => running.P2O5, cell: runningPCell, number: true, share: 7 },
 			{ name: 'Running K2O', of: ({ running }) => running.K2O, cell: runningKCell, number: true, share: 7 },
-			{ name: 'Cost, an acre', of: ({ cost }) => cost, cell: costCell, number: true, share: 9 },
+			{ name: `Cost, ${anAcre}`, of: ({ cost }) => cost, cell: costCell, number: true, share: 9 },
 			{ name: 'Lime to offset', of: ({ acidity }) => acidity, cell: limeCell, number: true, share: 9 }
 		]}
 	/>

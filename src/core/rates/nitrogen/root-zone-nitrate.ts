@@ -3,7 +3,8 @@ import { knownParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../figure/figure';
 import type { CompiledRule } from '../../packs/pack';
 import type { Site } from '../../reading/site';
-import { DEPTH_SLACK_IN, poundsByLayer } from '../../reading/soil/soil-pounds';
+import { depthText } from '../../units/length-text';
+import { DEPTH_SLACK_IN, measuredOnlyTo, poundsByLayer, takeNitrate } from '../../reading/soil/soil-pounds';
 import { spentAnswer } from '../../reading/soil/read-result';
 import { LB_AC_PER_PPM_INCH } from '../../units/factors';
 
@@ -18,17 +19,17 @@ export function readRootZoneNitrate({ soil, crop }: Site, compiled: CompiledRule
 	const { leastNitrateDepthIn } = knownParameters(massBalanceWithPrices, compiled, crop.id);
 	const { parts, reachedIn } = poundsByLayer(soil, 'NO3-N', DEEPEST_IN);
 	const label = 'nitrate-N of the root zone';
-	const remedy = `Take a nitrate sample, 0 to ${leastNitrateDepthIn} in or deeper.`;
+	const remedy = `${takeNitrate(soil.units, leastNitrateDepthIn).slice(0, -1)} or deeper.`;
 	const spent = soil.spent.get('NO3-N');
 	if (spent !== undefined) return spentAnswer('NO3-N', spent);
 	if (parts.length === 0) return notApplicable(label, 'the report gives no nitrate-N', remedy, 'a nitrate sample');
 	if (reachedIn < leastNitrateDepthIn - DEPTH_SLACK_IN) {
-		const reason = `nitrate-N was measured only to ${+reachedIn.toFixed(1)} in, and this needs it to ${leastNitrateDepthIn} in`;
+		const reason = measuredOnlyTo('nitrate-N', reachedIn, leastNitrateDepthIn, soil.units);
 		return notApplicable(label, reason, remedy);
 	}
 	const pounds = parts.reduce((sum, part) => sum + part.value, 0);
 	return figure({
-		label: `${label}, 0-${+reachedIn.toFixed(1)} in`,
+		label: `${label}, ${depthText(0, reachedIn, soil.units)}`,
 		value: pounds / (LB_AC_PER_PPM_INCH * reachedIn),
 		unit: 'ppm',
 		formula: `mean by depth: pounds / (0.3 x ${+reachedIn.toFixed(1)} in)`,

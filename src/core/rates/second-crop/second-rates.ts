@@ -32,7 +32,7 @@ export function secondSite(site: Site, crop: Crop, yieldGoal: number, grain: num
 		crop,
 		yieldGoal,
 		previousCrop: previousCropOf(site.crop.id),
-		soil: new SampledSoil(layers),
+		soil: new SampledSoil(layers, { units: site.units }),
 		earlier: [],
 		residueShare: 0,
 		nitrogenRate: undefined,

@@ -1,5 +1,5 @@
 import { valueIfKnown } from '../../figure/figure';
-import { formatNumber } from '../../units/display';
+import { amountText, quantityIn } from '../../units/amount-text';
 import { broughtInYear, inchesOfYear } from '../../water/irrigation';
 import { waterCautions } from '../../water/water-cautions';
 import type { ReportCheck } from './finding';
@@ -8,7 +8,7 @@ import type { ReportCheck } from './finding';
 const MUCH_SULFUR = 10;
 
 /** What the water that a field is irrigated with does to soil and crop, and what it brings beside nitrogen. */
-export const irrigationWater: ReportCheck = ({ site: { irrigation }, waterLimits }) => {
+export const irrigationWater: ReportCheck = ({ site: { irrigation, units }, waterLimits }) => {
 	if (!irrigation || !waterLimits) return [];
 	const { source, water, sprinkled } = irrigation;
 	const about = sprinkled === undefined ? { water } : { water, sprinkled };
@@ -27,7 +27,7 @@ export const irrigationWater: ReportCheck = ({ site: { irrigation }, waterLimits
 					{
 						code: 'water-sulfur',
 						severity: 'note' as const,
-						text: `${formatNumber(inchesOfYear(irrigation).value, 'in')} in of water of ${source} bring ${formatNumber(sulfur, 'lb/ac')} lb S/ac as sulfate.`,
+						text: `${quantityIn(units, inchesOfYear(irrigation).value, 'in of water')} of ${source} bring ${amountText(units).ofArea(sulfur, 'S')} as sulfate.`,
 						remedy: 'Take it off the sulfur rate; approaches that credit it do so by themselves.'
 					}
 				]

@@ -1,3 +1,4 @@
+import { depthText } from '../../units/length-text';
 import type { ReportCheck } from './finding';
 
 /** How far a sample may stop short of, or run past, a guide's depth: within this no guide's rate changes much. */
@@ -11,7 +12,9 @@ export const otherDepth: ReportCheck = ({ site: { soil, crop }, packs }) => {
 		({ samplingDepthIn }) => samplingDepthIn !== undefined && Math.abs(samplingDepthIn - top.bottomIn) > SLACK_IN
 	);
 	if (others.length === 0) return [];
-	const guides = others.map(({ title, samplingDepthIn }) => `${title} (0-${samplingDepthIn} in)`).join(', ');
+	const guides = others
+		.map(({ title, samplingDepthIn }) => `${title} (${depthText(0, samplingDepthIn!, soil.units)})`)
+		.join(', ');
 	return [
 		{
 			code: 'other-depth',

@@ -2,7 +2,9 @@ import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { analyteName } from '../../ground/analyte-names';
 import { clayOf, goalFault, usualRange } from '../../ground/possible-range';
 import type { Analyte, LabMethod } from '../../schema-types';
+import { amountText, quantityIn } from '../../units/amount-text';
 import { formatNumber } from '../../units/display';
+import { yieldUnitOf } from '../../units/rate-units';
 import { mineralNitrogen } from '../soil/mineral-nitrogen';
 import { isOrganicSoil } from '../soil/organic-matter';
 import { readResult } from '../soil/read-result';
@@ -14,14 +16,14 @@ import { longDate } from '../../units/day-text';
 const mind = (code: string, text: string, remedy: string): Finding => ({ code, severity: 'mind', text, remedy });
 
 /** A goal that few fields bring. One that none brings is refused before. */
-export const unusualGoal: ReportCheck = ({ site: { crop, yieldGoal } }) => {
+export const unusualGoal: ReportCheck = ({ site: { crop, yieldGoal, units } }) => {
 	const found = goalFault(crop.id, yieldGoal);
 	if (found?.fault !== 'unusual') return [];
-	const [low, high] = found.bounds.map((bound) => formatNumber(bound, 'yield'));
+	const said = (goal: number | readonly [number, number]) => quantityIn(units, goal, yieldUnitOf(crop));
 	return [
 		mind(
 			'unusual-goal',
-			`A goal of ${formatNumber(yieldGoal, 'yield')} ${crop.yieldUnit} is unusual for ${crop.name.toLowerCase()}: ${low} to ${high} is what most fields bring.`,
+			`A goal of ${said(yieldGoal)} is unusual for ${crop.name.toLowerCase()}: ${said(found.bounds)} is what most fields bring.`,
 			'Check the goal and its unit against what the field has brought.'
 		)
 	];
@@ -111,7 +113,7 @@ export const nitrateFromBelow: ReportCheck = ({ site: { soil } }) => {
 	return [
 		mind(
 			'nitrate-from-below',
-			`Nitrate was measured from ${formatNumber(top, 'in')} in down alone: what lies above it is not known, and nothing is credited.`,
+			`Nitrate was measured from ${quantityIn(soil.units, top, 'in')} down alone: what lies above it is not known, and nothing is credited.`,
 			'Have the layers from the surface down measured too.'
 		)
 	];
@@ -127,7 +129,7 @@ export const muchNitrate: ReportCheck = ({ site: { soil, crop } }) => {
 	return [
 		mind(
 			'much-nitrate',
-			`${formatNumber(there.value, 'lb/ac')} lb of mineral N lie in the root zone. Guides without a nitrate credit do not see them: their rate stands as if the ground were empty.`,
+			`${amountText(soil.units)(there.value)} of mineral N lie in the root zone. Guides without a nitrate credit do not see them: their rate stands as if the ground were empty.`,
 			'Take a guide that credits nitrate, or a nitrate test in season, before buying any.'
 		)
 	];

@@ -1,6 +1,7 @@
 import type { Answer, Figure } from '../../figure/figure';
 import type { Analyte, Result } from '../../schema-types';
 import type { Profile } from './acid-layers';
+import type { UnitSystem } from '../../units/rate-units';
 import type { SoilLayer } from './soil-layers';
 
 /** What a report says of one analyte, from the top down, and what was made of it before. */
@@ -30,18 +31,25 @@ export class SampledSoil {
 	#reported: Map<Analyte, Reported> | undefined;
 	#only: Map<SoilLayer, SampledSoil> | undefined;
 
-	/** @param spent results that were left out, with the reason: they served an earlier crop */
+	/** Results that were left out, with the reason: they served an earlier crop. */
+	readonly spent: ReadonlyMap<Analyte, string>;
+	/** In which sentences about the soil speak. */
+	readonly units: UnitSystem;
+
 	constructor(
 		readonly layers: readonly SoilLayer[],
-		readonly spent: ReadonlyMap<Analyte, string> = new Map()
-	) {}
+		{ spent = new Map(), units = 'us' }: Partial<Pick<SampledSoil, 'spent' | 'units'>> = {}
+	) {
+		this.spent = spent;
+		this.units = units;
+	}
 
 	/** One layer as a soil of its own; always the same, so that what was read of it is known. */
 	only(layer: SoilLayer): SampledSoil {
 		if (this.layers.length === 1 && this.layers[0] === layer) return this;
 		this.#only ??= new Map();
 		let one = this.#only.get(layer);
-		if (!one) this.#only.set(layer, (one = new SampledSoil([layer], this.spent)));
+		if (!one) this.#only.set(layer, (one = new SampledSoil([layer], this)));
 		return one;
 	}
 

@@ -20,5 +20,5 @@ export function servingSoil(
 		return why === undefined;
 	};
 	const layers = soil.layers.map((layer) => ({ ...layer, results: layer.results.filter(serves) }));
-	return spent.size === 0 ? soil : new SampledSoil(layers, spent);
+	return spent.size === 0 ? soil : new SampledSoil(layers, { spent, units: soil.units });
 }

@@ -1,6 +1,8 @@
 import { InputError, type Problem } from '../../check/problem';
 import type { Layer, Result, Sample } from '../../schema-types';
 import { CM_PER_IN } from '../../units/factors';
+import { layerText } from '../../units/length-text';
+import type { UnitSystem } from '../../units/rate-units';
 import { canonicalUnit, conversionOf } from '../../units/result-units';
 import { SampledSoil } from './sampled-soil';
 import { isMethodOf } from '../../ground/lab-file/lab-methods';
@@ -10,7 +12,7 @@ export interface SoilLayer {
 	topIn: number;
 	bottomIn: number;
 	thicknessIn: number;
-	/** "0-8 in" or "0-5 cm", as the lab wrote it. */
+	/** "0-8 in" or "0-5 cm", as the lab wrote it; in cm for readers of metric units. */
 	depthText: string;
 	results: readonly Result[];
 }
@@ -18,21 +20,27 @@ export interface SoilLayer {
 /**
  * The layers of a sample from the top down.
  * @param path where the sample stands in its request, for the problems
+ * @param units in which sentences about the soil speak of depths
  * @throws InputError for upside-down layers, units or methods no lab uses for the analyte, and doubled results
  */
-export function soilLayers(sample: Sample, path = '/sample'): SampledSoil {
+export function soilLayers(sample: Sample, path = '/sample', units: UnitSystem = 'us'): SampledSoil {
 	const problems = sample.layers.flatMap((layer, index) => layerProblems(layer, `${path}/layers/${index}`));
 	if (problems.length > 0) throw new InputError(problems);
-	return new SampledSoil(sample.layers.map(toSoilLayer).sort((a, b) => a.topIn - b.topIn));
+	const layers = sample.layers.map((layer) => toSoilLayer(layer, units));
+	return new SampledSoil(
+		layers.sort((a, b) => a.topIn - b.topIn),
+		{ units }
+	);
 }
 
-function toSoilLayer({ top, bottom, depthUnit, results }: Layer): SoilLayer {
+function toSoilLayer(layer: Layer, units: UnitSystem): SoilLayer {
+	const { top, bottom, depthUnit, results } = layer;
 	const perInch = depthUnit === 'cm' ? CM_PER_IN : 1;
 	return {
 		topIn: top / perInch,
 		bottomIn: bottom / perInch,
 		thicknessIn: (bottom - top) / perInch,
-		depthText: `${top}-${bottom} ${depthUnit}`,
+		depthText: layerText(layer, units),
 		results
 	};
 }

@@ -1,10 +1,15 @@
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { Analyte } from '../../schema-types';
+import { quantityIn } from '../../units/amount-text';
+import { depthText } from '../../units/length-text';
+import type { UnitSystem } from '../../units/rate-units';
 import { densityText, poundsPerPpmInch } from '../../units/result-units';
 import { analyteName } from '../../ground/analyte-names';
 import { measuredDensity, readResult, spentAnswer } from './read-result';
 import type { SampledSoil } from './sampled-soil';
 
+/** The root zone that a nitrate credit or the room in the ground speaks of, in. */
+export const ROOT_ZONE_IN = 24;
 /** Layers written in cm do not meet an inch depth exactly. */
 export const DEPTH_SLACK_IN = 0.5;
 
@@ -15,26 +20,42 @@ export const DEPTH_SLACK_IN = 0.5;
  * @returns does not apply where nitrate was not measured without a gap down to the depth
  */
 export function soilNitrate(soil: SampledSoil, depthIn: number): Answer {
-	return soilPounds(soil, 'NO3-N', depthIn, 'Take a nitrate sample, 0 to 24 in.');
+	return soilPounds(soil, 'NO3-N', depthIn, takeNitrate(soil.units));
 }
 
 /** Sulfate-S in the soil down to a depth, lb/ac, in the same way. */
 export function soilSulfate(soil: SampledSoil, depthIn: number): Answer {
-	return soilPounds(soil, 'SO4-S', depthIn, `Have sulfate-S measured from 0 to ${depthIn} in.`);
+	return soilPounds(
+		soil,
+		'SO4-S',
+		depthIn,
+		`Have sulfate-S measured from ${quantityIn(soil.units, [0, depthIn], 'in')}.`
+	);
 }
 
 function soilPounds(soil: SampledSoil, analyte: Analyte, depthIn: number, remedy: string): Answer {
 	const { parts, reachedIn } = poundsByLayer(soil, analyte, depthIn);
 	const name = analyteName(analyte);
-	const label = `${name}, 0-${depthIn} in`;
+	const label = `${name}, ${depthText(0, depthIn, soil.units)}`;
 	const spent = soil.spent.get(analyte);
 	if (spent !== undefined) return spentAnswer(analyte, spent);
 	if (parts.length === 0) return notApplicable(label, `the report gives no ${name}`, remedy);
 	if (reachedIn < depthIn - DEPTH_SLACK_IN) {
-		const reason = `${name} was measured only to ${+reachedIn.toFixed(1)} in, and this needs it to ${depthIn} in`;
+		const reason = measuredOnlyTo(name, reachedIn, depthIn, soil.units);
 		return notApplicable(label, reason, remedy);
 	}
 	return sumOfLayers(label, parts, []);
+}
+
+/** Why an analyte that was measured too shallow does not serve. */
+export function measuredOnlyTo(name: string, reachedIn: number, neededIn: number, units: UnitSystem): string {
+	const depth = (inches: number) => quantityIn(units, inches, 'in');
+	return `${name} was measured only to ${depth(reachedIn)}, and this needs it to ${depth(neededIn)}`;
+}
+
+/** What to do where nitrate is not known as deep as is asked. */
+export function takeNitrate(units: UnitSystem, depthIn = ROOT_ZONE_IN): string {
+	return `Take a nitrate sample, ${quantityIn(units, [0, depthIn], 'in')}.`;
 }
 
 /** A line for each layer, summed. */

@@ -2,6 +2,7 @@ import { methodName } from '../../ground/lab-file/lab-methods';
 import { analyteName } from '../../ground/analyte-names';
 import type { Analyte, LabMethod, Sample } from '../../schema-types';
 import { canonicalUnit } from '../../units/result-units';
+import type { UnitSystem } from '../../units/rate-units';
 import { readResult } from './read-result';
 import type { SampledSoil } from './sampled-soil';
 import { soilLayers, type SoilLayer } from './soil-layers';
@@ -23,11 +24,11 @@ export interface Trend {
  * How each analyte went over the dates on which the field was sampled.
  * @returns a trend for every analyte, method and depth that was measured on two dates or more
  */
-export function readTrends(samples: readonly Sample[]): Trend[] {
+export function readTrends(samples: readonly Sample[], units: UnitSystem): Trend[] {
 	const trends = new Map<string, Trend>();
 	for (const sample of samples) {
 		if (sample.date === undefined) continue;
-		const soil = soilLayers(sample);
+		const soil = soilLayers(sample, '/sample', units);
 		for (const layer of soil.layers) {
 			for (const { analyte, method } of layer.results) addPoint(trends, sample.date, soil, layer, analyte, method);
 		}

@@ -6,7 +6,7 @@ export interface CropLine {
 	line: number;
 	field: string;
 	crop: Crop;
-	/** In the crop's yield unit. */
+	/** In the crop's yield unit, or tonnes and kilograms by the hectare where the grower reads metric. */
 	goal: number;
 }
 

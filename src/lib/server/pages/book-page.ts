@@ -1,3 +1,4 @@
+import { yieldUnitOf } from '../../../core/units/rate-units';
 import { listEvents } from '../stores/events';
 import { advisedThenOf } from '../field/looking-back/advised-then';
 import { balanceOf, inUnits, movesOf } from '../field/looking-back/field-balance';
@@ -29,7 +30,7 @@ export function bookPage(desk: Desk, address: FieldAddress) {
 		year,
 		goal: goal && {
 			crop: crop?.name ?? goal.crop,
-			unit: crop?.yieldUnit ?? '',
+			unit: crop ? yieldUnitOf(crop) : '',
 			yieldGoal: goal.yield_goal,
 			harvested: goal.harvested_yield
 		},

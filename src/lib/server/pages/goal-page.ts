@@ -1,3 +1,4 @@
+import { yieldUnitOf } from '../../../core/units/rate-units';
 import { valueIfKnown } from '../../../core/figure/figure';
 import { plantAge } from '../../../core/ground/block/block-age';
 import { usualStages } from '../../../core/season/stages/stage-dates';
@@ -16,10 +17,10 @@ export function goalPage({ book, library }: Desk, { field, year, goal, advice }:
 		fieldId: field.id,
 		units: field.units,
 		year,
-		crops: crops.map(({ id, name, yieldUnit, usualGoal, perennial, preferredPh }) => ({
+		crops: crops.map(({ id, name, usualGoal, perennial, preferredPh, ...crop }) => ({
 			id,
 			name,
-			yieldUnit,
+			yieldUnit: yieldUnitOf(crop),
 			usualGoal,
 			perennial,
 			targetPh: preferredPh?.target

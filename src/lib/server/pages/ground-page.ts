@@ -4,7 +4,7 @@ import { figure, type Answer } from '../../../core/figure/figure';
 import { plantAge } from '../../../core/ground/block/block-age';
 import { plantsPerAcre, rowFeetPerAcre, treatedShare } from '../../../core/ground/block/plant-density';
 import { rowLines } from '../../../core/ground/block/row-lines';
-import { inSystem } from '../../../core/units/rate-units';
+import { inSystem, yieldUnitOf } from '../../../core/units/rate-units';
 import { blockOf, isOfWholeField, isTakenWhole, listSamples } from '../stores/fields';
 import { factsOf } from '../api/standing';
 import { boundaryOf } from '../field/zones/boundary-of';
@@ -71,7 +71,7 @@ export function groundPage(desk: Desk, address: FieldAddress) {
 			return {
 				year: row.year,
 				crop: crop?.name ?? row.crop,
-				unit: crop?.yieldUnit ?? '',
+				unit: crop ? yieldUnitOf(crop) : '',
 				goal: row.yield_goal,
 				harvested: row.harvested_yield
 			};

@@ -88,7 +88,7 @@ function readingOf(desk: Desk, { site, answer, crop, chosen }: Advice, units: Un
 		}),
 		others: otherNutrients(site, answer),
 		results: allResults(site.soil),
-		trends: readTrends(samples),
+		trends: readTrends(samples, units),
 		findings: answer.findings
 	};
 }

@@ -1,7 +1,7 @@
 import { allCautions } from '../../../core/figure/figure';
 import { hasTrait } from '../../../core/season/plan/crop-traits';
 import { palmSpread } from '../../../core/supply/calibration/palm-spread';
-import { inSystem } from '../../../core/units/rate-units';
+import { inSystem, yieldUnitOf } from '../../../core/units/rate-units';
 import { rateByTest } from '../field/season/after-test';
 import { listCropTests, type CropTestKind } from '../stores/tests/crop-tests';
 import { listSpreadChecks } from '../stores/tests/spread-checks';
@@ -30,7 +30,7 @@ export function walkPage(desk: Desk, address: FieldAddress) {
 						found: palmSpread(check.weighed, check.orderedKg)
 					}))
 				: undefined,
-			yieldUnit: advice.crop.yieldUnit,
+			yieldUnit: yieldUnitOf(advice.crop),
 			rowSpacingIn: advice.goal.row_spacing_in,
 			hasPasses: advice.passes.some(({ doneOn }) => doneOn === null),
 			kinds: kinds.map((kind) => {

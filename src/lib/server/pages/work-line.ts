@@ -5,7 +5,7 @@ import { passOfPart } from '../../../core/season/applied/what-happened';
 import type { BookedPass } from '../../../core/season/propose/nitrogen-programme';
 import { quantityIn } from '../../../core/units/amount-text';
 import { formatNumber, formatQuantity } from '../../../core/units/display';
-import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '../../../core/units/rate-units';
+import { inSystem, unitInSystem, valueInSystem, type UnitSystem, yieldUnitOf } from '../../../core/units/rate-units';
 import type { FieldYear } from '../field/field-year';
 import type { Sheet } from '../stores/sheets';
 
@@ -84,7 +84,7 @@ function supplyText({ advice }: FieldYear, units: UnitSystem): string {
 
 function bookText({ advice, goal }: FieldYear, units: UnitSystem): string {
 	if (goal?.harvested_yield) {
-		return advice ? `harvested ${quantityIn(units, goal.harvested_yield, advice.crop.yieldUnit)}` : 'harvested';
+		return advice ? `harvested ${quantityIn(units, goal.harvested_yield, yieldUnitOf(advice.crop))}` : 'harvested';
 	}
 	const done = countOf(advice?.passes.filter(({ doneOn }) => doneOn !== null) ?? []);
 	return done > 0 ? `${done} applied` : 'nothing applied';

@@ -1,3 +1,4 @@
+import { quantityIn } from '../../../core/units/amount-text';
 import type { RateNutrient } from '../../../core/schema-types';
 import { cautionsFor } from '../../../core/season/plan/hazards';
 import { passRate } from '../../../core/season/plan/pass/pass-figures';
@@ -6,7 +7,7 @@ import { seasonTotals } from '../../../core/season/plan/season-totals';
 import { passesInZone } from '../../../core/zones/prescription/zone-passes';
 import { passNutrient } from '../../../core/season/plan/pass/pass-nutrients';
 import { formatNumber } from '../../../core/units/display';
-import { inSystem } from '../../../core/units/rate-units';
+import { inSystem, yieldUnitOf } from '../../../core/units/rate-units';
 import { costOverFlat, flatTotal, prescriptionTotal } from '../../../core/zones/prescription/prescription-totals';
 import { boundaryOf } from '../field/zones/boundary-of';
 import { listLayers, listZones } from '../stores/ground-maps';
@@ -24,6 +25,7 @@ export function zonesPage(desk: Desk, address: FieldAddress) {
 	const advised = advice ? adviseZones(advice, zones, layers, library, desk.today) : [];
 	const chosen = advice?.chosen ?? [];
 	const nutrients = chosen.map(({ nutrient }) => nutrient);
+	const yieldUnit = advice ? yieldUnitOf(advice.crop) : '';
 	const plans = (advice?.passes ?? []).map(({ plan }) => plan);
 	return {
 		fieldId: field.id,
@@ -32,6 +34,7 @@ export function zonesPage(desk: Desk, address: FieldAddress) {
 		boundary: boundaryOf(field),
 		acres: field.area_ac ?? undefined,
 		yieldGoal: goal?.yield_goal,
+		yieldUnit,
 		zones,
 		// The points of a layer are many: the page asks for those it shows.
 		layers: layers.map(({ id, name, quantity, unit, takenOn, points }) => ({
@@ -48,7 +51,7 @@ export function zonesPage(desk: Desk, address: FieldAddress) {
 			areaAcres: zone.areaAcres,
 			notes,
 			holds: [
-				zone.facts.yieldGoal === undefined ? '' : `goal ${formatNumber(zone.facts.yieldGoal, 'yield')}`,
+				zone.facts.yieldGoal === undefined ? '' : `goal ${quantityIn(units, zone.facts.yieldGoal, yieldUnit)}`,
 				...Object.entries(values).map(
 					([analyte, value]) => `${analyte} ${formatNumber(Number(value.toPrecision(3)), 'ratio')}`
 				)

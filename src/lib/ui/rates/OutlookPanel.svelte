@@ -4,11 +4,12 @@
 	import { untrack } from 'svelte';
 	import type { CropId } from '$core/schema-types';
 	import { formatNumber } from '$core/units/display';
+	import { unitInSystem } from '$core/units/rate-units';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import Chart from '../charts/Chart.svelte';
 	import { lineLook, outlookChart } from '../charts/outlook';
-	import { numberOrUndefined } from '../forms/numbers';
+	import { keptAmount, typedAmount } from '../forms/typed-amount';
 	import Quantity from '../figure/Quantity.svelte';
 	import { save } from '../forms/call';
 
@@ -36,14 +37,16 @@
 	const nextName = $derived(page.crops.find(({ id }) => id === nextCrop?.id)?.name.toLowerCase());
 	const annual = $derived(page.crops.filter(({ perennial }) => !perennial));
 
+	const unitOf = (id: string | undefined) => page.crops.find((one) => one.id === id)?.yieldUnit ?? '';
 	let crop = $state(untrack(() => nextCrop?.id ?? ''));
-	let goal = $state(untrack(() => (nextCrop ? String(nextCrop.yieldGoal) : '')));
+	let goal = $state(untrack(() => typedAmount(nextCrop?.yieldGoal, unitOf(nextCrop?.id), page.units)));
 	let problem = $state('');
 	const next = $derived(page.crops.find(({ id }) => id === crop));
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const yieldGoal = numberOrUndefined(goal);
+		const before = crop === nextCrop?.id ? nextCrop.yieldGoal : undefined;
+		const yieldGoal = keptAmount(goal, before, unitOf(crop), page.units);
 		if (crop !== '' && !(yieldGoal && yieldGoal > 0))
 			return void (problem = `The yield goal “${goal}” must be a number above 0.`);
 		const body = crop === '' ? {} : { crop: crop as CropId, yieldGoal: yieldGoal! };
@@ -80,7 +83,9 @@
 		/>
 	</div>
 	<p class="small soft">
-		Each year its {name} goes on, the crop takes off, and the test moves by the difference over the pounds that make one ppm{#if shown[0]?.lbPerPpm?.applies}:
+		Each year its {name} goes on, the crop takes off, and the test moves by the difference over the {page.units === 'us'
+			? 'pounds'
+			: 'kilograms'} that make one ppm{#if shown[0]?.lbPerPpm?.applies}:
 			<Quantity answer={shown[0].lbPerPpm} /> ({shown[0].name}){/if}.
 		{second
 			? `${second} count together each year${nextCrop ? `, ${nextName} in turn` : ''}.`
@@ -97,12 +102,17 @@
 		size="sm"
 		labelText={`Crop in ${page.year + 1}`}
 		bind:selected={crop}
-		on:change={() => (goal = String(next?.usualGoal ?? ''))}
+		on:change={() => (goal = typedAmount(next?.usualGoal, unitOf(crop), page.units))}
 	>
 		<SelectItem value="" text="Not named" />
 		{#each annual as { id, name: cropName } (id)}<SelectItem value={id} text={cropName} />{/each}
 	</Select>
-	<TextInput size="sm" labelText={`Its goal, ${next?.yieldUnit ?? ''}`} inputmode="decimal" bind:value={goal} />
+	<TextInput
+		size="sm"
+		labelText={`Its goal, ${unitInSystem(unitOf(crop), page.units)}`}
+		inputmode="decimal"
+		bind:value={goal}
+	/>
 	<Button size="small" type="submit">Reckon with it</Button>
 </form>
 {#if !second}<p class="small soft">

@@ -4,8 +4,9 @@
 	import { untrack } from 'svelte';
 	import type { CropTestAction, StripZone } from '$core/schema-types';
 	import { ReferenceStripsBounds } from '$core/schema-types/bounds';
-	import type { UnitSystem } from '$core/units/rate-units';
-	import { typedNumbers } from '../forms/number-within';
+	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { factsIn, typedNumbers } from '../forms/number-within';
+	import { keptNumber } from '../forms/typed-amount';
 	import NumberField from '../forms/NumberField.svelte';
 	import DayField from '../forms/days/DayField.svelte';
 	import { ASKED, emptyZone, stripFacts, stripZoneOf, type ReadBy } from './typed-strips';
@@ -19,7 +20,8 @@
 	}
 	const { today, yieldUnit, units, book }: Props = $props();
 
-	const facts = $derived(stripFacts(units));
+	const facts = $derived(stripFacts(units, yieldUnit));
+	const mostFacts = $derived(factsIn(ReferenceStripsBounds.mostYield, yieldUnit, units));
 	let date = $state(untrack(() => today));
 	let by = $state<ReadBy>('yield');
 	let efficiency = $state('');
@@ -30,12 +32,16 @@
 	async function save(): Promise<void> {
 		const read: StripZone[] = [];
 		for (const [at, typed] of zones.entries()) {
-			const zone = stripZoneOf(typed, by, units, at);
+			const zone = stripZoneOf(typed, by, units, yieldUnit, at);
 			if (typeof zone === 'string') return void (problem = zone);
 			read.push(zone);
 		}
-		const ground = typedNumbers({ efficiency, mostYield: by === 'index' ? mostYield : '' }, ReferenceStripsBounds, []);
-		if (typeof ground === 'string') return void (problem = ground);
+		const shares = typedNumbers({ efficiency }, ReferenceStripsBounds, []);
+		if (typeof shares === 'string') return void (problem = shares);
+		const most =
+			by === 'index' ? keptNumber(mostYield, undefined, ReferenceStripsBounds.mostYield, yieldUnit, units) : undefined;
+		if (typeof most === 'string') return void (problem = most);
+		const ground = { ...shares, ...(most === undefined ? {} : { mostYield: most }) };
 		problem = '';
 		if (await book({ kind: 'strips', found: { date, zones: read, ...ground } })) zones = [emptyZone()];
 	}
@@ -45,12 +51,12 @@
 	<div class="fields">
 		<DayField label="Day" tall bind:date />
 		<Select labelText="Strips are read by" bind:selected={by}>
-			<SelectItem value="yield" text={`yield, ${yieldUnit}`} />
+			<SelectItem value="yield" text={`yield, ${unitInSystem(yieldUnit, units)}`} />
 			<SelectItem value="index" text="canopy index" />
 		</Select>
 		<NumberField tall facts={ReferenceStripsBounds.efficiency} placeholder="0.6" bind:text={efficiency} />
 		{#if by === 'index'}
-			<NumberField tall facts={ReferenceStripsBounds.mostYield} unit={yieldUnit} bind:text={mostYield} />
+			<NumberField tall facts={mostFacts} bind:text={mostYield} />
 		{/if}
 	</div>
 	{#each zones as zone, at (at)}

@@ -25,8 +25,14 @@ export const emptyZone = (): TypedZone => ({
 });
 
 /** The numbers of a zone as they are typed in the units. */
-export function stripFacts(units: UnitSystem): Record<StripNumber, NumberFacts> {
-	return { ...StripZoneBounds, areaAcres: factsIn(StripZoneBounds.areaAcres, 'ac', units) };
+export function stripFacts(units: UnitSystem, yieldUnit: string): Record<StripNumber, NumberFacts> {
+	const { areaAcres, yieldWithout, yieldRich } = StripZoneBounds;
+	return {
+		...StripZoneBounds,
+		areaAcres: factsIn(areaAcres, 'ac', units),
+		yieldWithout: factsIn(yieldWithout, yieldUnit, units),
+		yieldRich: factsIn(yieldRich, yieldUnit, units)
+	};
 }
 
 /**
@@ -37,14 +43,22 @@ export function stripZoneOf(
 	{ name, numbers }: TypedZone,
 	by: ReadBy,
 	units: UnitSystem,
+	yieldUnit: string,
 	at: number
 ): StripZone | string {
 	const called = name.trim() || `Zone ${at + 1}`;
 	const typed = emptyZone().numbers;
 	for (const one of ASKED[by]) typed[one] = numbers[one];
 	const needed = ASKED[by].filter((one) => one !== 'areaAcres');
-	const read = typedNumbers(typed, stripFacts(units), needed);
+	const read = typedNumbers(typed, stripFacts(units, yieldUnit), needed);
 	if (typeof read === 'string') return `${called}: ${read}`;
-	const area = read.areaAcres === undefined ? {} : { areaAcres: valueFromSystem(read.areaAcres, 'ac', units) };
-	return { name: called, ...read, ...area } as StripZone;
+	const kept = { ...read };
+	for (const [one, unit] of [
+		['areaAcres', 'ac'],
+		['yieldWithout', yieldUnit],
+		['yieldRich', yieldUnit]
+	] as const) {
+		if (kept[one] !== undefined) kept[one] = valueFromSystem(kept[one], unit, units);
+	}
+	return { name: called, ...kept } as StripZone;
 }

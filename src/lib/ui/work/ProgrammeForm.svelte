@@ -1,17 +1,20 @@
 <!-- A house programme: for which crops and ground, by which approaches, with which products and passes. -->
 <script lang="ts">
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { Button, Checkbox, MultiSelect, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import type { RateNutrient } from '$core/schema-types';
 	import { keysOf } from '$core/check/typed-object';
 	import { ProgrammeGroundBounds, ProgrammePassBounds, RoundingBounds } from '$core/schema-types/bounds';
 	import { placementName } from '$core/units/placement-name';
 	import FormEnd from '$lib/ui/forms/FormEnd.svelte';
+	import { factsIn } from '$lib/ui/forms/number-within';
 	import NumberField from '$lib/ui/forms/NumberField.svelte';
 	import { TEXTURE_CLASSES } from '$core/ground/texture-classes';
 	import type { TypedProgramme } from './typed-programme';
 
 	interface Props {
 		typed: TypedProgramme;
+		units: UnitSystem;
 		crops: readonly { id: string; name: string }[];
 		methods: readonly { method: string; nutrient: RateNutrient; name: string; crops: readonly string[] }[];
 		products: readonly { id: string; name: string; placements: readonly string[]; N: number }[];
@@ -21,7 +24,7 @@
 		save: () => void;
 		cancel: () => void;
 	}
-	let { typed = $bindable(), crops, methods, products, problem, action, save, cancel }: Props = $props();
+	let { typed = $bindable(), units, crops, methods, products, problem, action, save, cancel }: Props = $props();
 
 	/** Of the nutrient, for any of the crops; all crops while none is chosen. */
 	const offered = (nutrient: RateNutrient) =>
@@ -108,7 +111,10 @@
 		<h2>Products and rounding</h2>
 		<div class="fields narrow">
 			{#each keysOf(RoundingBounds) as name (name)}
-				<NumberField facts={RoundingBounds[name]} bind:text={typed.rounding[name]} />
+				<NumberField
+					facts={factsIn(RoundingBounds[name], RoundingBounds[name].unit, units)}
+					bind:text={typed.rounding[name]}
+				/>
 			{/each}
 		</div>
 		{#each typed.products as swap, at (at)}

@@ -1,8 +1,10 @@
 <!-- What is to be done to the chosen fields, with what it needs to know. -->
 <script lang="ts">
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { Select, SelectItem, SelectItemGroup, TextArea } from 'carbon-components-svelte';
 	import { keysOf } from '$core/check/typed-object';
 	import { CropWorkBounds, DaysWorkBounds, GoalByBounds, RoundingBounds } from '$core/schema-types/bounds';
+	import { factsIn, type NumberFacts } from '$lib/ui/forms/number-within';
 	import NumberField from '../forms/NumberField.svelte';
 	import { WORK_NAMES, type TypedWork } from './typed-work';
 
@@ -12,15 +14,17 @@
 	}
 	interface Props {
 		typed: TypedWork;
+		units: UnitSystem;
 		programmes: readonly Named[];
 		crops: readonly (Named & { yieldUnit: string; grown: boolean })[];
 		products: readonly (Named & { planned: boolean })[];
 	}
-	let { typed = $bindable(), programmes, crops, products }: Props = $props();
+	let { typed = $bindable(), units, programmes, crops, products }: Props = $props();
 
 	const kinds = keysOf(WORK_NAMES);
 	const planned = $derived(products.filter((product) => product.planned));
-	const unit = $derived(crops.find(({ id }) => id === typed.crop)?.yieldUnit);
+	const yieldUnit = $derived(crops.find(({ id }) => id === typed.crop)?.yieldUnit);
+	const goalFacts = (facts: NumberFacts) => (yieldUnit ? factsIn(facts, yieldUnit, units) : facts);
 </script>
 
 <div class="fields">
@@ -46,11 +50,14 @@
 			<NumberField facts={GoalByBounds.harvests} bind:text={typed.harvests} />
 		{/if}
 		{#if typed.goalBy === 'amount'}
-			<NumberField facts={GoalByBounds.amount} unit={unit ?? 'in the unit of the crop'} bind:text={typed.amount} />
+			<NumberField
+				facts={goalFacts(GoalByBounds.amount)}
+				{...yieldUnit ? {} : { unit: 'in the unit of the crop' }}
+				bind:text={typed.amount}
+			/>
 		{:else if typed.crop !== ''}
 			<NumberField
-				facts={CropWorkBounds.otherwise}
-				{unit}
+				facts={goalFacts(CropWorkBounds.otherwise)}
 				placeholder="the goal of last time"
 				bind:text={typed.otherwise}
 			/>
@@ -87,7 +94,10 @@
 		</Select>
 	{:else if typed.kind === 'rounding'}
 		{#each keysOf(RoundingBounds) as name (name)}
-			<NumberField facts={RoundingBounds[name]} bind:text={typed.rounding[name]} />
+			<NumberField
+				facts={factsIn(RoundingBounds[name], RoundingBounds[name].unit, units)}
+				bind:text={typed.rounding[name]}
+			/>
 		{/each}
 	{/if}
 </div>

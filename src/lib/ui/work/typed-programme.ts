@@ -1,7 +1,9 @@
 import type { HouseProgramme, Placement, RateNutrient, TextureClass } from '$core/schema-types';
 import { keysOf } from '$core/check/typed-object';
 import { ProgrammeGroundBounds, ProgrammePassBounds, RoundingBounds } from '$core/schema-types/bounds';
+import type { UnitSystem } from '$core/units/rate-units';
 import { typedNumbers } from '$lib/ui/forms/number-within';
+import { keptNumbers, typedAmounts } from '$lib/ui/forms/typed-amount';
 import { USUAL_ROUNDING, type TypedRounding } from './typed-work';
 
 type Bound = keyof typeof ProgrammeGroundBounds;
@@ -28,7 +30,11 @@ export interface TypedProgramme {
 const text = (value: number | undefined) => (value === undefined ? '' : String(value));
 
 /** A programme as it is edited; a new one where none is given. */
-export function typedProgramme(nutrients: readonly RateNutrient[], programme?: HouseProgramme): TypedProgramme {
+export function typedProgramme(
+	nutrients: readonly RateNutrient[],
+	units: UnitSystem,
+	programme?: HouseProgramme
+): TypedProgramme {
 	const { ground = {}, rates = [], rounding } = programme ?? {};
 	return {
 		name: programme?.name ?? '',
@@ -42,9 +48,7 @@ export function typedProgramme(nutrients: readonly RateNutrient[], programme?: H
 			const { methods = [], bothYears = false } = rates.find((rate) => rate.nutrient === nutrient) ?? {};
 			return { nutrient, first: methods[0] ?? '', second: methods[1] ?? '', bothYears };
 		}),
-		rounding: rounding
-			? { lb: text(rounding.lb), gal: text(rounding.gal), shortTon: text(rounding.shortTon) }
-			: { ...USUAL_ROUNDING },
+		rounding: rounding ? typedAmounts(rounding, RoundingBounds, units) : { ...USUAL_ROUNDING[units] },
 		products: (programme?.products ?? []).map((swap) => ({ ...swap })),
 		nitrogen: (programme?.nitrogen ?? []).map(({ label, product, placement, daysFromPlanting, sharePercent }) => ({
 			label,
@@ -59,8 +63,15 @@ export function typedProgramme(nutrients: readonly RateNutrient[], programme?: H
 /** Shares add up to all of the nitrogen, but for what rounding leaves. */
 const SHARES_WITHIN = 0.5;
 
-/** The programme that was typed, or what is wrong with it, in words. */
-export function programmeOf(typed: TypedProgramme): HouseProgramme | { problem: string } {
+/**
+ * The programme that was typed, or what is wrong with it, in words.
+ * @param kept steps of its rounding before, which stay to the last digit where nobody changed them
+ */
+export function programmeOf(
+	typed: TypedProgramme,
+	units: UnitSystem,
+	kept: HouseProgramme['rounding'] = {}
+): HouseProgramme | { problem: string } {
 	if (typed.name.trim() === '')
 		return { problem: 'Give the programme a name: it stands on each field that follows it.' };
 	if (typed.crops.length === 0) return { problem: 'Say for which crops it is.' };
@@ -68,7 +79,7 @@ export function programmeOf(typed: TypedProgramme): HouseProgramme | { problem: 
 	if (rates.length === 0) return { problem: 'Choose an approach for at least one nutrient.' };
 	const ground = typedNumbers(typed.bounds, ProgrammeGroundBounds, []);
 	if (typeof ground === 'string') return { problem: ground };
-	const rounding = typedNumbers(typed.rounding, RoundingBounds, []);
+	const rounding = keptNumbers(typed.rounding, kept, RoundingBounds, units);
 	if (typeof rounding === 'string') return { problem: rounding };
 	const open = typed.products.find(({ instead, take }) => !instead || !take);
 	if (open) return { problem: 'Say of each product which one goes and which one takes its place.' };

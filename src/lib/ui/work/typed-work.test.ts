@@ -4,7 +4,7 @@ import type { HouseProgramme } from '$core/schema-types';
 import { programmeOf, typedProgramme } from './typed-programme';
 import { USUAL_ROUNDING, usualWork, workOf, type TypedWork } from './typed-work';
 
-const typed = (change: Partial<TypedWork>) => workOf({ ...usualWork(), ...change });
+const typed = (change: Partial<TypedWork>) => workOf({ ...usualWork('us'), ...change }, 'us', 'bu/ac');
 
 describe('work that was typed', () => {
 	it('sets crop and goal by rotation and harvests, or the same for all', () => {
@@ -28,7 +28,7 @@ describe('work that was typed', () => {
 		expect(typed({ kind: 'programme', programme: 'p' })).toEqual({ kind: 'programme', programme: 'p' });
 		expect(typed({ kind: 'product', from: 'a', to: 'b' })).toEqual({ kind: 'product', from: 'a', to: 'b' });
 		expect(typed({ kind: 'days', days: '-3', product: 'a' })).toEqual({ kind: 'days', days: -3, product: 'a' });
-		expect(typed({ kind: 'rounding', rounding: { ...USUAL_ROUNDING, gal: '' } })).toEqual({
+		expect(typed({ kind: 'rounding', rounding: { ...USUAL_ROUNDING.us, gal: '' } })).toEqual({
 			kind: 'rounding',
 			rounding: { lb: 5, shortTon: 0.25 }
 		});
@@ -45,7 +45,7 @@ describe('work that was typed', () => {
 		[{ kind: 'days', days: '0' }, /stay where they are/],
 		[{ kind: 'days', days: '' }, /Days later .* is not filled in/],
 		[
-			{ kind: 'rounding', rounding: { ...USUAL_ROUNDING, lb: '500' } },
+			{ kind: 'rounding', rounding: { ...USUAL_ROUNDING.us, lb: '500' } },
 			/Dry products to “500” must be a number from 0.1 to 100 lb\/ac/
 		]
 	])('says what is wrong with %o', (change, message) => {
@@ -67,15 +67,15 @@ describe('a house programme that was typed', () => {
 		],
 		note: 'As always'
 	};
-	const form = () => typedProgramme(['N', 'P2O5'], kept);
+	const form = () => typedProgramme(['N', 'P2O5'], 'us', kept);
 	it('comes back from its form as it was', () => {
-		expect(programmeOf(form())).toEqual(kept);
+		expect(programmeOf(form(), 'us')).toEqual(kept);
 	});
 	it('has a name, crops, an approach, numbers, whole swaps and shares that make 100 %', () => {
 		const wrong = (change: (one: ReturnType<typeof form>) => void) => {
 			const one = form();
 			change(one);
-			return (programmeOf(one) as { problem: string }).problem;
+			return (programmeOf(one, 'us') as { problem: string }).problem;
 		};
 		expect(wrong((one) => (one.name = ' '))).toMatch(/a name/);
 		expect(wrong((one) => (one.crops = []))).toMatch(/which crops/);
@@ -91,6 +91,6 @@ describe('a house programme that was typed', () => {
 	it('does not name the same method twice', () => {
 		const one = form();
 		one.rates[1]!.second = 'a/p';
-		expect(programmeOf(one)).toMatchObject({ rates: [{ nutrient: 'P2O5', methods: ['a/p'], bothYears: true }] });
+		expect(programmeOf(one, 'us')).toMatchObject({ rates: [{ nutrient: 'P2O5', methods: ['a/p'], bothYears: true }] });
 	});
 });

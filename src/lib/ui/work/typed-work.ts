@@ -1,6 +1,8 @@
 import type { GoalBy, Work } from '$core/schema-types';
 import { CropWorkBounds, DaysWorkBounds, GoalByBounds, RoundingBounds } from '$core/schema-types/bounds';
-import { typedNumber, typedNumbers } from '$lib/ui/forms/number-within';
+import type { UnitSystem } from '$core/units/rate-units';
+import { typedNumbers, type NumberFacts } from '$lib/ui/forms/number-within';
+import { keptNumber, keptNumbers } from '$lib/ui/forms/typed-amount';
 
 /** What can be done to many fields at once, as it is offered. */
 export const WORK_NAMES = {
@@ -38,18 +40,24 @@ export interface TypedWork {
 
 /** Steps of rates as they are typed; empty where nothing is rounded. */
 export type TypedRounding = Record<keyof typeof RoundingBounds, string>;
-export const USUAL_ROUNDING: TypedRounding = { lb: '5', gal: '0.5', shortTon: '0.25' };
+export const USUAL_ROUNDING: Record<UnitSystem, TypedRounding> = {
+	us: { lb: '5', gal: '0.5', shortTon: '0.25' },
+	metric: { lb: '5', gal: '5', shortTon: '0.5' }
+};
 
-export function usualWork(): TypedWork {
+export function usualWork(units: UnitSystem): TypedWork {
 	const none = { crop: '', amount: '', otherwise: '', list: '', programme: '', from: '', to: '', product: '' };
-	return { ...none, kind: 'crop', goalBy: 'best', harvests: '3', days: '7', rounding: { ...USUAL_ROUNDING } };
+	return { ...none, kind: 'crop', goalBy: 'best', harvests: '3', days: '7', rounding: { ...USUAL_ROUNDING[units] } };
 }
 
-/** The piece of work that was typed, or what is wrong with it, in words. Sheets are no work of this kind: they are issued. */
-export function workOf(typed: TypedWork): Work | { problem: string } {
+/**
+ * The piece of work that was typed, or what is wrong with it, in words. Sheets are no work of this kind: they are issued.
+ * @param yieldUnit of the crop that is set; undefined where each field keeps its own
+ */
+export function workOf(typed: TypedWork, units: UnitSystem, yieldUnit?: string): Work | { problem: string } {
 	switch (typed.kind) {
 		case 'crop':
-			return cropWorkOf(typed);
+			return cropWorkOf(typed, units, yieldUnit);
 		case 'crop list':
 			return typed.list.trim() === ''
 				? { problem: 'Paste a line for each field: name, crop, goal.' }
@@ -66,7 +74,7 @@ export function workOf(typed: TypedWork): Work | { problem: string } {
 			return { kind: 'days', ...moved, ...(typed.product ? { product: typed.product } : {}) };
 		}
 		case 'rounding': {
-			const rounding = typedNumbers(typed.rounding, RoundingBounds, []);
+			const rounding = keptNumbers(typed.rounding, {}, RoundingBounds, units);
 			return typeof rounding === 'string' ? { problem: rounding } : { kind: 'rounding', rounding };
 		}
 		default:
@@ -74,20 +82,30 @@ export function workOf(typed: TypedWork): Work | { problem: string } {
 	}
 }
 
-function cropWorkOf({ crop, goalBy, harvests, amount, otherwise }: TypedWork): Work | { problem: string } {
-	const asked = { amount: goalBy === 'amount' ? amount : '', harvests: goalBy === 'mean' ? harvests : '' };
-	const goal = typedNumbers(
-		asked,
+function cropWorkOf(
+	{ crop, goalBy, harvests, amount, otherwise }: TypedWork,
+	units: UnitSystem,
+	yieldUnit = ''
+): Work | { problem: string } {
+	if (goalBy === 'amount' && units === 'metric' && crop === '') {
+		return { problem: 'Choose the crop: a goal in t/ha is kept in the unit of one crop.' };
+	}
+	const counted = typedNumbers(
+		{ harvests: goalBy === 'mean' ? harvests : '' },
 		GoalByBounds,
-		goalBy === 'mean' ? ['harvests'] : goalBy === 'amount' ? ['amount'] : []
+		goalBy === 'mean' ? ['harvests'] : []
 	);
-	if (typeof goal === 'string') return { problem: goal };
-	const rest = goalBy === 'amount' || crop === '' ? undefined : typedNumber(otherwise, CropWorkBounds.otherwise);
+	if (typeof counted === 'string') return { problem: counted };
+	const yielded = (text: string, facts: NumberFacts) => keptNumber(text, undefined, facts, yieldUnit, units);
+	const same = goalBy === 'amount' ? yielded(amount, GoalByBounds.amount) : undefined;
+	if (typeof same === 'string') return { problem: same };
+	if (goalBy === 'amount' && same === undefined) return { problem: `${GoalByBounds.amount.label} is not filled in.` };
+	const rest = goalBy === 'amount' || crop === '' ? undefined : yielded(otherwise, CropWorkBounds.otherwise);
 	if (typeof rest === 'string') return { problem: rest };
 	return {
 		kind: 'crop',
 		...(crop ? { crop } : {}),
-		goal: { by: goalBy, ...goal },
+		goal: { by: goalBy, ...counted, ...(same === undefined ? {} : { amount: same }) },
 		...(rest === undefined ? {} : { otherwise: rest })
 	};
 }

@@ -1,13 +1,14 @@
 import { csvText } from '$core/check/csv-text';
+import { layerText } from '$core/units/length-text';
 import { deskOf } from '$lib/server/desk';
 import { download } from '$lib/server/files/download';
 import { bagsAsked } from '$lib/server/http/bags-asked';
-import { depthText } from '$lib/server/stores/sampling/bags';
 import type { RequestHandler } from './$types';
 
 /** The list that goes to the lab with the bags, as CSV. */
 export const GET: RequestHandler = ({ locals, url }) => {
-	const rows = bagsAsked(deskOf(locals), url.searchParams).map(({ code, grower, field, bag }) => ({
+	const desk = deskOf(locals);
+	const rows = bagsAsked(desk, url.searchParams).map(({ code, grower, field, bag }) => ({
 		sample: code,
 		grower,
 		field,
@@ -15,7 +16,7 @@ export const GET: RequestHandler = ({ locals, url }) => {
 		point: bag.point?.number ?? '',
 		longitude: bag.point?.at[0] ?? '',
 		latitude: bag.point?.at[1] ?? '',
-		depth: depthText(bag.depth),
+		depth: layerText(bag.depth, desk.settings.units),
 		pulled: bag.pulledOn ?? '',
 		cores: bag.cores
 	}));

@@ -41,7 +41,7 @@ const year = (of: number, P2O5: Answer, K2O = P2O5): YearBalance => ({
 	) as YearBalance['nutrients']
 });
 const moves = (samples: Sample[], years: YearBalance[]) =>
-	testMoves(readTrends(samples), years, soilLayers(samples[0]!), 'us');
+	testMoves(readTrends(samples, 'us'), years, soilLayers(samples[0]!), 'us');
 const phosphorus = (samples: Sample[], years: YearBalance[]) =>
 	moves(samples, years).find(({ nutrient }) => nutrient === 'P2O5')!;
 const SPAN = [sample('2026-10-12', 20, 120), sample('2023-10-20', 14, 131)];

@@ -48,7 +48,7 @@ export function movesOf({ book }: Desk, field: FieldRow, balance: readonly YearB
 	const [newest] = reports;
 	if (!newest) return [];
 	const inSight = (answer: YearBalance['nutrients']['N']['ofYear']) => inSystem(answer, units);
-	return testMoves(readTrends(reports), balance, soilLayers(newest), units).map((move) => ({
+	return testMoves(readTrends(reports, units), balance, soilLayers(newest, '/sample', units), units).map((move) => ({
 		...move,
 		balance: inSight(move.balance),
 		expected: inSight(move.expected)

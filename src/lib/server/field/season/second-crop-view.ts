@@ -1,6 +1,6 @@
 import { movedText } from '../../../../core/rates/choose';
 import { quantityIn } from '../../../../core/units/amount-text';
-import { inSystem, type UnitSystem } from '../../../../core/units/rate-units';
+import { inSystem, type UnitSystem, yieldUnitOf } from '../../../../core/units/rate-units';
 import { schoolName } from '../../../school-names';
 import type { Library } from '../../knowledge';
 import { secondCropOf } from '../../stores/plan/after-the-harvest';
@@ -25,7 +25,7 @@ const NONE = {
 /** The second crop of a year with its name and unit; undefined where there is none, or it is not known any more. */
 export function namedSecond(goal: Pick<FieldYearRow, 'second_crop'>, crops: readonly Crop[]) {
 	const second = secondOf(goal, crops);
-	return second && { planted: second.planted, name: second.crop.name, unit: second.crop.yieldUnit };
+	return second && { planted: second.planted, name: second.crop.name, unit: yieldUnitOf(second.crop) };
 }
 
 function secondOf(goal: Pick<FieldYearRow, 'second_crop'>, crops: readonly Crop[]) {
@@ -42,7 +42,7 @@ export function secondCropView({ crops }: Library, advice: Advice | undefined, u
 	const name = crop.name.toLowerCase();
 	const rates = (advice.answer.secondRates ?? []).map((rate) => ({ ...rate, schoolName: schoolName(rate.school) }));
 	return {
-		summary: `Second crop after the harvest: ${name}, ${quantityIn(units, planted.yieldGoal, crop.yieldUnit)}`,
+		summary: `Second crop after the harvest: ${name}, ${quantityIn(units, planted.yieldGoal, yieldUnitOf(crop))}`,
 		planted,
 		name,
 		after: advice.crop.name.toLowerCase(),

@@ -1,3 +1,4 @@
+import { yieldUnitOf, valueFromSystem } from '../../../../core/units/rate-units';
 import { randomUUID } from 'node:crypto';
 import { cropOf } from '../../../../core/rates/advise';
 import { previousCropOf } from '../../../../core/rates/second-crop/previous-crop';
@@ -38,7 +39,8 @@ export function cropWork(ground: WorkGround, field: FieldRow, work: CropWork): P
 export function cropListWork(ground: WorkGround, field: FieldRow, line: CropLine | undefined): Planned {
 	if (!line) return cannot('not in the list');
 	const years = listFieldYears(ground.book, field.id);
-	return setCrop(ground, field, years, line.crop, { amount: line.goal, why: '' });
+	const amount = valueFromSystem(line.goal, yieldUnitOf(line.crop), field.units);
+	return setCrop(ground, field, years, line.crop, { amount, why: '' });
 }
 
 interface Goal {
@@ -101,9 +103,11 @@ function setCrop(
 ): Planned {
 	const { library, year } = ground;
 	const fault = goalFault(crop.id, amount);
-	const said = quantityIn(field.units, amount, crop.yieldUnit);
+	const said = quantityIn(field.units, amount, yieldUnitOf(crop));
 	if (fault?.fault === 'impossible') {
-		return cannot(`${said} is no goal for ${crop.name.toLowerCase()}: it must be ${fault.bounds.join(' to ')}`);
+		return cannot(
+			`${said} is no goal for ${crop.name.toLowerCase()}: it must be ${quantityIn(field.units, fault.bounds, yieldUnitOf(crop))}`
+		);
 	}
 	const now = years.find((one) => one.year === year);
 	const before = years.find((one) => one.year === year - 1);

@@ -1,7 +1,8 @@
+import { layerText } from '../../../../core/units/length-text';
 import { partText } from '../../../../core/ground/sampling/part-text';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { UnitSystem } from '../../../../core/units/rate-units';
-import { depthText, type BagRecord } from '../../stores/sampling/bags';
+import type { BagRecord } from '../../stores/sampling/bags';
 
 interface LabelSheet {
 	pageSize: 'LETTER' | 'A4';
@@ -46,7 +47,7 @@ export function bagLabels(
 		info: { title: 'Labels for soil bags', creationDate: new Date(`${day}T00:00:00Z`) },
 		defaultStyle: { font: 'Hyperlegible', fontSize: 8, lineHeight: 1.1 },
 		content: pagesOf(bags, skip).map((page, at) => ({
-			stack: page.map(({ place, bag }) => label(bag, sheet, place)),
+			stack: page.map(({ place, bag }) => label(bag, units, place)),
 			...(at === 0 ? {} : { pageBreak: 'before' as const })
 		}))
 	};
@@ -61,7 +62,8 @@ function pagesOf(bags: readonly BagRecord[], skip: number): { place: number; bag
 	return pages;
 }
 
-function label({ code, field, grower, bag }: BagRecord, sheet: LabelSheet, place: number): Content {
+function label({ code, field, grower, bag }: BagRecord, units: UnitSystem, place: number): Content {
+	const sheet = SHEETS[units];
 	const x = sheet.left + (place % COLUMNS) * sheet.across + EDGE;
 	const y = sheet.top + Math.floor(place / COLUMNS) * sheet.down + EDGE;
 	return {
@@ -74,7 +76,7 @@ function label({ code, field, grower, bag }: BagRecord, sheet: LabelSheet, place
 					{ text: code, bold: true, fontSize: 12 },
 					{ text: cut(field, LINE.large), bold: true, fontSize: 9.5 },
 					{ text: cut(partText(bag) ?? 'whole field', LINE.small) },
-					{ text: `${depthText(bag.depth)}, ${bag.cores} cores` },
+					{ text: `${layerText(bag.depth, units)}, ${bag.cores} cores` },
 					{ text: cut(grower, LINE.small), fontSize: 7 }
 				]
 			}

@@ -50,7 +50,7 @@ export function yearsDocument(
 		...MAIN_BALANCED.map((nutrient) => `${nutrient} balance`),
 		'Running P2O5',
 		'Running K2O',
-		'Cost, an acre',
+		units === 'us' ? 'Cost, an acre' : 'Cost, a hectare',
 		'Lime to offset'
 	];
 	return {
@@ -65,7 +65,7 @@ export function yearsDocument(
 			columns: [
 				{
 					width: '*',
-					text: `Amounts in ${unit}, applied less taken off; of several fields, means by acres. Running: the years shown.`
+					text: `Amounts in ${unit}, applied less taken off; of several fields, means by area. Running: the years shown.`
 				},
 				{ width: 'auto', text: `${page} of ${count}`, alignment: 'right' }
 			]
@@ -164,7 +164,10 @@ function cells(line: Line, units: UnitSystem): TableCell[] {
 		})),
 		{ text: pounds(running.P2O5) },
 		{ text: pounds(running.K2O) },
-		{ text: cost === undefined ? 'price missing' : cost > 0 ? formatQuantity(cost, '$') : '' },
+		{
+			text:
+				cost === undefined ? 'price missing' : cost > 0 ? formatQuantity(valueInSystem(cost, '$/ac', units), '$') : ''
+		},
 		{ text: acidity !== undefined && Math.round(acidity) !== 0 ? pounds(acidity) : '' }
 	];
 	const words: TableCell[] = [line.name, { text: String(line.year), alignment: 'right' }, line.crop];

@@ -8,7 +8,7 @@ import { listFollowed, listHouseProgrammes } from '../../stores/plan/house-progr
 import { listCurves } from '../../stores/response-curves';
 
 /** The house programmes of the book, and what one can be made of. */
-export function programmesPage({ book, library, today }: Desk) {
+export function programmesPage({ book, library, today, settings }: Desk) {
 	const year = planningYear(today);
 	const followed = [...listFollowed(book, year).values()];
 	const { crops, products, packs } = library;
@@ -31,6 +31,7 @@ export function programmesPage({ book, library, today }: Desk) {
 		}));
 	return {
 		title: 'House programmes',
+		units: settings.units,
 		year,
 		programmes: listHouseProgrammes(book).map((programme) => ({
 			...programme,

@@ -2,12 +2,13 @@ import { partText } from '../../../../core/ground/sampling/part-text';
 import { serialIn } from '../../../../core/ground/sampling/bag-code';
 import { sampleDue, samplingDay } from '../../../../core/ground/sampling/sample-age';
 import { longDate } from '../../../../core/units/day-text';
+import { layerText } from '../../../../core/units/length-text';
 import type { Desk } from '../../desk';
 import { planningYear } from '../../field/planning-year';
 import { yearOf } from '../../field/year-of';
 import { listFields } from '../../stores/fields';
 import { countZones } from '../../stores/ground-maps';
-import { depthText, listBags, stageOf, type BagRecord } from '../../stores/sampling/bags';
+import { listBags, stageOf, type BagRecord } from '../../stores/sampling/bags';
 import { rosterRows } from '../whole-book/roster-page';
 
 /** The fields that are due for sampling, and how far every bag has come. */
@@ -55,7 +56,7 @@ export function samplingPage(desk: Desk, query: URLSearchParams) {
 					part,
 					isPoint,
 					cores: bag.cores,
-					depth: depthText(bag.depth),
+					depth: layerText(bag.depth, settings.units),
 					...chainOf(one)
 				};
 			})

@@ -1,3 +1,4 @@
+import { yieldUnitOf } from '../../../../core/units/rate-units';
 import { cropsGrown } from '../../stores/roster';
 import type { Desk } from '../../desk';
 import { planningYear } from '../../field/planning-year';
@@ -33,7 +34,7 @@ export function workPage(desk: Desk, query: URLSearchParams) {
 		}),
 		programmes: programmes.map(({ id, name }) => ({ id, name })),
 		crops: library.crops
-			.map(({ id, name, yieldUnit }) => ({ id, name, yieldUnit, grown: grown.has(id) }))
+			.map((crop) => ({ id: crop.id, name: crop.name, yieldUnit: yieldUnitOf(crop), grown: grown.has(crop.id) }))
 			.sort((a, b) => Number(b.grown) - Number(a.grown)),
 		products: library.products.map(({ id, name }) => ({ id, name, planned: inUse.has(id) }))
 	};

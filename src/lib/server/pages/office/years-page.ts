@@ -1,3 +1,4 @@
+import { yieldUnitOf } from '../../../../core/units/rate-units';
 import { BALANCED, type Balanced } from '../../../../core/season/plan/balance/nutrient-balance';
 import {
 	bookYear,
@@ -176,7 +177,7 @@ function lineOf(key: string, told: readonly Told[], by: ToldBy): YearLine {
 		balance,
 		running: {},
 		lime: mean(({ numbers }) => numbers.lime) ?? 0,
-		...(alone ? { fieldId: row.fieldId, goal: row.yield_goal, yieldUnit: crop.yieldUnit } : {}),
+		...(alone ? { fieldId: row.fieldId, goal: row.yield_goal, yieldUnit: yieldUnitOf(crop) } : {}),
 		...(alone && harvested !== null ? { harvested } : {}),
 		...(ofGoal === undefined ? {} : { ofGoal }),
 		...(band === undefined ? {} : { band }),

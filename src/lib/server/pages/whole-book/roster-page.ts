@@ -1,3 +1,4 @@
+import { yieldUnitOf } from '../../../../core/units/rate-units';
 import { addDays, format, parseISO } from 'date-fns';
 import { planningYear } from '../../field/planning-year';
 import { listDue, listRoster } from '../../stores/roster';
@@ -18,7 +19,7 @@ export function rosterRows({ book, library }: Pick<Desk, 'book' | 'library'>, ye
 	const crops = new Map(library.crops.map((crop) => [crop.id, crop]));
 	return listRoster(book, year).map((row) => {
 		const crop = row.crop === null ? undefined : crops.get(row.crop);
-		return { ...row, cropName: crop?.name, yieldUnit: crop?.yieldUnit };
+		return { ...row, cropName: crop?.name, yieldUnit: crop && yieldUnitOf(crop) };
 	});
 }
 

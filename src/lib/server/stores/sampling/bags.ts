@@ -1,3 +1,4 @@
+import { layerText } from '../../../../core/units/length-text';
 import { randomUUID } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import type { LabelledBag } from '../../../../core/ground/lab-file/labelled-bag';
@@ -149,7 +150,7 @@ function refuseSecond(known: readonly BagRecord[], wanted: readonly WantedBag[])
 		const there = underWay.get(groundOf(field, bag));
 		if (!there) continue;
 		const where = [there.field, partText(bag)].filter(Boolean).join(', ');
-		const what = `${where} has a bag of ${depthText(bag.depth)} on its way: ${there.code}, planned on`;
+		const what = `${where} has a bag of ${layerText(bag.depth, 'us')} on its way: ${there.code}, planned on`;
 		throw new ActionError(`${what} ${longDate(there.bag.plannedOn)}. Leave the field out, or remove that bag.`);
 	}
 }
@@ -170,12 +171,7 @@ function keepSerial(db: Database, year: number, serial: number): void {
 
 const counterOf = (year: number) => `bags of ${year}`;
 
-const groundOf = (field: string, bag: Bag) => `${field}|${partText(bag) ?? ''}|${depthText(bag.depth)}`;
-
-/** "0-8 in". */
-export function depthText({ top, bottom, depthUnit }: Bag['depth']): string {
-	return `${top}-${bottom} ${depthUnit}`;
-}
+const groundOf = (field: string, bag: Bag) => `${field}|${partText(bag) ?? ''}|${layerText(bag.depth, 'us')}`;
 
 /**
  * Says that bags were pulled or sent, as one action.

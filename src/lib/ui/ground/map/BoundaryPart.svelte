@@ -2,7 +2,8 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
-	import { formatNumber } from '$core/units/display';
+	import { quantityIn } from '$core/units/amount-text';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import CornersForm from './CornersForm.svelte';
 	import type { MapMode } from './GroundMap.svelte';
 	import { save } from '../../forms/call';
@@ -11,10 +12,11 @@
 		fieldId: string;
 		boundary: Shape | undefined;
 		acres: number | undefined;
+		units: UnitSystem;
 		mode: MapMode;
 		setMode: (mode: MapMode) => void;
 	}
-	const { fieldId, boundary, acres, mode, setMode }: Props = $props();
+	const { fieldId, boundary, acres, units, mode, setMode }: Props = $props();
 
 	let typing = $state(false);
 	let problem = $state('');
@@ -33,7 +35,7 @@
 <section aria-label="Boundary">
 	<h2>Boundary</h2>
 	<p>
-		{#if boundary && acres !== undefined}{formatNumber(acres, 'ac')} acres.{:else}<span class="soft"
+		{#if boundary && acres !== undefined}{quantityIn(units, acres, 'ac')}.{:else}<span class="soft"
 				>None yet: draw it on the map, read it from a file, or type its corners.</span
 			>{/if}
 	</p>

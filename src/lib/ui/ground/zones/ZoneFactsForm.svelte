@@ -15,6 +15,8 @@
 		facts: ZoneFacts;
 		means: ZoneMeans;
 		yieldGoal: number | undefined;
+		/** Of the crop, with the weight of its bushel. */
+		yieldUnit: string;
 		/** Nutrients with a rate for the field. */
 		nutrients: readonly RateNutrient[];
 		/** That rates are typed in. */
@@ -23,14 +25,14 @@
 		keep: (facts: ZoneFacts, seen: ZoneFacts) => Promise<string>;
 		close: () => void;
 	}
-	const { name, facts, means, yieldGoal, nutrients, units, keep, close }: Props = $props();
+	const { name, facts, means, yieldGoal, yieldUnit, nutrients, units, keep, close }: Props = $props();
 
 	const GROUND = [
-		{ key: 'yieldGoal', label: 'Yield goal', most: 100_000 },
-		{ key: 'yieldWithout', label: 'Yield without nitrogen (strip)', most: 100_000 },
-		{ key: 'yieldRich', label: 'Yield with plenty (strip)', most: 100_000 },
-		{ key: 'index', label: 'Canopy index', most: 10 },
-		{ key: 'richIndex', label: 'Canopy index of the rich strip', most: 10 }
+		{ key: 'yieldGoal', label: 'Yield goal', most: 100_000, yielded: true },
+		{ key: 'yieldWithout', label: 'Yield without nitrogen (strip)', most: 100_000, yielded: true },
+		{ key: 'yieldRich', label: 'Yield with plenty (strip)', most: 100_000, yielded: true },
+		{ key: 'index', label: 'Canopy index', most: 10, yielded: false },
+		{ key: 'richIndex', label: 'Canopy index of the rich strip', most: 10, yielded: false }
 	] as const;
 
 	let open = $state(true);
@@ -44,7 +46,9 @@
 	type Texts = Record<string, string>;
 	let form = $state<Record<'ground' | 'values' | 'rates' | 'reasons', Texts>>(
 		untrack(() => ({
-			ground: Object.fromEntries(GROUND.map(({ key }) => [key, text(facts[key])])),
+			ground: Object.fromEntries(
+				GROUND.map(({ key, yielded }) => [key, yielded ? typedAmount(facts[key], yieldUnit, units) : text(facts[key])])
+			),
 			values: Object.fromEntries(ZONE_ANALYTES.map((one) => [one, text(facts.values?.[one])])),
 			rates: Object.fromEntries(nutrients.map((one) => [one, typedAmount(facts.own?.[one]?.rate, unitOf(one), units)])),
 			reasons: Object.fromEntries(nutrients.map((one) => [one, facts.own?.[one]?.reason ?? '']))
@@ -52,7 +56,8 @@
 	);
 
 	function placeholder(quantity: keyof ZoneMeans | 'yieldGoal'): string {
-		if (quantity === 'yieldGoal') return yieldGoal === undefined ? 'as the field' : `${yieldGoal}, as the field`;
+		if (quantity === 'yieldGoal')
+			return yieldGoal === undefined ? 'as the field' : `${typedAmount(yieldGoal, yieldUnit, units)}, as the field`;
 		const known = means[quantity];
 		return known ? `${formatNumber(Number(known.mean.toPrecision(3)), 'ratio')}, by ${known.layer}` : 'as the field';
 	}
@@ -68,9 +73,10 @@
 	/** @throws RangeError in words the adviser can act on */
 	function typed(): ZoneFacts {
 		const made: ZoneFacts = {};
-		for (const { key, label, most } of GROUND) {
-			const value = read(form.ground[key]!, label, most);
-			if (value !== undefined) made[key] = value;
+		for (const { key, label, most, yielded } of GROUND) {
+			const given = form.ground[key]!;
+			if (read(given, label, most) === undefined) continue;
+			made[key] = yielded ? keptAmount(given, facts[key], yieldUnit, units)! : Number(given);
 		}
 		for (const analyte of ZONE_ANALYTES) {
 			const value = read(form.values[analyte]!, analyte, 100_000);
@@ -110,10 +116,10 @@
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 		<p class="soft small">What is left empty holds as for the whole field, or by the mean of a layer.</p>
 		<div class="fields">
-			{#each GROUND as { key, label } (key)}
+			{#each GROUND as { key, label, yielded } (key)}
 				<TextInput
 					size="sm"
-					labelText={label}
+					labelText={yielded ? `${label}, ${unitInSystem(yieldUnit, units)}` : label}
 					placeholder={key === 'yieldGoal'
 						? placeholder('yieldGoal')
 						: key === 'index'

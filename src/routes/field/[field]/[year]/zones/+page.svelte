@@ -166,7 +166,14 @@
 			{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 		</div>
 		<div class="right">
-			<BoundaryPart fieldId={data.fieldId} boundary={data.boundary} acres={data.acres} {mode} {setMode} />
+			<BoundaryPart
+				fieldId={data.fieldId}
+				boundary={data.boundary}
+				acres={data.acres}
+				units={data.units}
+				{mode}
+				{setMode}
+			/>
 			<ZonesPart
 				fieldId={data.fieldId}
 				year={data.year}
@@ -207,6 +214,8 @@
 	</div>
 	{#if goals}<GoalsByYield
 			{goals}
+			yieldUnit={data.yieldUnit}
+			units={data.units}
 			fieldId={data.fieldId}
 			year={data.year}
 			zones={data.zones}
@@ -238,6 +247,7 @@
 		facts={edited.facts}
 		means={data.means[edited.name] ?? {}}
 		yieldGoal={data.yieldGoal}
+		yieldUnit={data.yieldUnit}
 		nutrients={data.chosen.map(({ nutrient }) => nutrient)}
 		units={data.units}
 		keep={keepFacts}
