@@ -118,6 +118,16 @@ export function inSystem(answer: Answer, system: UnitSystem): Answer {
 	});
 }
 
+/** A yield in the reader's units: bushels become tonnes by what they weigh. */
+export function yieldInSystem(
+	answer: Answer,
+	crop: Pick<Crop, 'yieldUnit' | 'bushelWeightLb'>,
+	system: UnitSystem
+): Answer {
+	if (!answer.applies || system === 'us' || answer.unit !== crop.yieldUnit) return answer;
+	return inSystem({ ...answer, unit: yieldUnitOf(crop) }, system);
+}
+
 /** Answers by name, each in the reader's unit system. */
 export function inEachSystem(answers: Readonly<Record<string, Answer>>, system: UnitSystem): Record<string, Answer> {
 	return Object.fromEntries(Object.entries(answers).map(([name, answer]) => [name, inSystem(answer, system)]));

@@ -1,10 +1,12 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
 	import { page } from '$app/state';
+	import { scaledCurve } from '$core/rates/nitrogen/response/shapes/scaled-curve';
 	import { formatNumber } from '$core/units/display';
+	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import Chart from '$lib/ui/charts/Chart.svelte';
-	import { trialChart } from '$lib/ui/charts/trial';
+	import { scaleIn, trialChart } from '$lib/ui/charts/trial';
 	import { cropWords, curveText } from '$lib/ui/rates/curves/curve-text';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import { remove } from '$lib/ui/forms/call';
@@ -13,6 +15,9 @@
 	const { data }: { data: PageData } = $props();
 	type Curve = PageData['curves'][number];
 	let problem = $state('');
+	const unit = $derived(unitInSystem('lb/ac', data.units));
+	const rate = (lbAc: number) => formatNumber(valueInSystem(lbAc, 'lb/ac', data.units), unit);
+	const text = (one: Curve) => curveText(scaledCurve(one.curve, scaleIn(data.units, one.yieldUnit)));
 
 	const shown = $derived(data.curves.find(({ id }) => id === page.url.searchParams.get('curve')) ?? data.curves[0]);
 
@@ -25,12 +30,12 @@
 	<a href={`/curves?curve=${id}`} data-sveltekit-noscroll>{title}</a>
 {/snippet}
 {#snippet testedCell({ lowestRate, highestRate }: Curve)}
-	{formatNumber(lowestRate, 'lb/ac')} to {formatNumber(highestRate, 'lb/ac')}
+	{rate(lowestRate)} to {rate(highestRate)}
 {/snippet}
 {#snippet bestCell({ best, interval }: Curve)}
 	{#if best.applies}<strong><Quantity answer={best} bare /></strong>{#if interval && 'low' in interval}
 			<div class="small soft">
-				{formatNumber(interval.low, 'lb/ac')} to {formatNumber(interval.high, 'lb/ac')}
+				{rate(interval.low)} to {rate(interval.high)}
 			</div>{/if}{:else}<span class="soft small">{best.reason}</span>{/if}
 {/snippet}
 {#snippet sourceCell({ simulated, source }: Curve)}
@@ -70,9 +75,9 @@
 				{ name: 'Crop', of: ({ cropName }) => cropName },
 				{ name: 'After', of: ({ previousCrops }) => previousCrops?.map(cropWords).join(', ') ?? 'any crop' },
 				{ name: 'Soils', of: ({ textureClasses }) => textureClasses?.join(', ') ?? 'any soil' },
-				{ name: 'Tested, lb/ac', of: ({ highestRate }) => highestRate, cell: testedCell, number: true },
+				{ name: `Tested, ${unit}`, of: ({ highestRate }) => highestRate, cell: testedCell, number: true },
 				{
-					name: 'Economic optimum now, lb/ac',
+					name: `Economic optimum now, ${unit}`,
 					of: ({ best }) => (best.applies ? best.value : undefined),
 					cell: bestCell,
 					number: true
@@ -85,7 +90,7 @@
 			<section class="section chart">
 				<h2>{shown.title}</h2>
 				<p class="small">
-					{curveText(shown.curve)}
+					{text(shown)}
 					{#if shown.interval}
 						<span class="soft">
 							{'stale' in shown.interval
@@ -100,10 +105,11 @@
 						[shown.curve],
 						shown.lowestRate,
 						shown.highestRate,
-						shown.yieldUnit
+						shown.yieldUnit,
+						data.units
 					)}
 					height="300px"
-					label={`Yield against nitrogen: ${shown.title}. ${curveText(shown.curve)}`}
+					label={`Yield against nitrogen: ${shown.title}. ${text(shown)}`}
 				/>
 				{#if shown.observations}
 					<p><a href={`/curves/fit?from=${shown.id}`}>Fit its {shown.observations.length} plots again</a></p>

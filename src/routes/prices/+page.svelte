@@ -5,11 +5,12 @@
 	import { PriceFileActionBounds } from '$core/schema-types/bounds';
 	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
 	import { formatNumber } from '$core/units/display';
+	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '$lib/ui/figure/Quantity.svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { call, save } from '$lib/ui/forms/call';
-	import { numberOrUndefined } from '$lib/ui/forms/numbers';
+	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -41,7 +42,8 @@
 		const prices: Record<string, number> = {};
 		for (const [item, text] of Object.entries(typed)) {
 			if (text.trim() === '') continue;
-			const amount = numberOrUndefined(text);
+			const { price, unit = '' } = byItem.get(item) ?? {};
+			const amount = keptAmount(text, price, unit, data.units);
 			if (amount === undefined || amount < 0) {
 				problem = `The price “${text}” of ${byItem.get(item)?.name} must be a number, 0 or more.`;
 				return;
@@ -66,16 +68,16 @@
 	}
 </script>
 
-{#snippet priceCell({ item, name, price }: Item)}
+{#snippet priceCell({ item, name, price, unit }: Item)}
 	<input
 		aria-label={`Price of ${name}`}
 		inputmode="decimal"
-		value={typed[item] ?? (price === undefined ? '' : String(price))}
+		value={typed[item] ?? typedAmount(price, unit, data.units)}
 		oninput={(event) => type(item, event.currentTarget.value)}
 	/>
 {/snippet}
 {#snippet unitCell({ unit, perPound }: Item)}
-	{unit}{#if perPound}, <Quantity answer={perPound} />{/if}
+	{unitInSystem(unit, data.units)}{#if perPound}, <Quantity answer={perPound} />{/if}
 {/snippet}
 {#snippet sinceCell({ since }: Item)}{since ? longDate(since) : ''}{/snippet}
 {#snippet changeCell({ change }: Item)}
@@ -85,7 +87,10 @@
 	{#if earlier.length > 0}
 		<ul>
 			{#each earlier as { since, amount } (since)}
-				<li>{longDate(since)}: {formatNumber(amount, '$')} {unit}</li>
+				<li>
+					{longDate(since)}: {formatNumber(valueInSystem(amount, unit, data.units), '$')}
+					{unitInSystem(unit, data.units)}
+				</li>
 			{/each}
 		</ul>
 	{:else}<p class="soft">No price was ever entered.</p>{/if}

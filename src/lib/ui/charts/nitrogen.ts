@@ -4,7 +4,7 @@ import { nitrogenPerYield } from '$core/rates/nitrogen/balance';
 import type { PricedCurve } from '$core/rates/nitrogen/priced-curve';
 import { returnToNitrogen, type NitrogenPrices, type TestedCurve } from '$core/rates/nitrogen/response/returns';
 import type { Crop } from '$core/schema-types';
-import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+import { unitInSystem, valueInSystem, yieldUnitOf, type UnitSystem } from '$core/units/rate-units';
 import { axis, look, roundEnds, text } from './look';
 
 /** One pair of prices with what the curve says at them. */
@@ -38,6 +38,7 @@ export function nitrogenChart(chart: NitrogenChart): EChartsCoreOption {
 	const { model, p, lowest, highest } = curve;
 	const shown = (pounds: number) => valueInSystem(pounds, 'lb/ac', units);
 	const rates = Array.from({ length: POINTS + 1 }, (_, at) => lowest + ((highest - lowest) * at) / POINTS);
+	const yielded = (value: number) => valueInSystem(value, yieldUnitOf(crop), units);
 	const line = (of: (rate: number) => number) => rates.map((rate) => [shown(rate), of(rate)]);
 	const money = (dollars: number) => valueInSystem(dollars, '$/ac', units);
 	const returns = ({ prices }: Scenario) => line((rate) => money(returnToNitrogen(curve, prices, rate)));
@@ -51,7 +52,7 @@ export function nitrogenChart(chart: NitrogenChart): EChartsCoreOption {
 		...(gridIndex === 0 ? { axisLabel: { show: false } } : {})
 	});
 	const yields = [...rates.map((rate) => model.yieldAt(p, rate)), ...observations.map((one) => one.yield)];
-	const ends = roundEnds(yields);
+	const ends = roundEnds(yields.map(yielded));
 	return {
 		animation: false,
 		grid: [
@@ -60,7 +61,7 @@ export function nitrogenChart(chart: NitrogenChart): EChartsCoreOption {
 		],
 		xAxis: [xAxis(0, ''), xAxis(1, `N applied, ${unit}`)],
 		yAxis: [
-			{ ...axis(crop.yieldUnit, ends.min, ends.max, ends.step), nameGap: 40 },
+			{ ...axis(unitInSystem(yieldUnitOf(crop), units), ends.min, ends.max, ends.step), nameGap: 40 },
 			{
 				...axis(`return to N, ${unitInSystem('$/ac', units)}`, 0, 0),
 				min: undefined,
@@ -75,14 +76,14 @@ export function nitrogenChart(chart: NitrogenChart): EChartsCoreOption {
 			{
 				type: 'scatter',
 				name: 'plots',
-				data: observations.map((one) => [shown(one.rate), one.yield]),
+				data: observations.map((one) => [shown(one.rate), yielded(one.yield)]),
 				symbolSize: 5,
 				itemStyle: { color: look.inkSoft, opacity: 0.45 }
 			},
 			{
 				type: 'line',
 				name: 'yield',
-				data: line((rate) => model.yieldAt(p, rate)),
+				data: line((rate) => yielded(model.yieldAt(p, rate))),
 				symbol: 'none',
 				lineStyle: { color: look.ink, width: 2.5 },
 				markArea: { silent: true, data: bands(now.priced, shown) },

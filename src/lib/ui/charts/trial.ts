@@ -1,3 +1,5 @@
+import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+import { scaledCurve, type CurveScale } from '$core/rates/nitrogen/response/shapes/scaled-curve';
 import type { EChartsCoreOption } from 'echarts/core';
 import { coefficientsOf, responseModel } from '$core/rates/nitrogen/response/shapes/models';
 import type { Curve, Observation } from '$core/schema-types';
@@ -17,16 +19,30 @@ export function modelLook(model: Curve['model']) {
 	return LOOKS[model];
 }
 
-/** The plots of a trial with the curves through them. */
+/** In what a curve kept in US units is shown to the reader. */
+export function scaleIn(units: UnitSystem, yieldUnit: string): CurveScale {
+	return { perRate: valueInSystem(1, 'lb/ac', units), perYield: valueInSystem(1, yieldUnit, units) };
+}
+
+/**
+ * The plots of a trial with the curves through them.
+ * @param least lowest and highest rate drawn, lb/ac
+ * @param yieldUnit of the crop, with the weight of its bushel
+ */
 export function trialChart(
 	observations: readonly Observation[],
 	curves: readonly Curve[],
-	lowest: number,
-	highest: number,
-	yieldUnit: string
+	least: number,
+	most: number,
+	yieldUnit: string,
+	units: UnitSystem
 ): EChartsCoreOption {
+	const scale = scaleIn(units, yieldUnit);
+	const [lowest, highest] = [least * scale.perRate, most * scale.perRate];
 	const rates = Array.from({ length: POINTS + 1 }, (_, at) => lowest + ((highest - lowest) * at) / POINTS);
-	const lines = curves.map((curve) => {
+	const plots = observations.map((one) => [one.rate * scale.perRate, one.yield * scale.perYield] as const);
+	const lines = curves.map((one) => {
+		const curve = scaledCurve(one, scale);
 		const p = coefficientsOf(curve);
 		const model = responseModel(curve.model);
 		// The corner of a join is drawn as one.
@@ -34,20 +50,20 @@ export function trialChart(
 		const drawn = corner > lowest && corner < highest ? [...rates, corner].sort((a, b) => a - b) : rates;
 		return { model: curve.model, points: drawn.map((rate): [number, number] => [rate, model.yieldAt(p, rate)]) };
 	});
-	const yields = [...observations.map((one) => one.yield), ...lines.flatMap(({ points }) => points.map(([, y]) => y))];
+	const yields = [...plots.map(([, yielded]) => yielded), ...lines.flatMap(({ points }) => points.map(([, y]) => y))];
 	const ends = roundEnds(yields);
 	return {
 		animation: false,
 		grid: { left: 62, right: 18, top: 14, bottom: 44 },
-		xAxis: { ...axis('N applied, lb/ac', lowest, highest), splitLine: { show: false } },
+		xAxis: { ...axis(`N applied, ${unitInSystem('lb/ac', units)}`, lowest, highest), splitLine: { show: false } },
 		yAxis: {
-			...axis(yieldUnit, ends.min, ends.max, ends.step),
+			...axis(unitInSystem(yieldUnit, units), ends.min, ends.max, ends.step),
 			nameGap: 44
 		},
 		series: [
 			{
 				type: 'scatter',
-				data: observations.map((one) => [one.rate, one.yield]),
+				data: plots,
 				symbolSize: 7,
 				itemStyle: { color: look.inkSoft, opacity: 0.6 }
 			},

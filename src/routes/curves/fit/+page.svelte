@@ -17,7 +17,9 @@
 	import FitTable from '$lib/ui/rates/curves/FitTable.svelte';
 	import TypedCurve from '$lib/ui/rates/curves/TypedCurve.svelte';
 	import { TrialFit } from '$lib/ui/rates/curves/trial-fit.svelte';
-	import { numberOrUndefined } from '$lib/ui/forms/numbers';
+	import { unitInSystem } from '$core/units/rate-units';
+	import { scaleIn } from '$lib/ui/charts/trial';
+	import { keptAmount, typedAmount } from '$lib/ui/forms/typed-amount';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
@@ -31,23 +33,37 @@
 	let text = $state(untrack(startText));
 	let cropId = $state<string>(untrack(() => data.from?.crop ?? 'corn-grain'));
 	const crop = $derived(data.crops.find(({ id }) => id === cropId) ?? data.crops[0]!);
-	let grain = $state(untrack(() => priceText(data.crops.find(({ id }) => id === cropId)?.price)));
-	let nitrogen = $state(untrack(() => priceText(data.nitrogenPrice)));
+	let grain = $state(untrack(grainText));
+	let nitrogen = $state(untrack(() => typedAmount(data.nitrogenPrice, '$ per lb', data.units)));
 	let problem = $state('');
 	/** What the shown fits were made of. */
 	let fitted = $state.raw<{ observations: ReturnType<typeof readObservations>['observations']; ratio: number }>();
 
+	const scale = $derived(scaleIn(data.units, crop.yieldUnit));
+	const grainUnit = $derived(`$ per ${crop.yieldUnit.replace('/ac', '')}`);
 	const read = $derived(readObservations(text));
+	/** In the units in which curves are kept. */
+	const observations = $derived(
+		read.observations.map((one) => ({
+			...one,
+			rate: one.rate / scale.perRate,
+			yield: one.yield / scale.perYield
+		}))
+	);
 
 	function startText(): string {
+		const from = data.crops.find(({ id }) => id === data.from?.crop);
+		const shown = (value: number, unit: string) => typedAmount(value, unit, data.units);
 		const rows = (data.from?.observations ?? []).map(({ rate, yield: grainYield, block }) =>
-			[rate, grainYield, block].filter((cell) => cell !== undefined).join(', ')
+			[shown(rate, 'lb/ac'), shown(grainYield, from?.yieldUnit ?? ''), block]
+				.filter((cell) => cell !== undefined)
+				.join(', ')
 		);
 		return rows.length > 0 ? ['rate, yield, block', ...rows].join('\n') : '';
 	}
 
-	function priceText(price: number | undefined): string {
-		return price === undefined ? '' : String(price);
+	function grainText(): string {
+		return typedAmount(crop.price, `$ per ${crop.yieldUnit.replace('/ac', '')}`, data.units);
 	}
 
 	async function take(files: readonly File[]): Promise<void> {
@@ -60,15 +76,18 @@
 
 	function fit(event: SubmitEvent): void {
 		event.preventDefault();
-		const prices = { grain: numberOrUndefined(grain), nitrogen: numberOrUndefined(nitrogen) };
+		const prices = {
+			grain: keptAmount(grain, crop.price, grainUnit, data.units),
+			nitrogen: keptAmount(nitrogen, data.nitrogenPrice, '$ per lb', data.units)
+		};
 		if (!(prices.grain && prices.grain > 0))
 			return void (problem = `The price of ${crop.name.toLowerCase()} “${grain}” must be a number above 0.`);
 		if (prices.nitrogen === undefined || prices.nitrogen < 0)
 			return void (problem = `The price of nitrogen “${nitrogen}” must be a number, 0 or more.`);
-		if (read.observations.length === 0) return void (problem = 'Paste the plots of a trial first.');
+		if (observations.length === 0) return void (problem = 'Paste the plots of a trial first.');
 		problem = '';
-		fitted = { observations: read.observations, ratio: prices.nitrogen / prices.grain };
-		trial?.fit({ observations: read.observations, prices: { grain: prices.grain, nitrogen: prices.nitrogen } });
+		fitted = { observations, ratio: prices.nitrogen / prices.grain };
+		trial?.fit({ observations, prices: { grain: prices.grain, nitrogen: prices.nitrogen } });
 	}
 </script>
 
@@ -76,8 +95,10 @@
 	<p class="small"><a href="/curves">Response curves</a></p>
 	<h1>Fit a trial</h1>
 	<p class="soft">
-		One line for each plot or strip: nitrogen in lb/ac, yield in {crop.yieldUnit}, and the block if there is one.
-		Headings are read; lines that begin with # are notes.
+		One line for each plot or strip: nitrogen in {unitInSystem('lb/ac', data.units)}, yield in {unitInSystem(
+			crop.yieldUnit,
+			data.units
+		)}, and the block if there is one. Headings are read; lines that begin with # are notes.
 	</p>
 	<form class="paste" onsubmit={fit}>
 		<div>
@@ -108,17 +129,25 @@
 				size="sm"
 				labelText="Crop"
 				bind:selected={cropId}
-				on:update={({ detail }) => (grain = priceText(data.crops.find(({ id }) => id === detail)?.price))}
+				on:update={({ detail }) => {
+					cropId = String(detail);
+					grain = grainText();
+				}}
 			>
 				{#each data.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 			</Select>
 			<TextInput
 				size="sm"
-				labelText={`Price of the crop, $ per ${crop.yieldUnit.replace('/ac', '')}`}
+				labelText={`Price of the crop, ${unitInSystem(grainUnit, data.units)}`}
 				inputmode="decimal"
 				bind:value={grain}
 			/>
-			<TextInput size="sm" labelText="Price of nitrogen, $ per lb" inputmode="decimal" bind:value={nitrogen} />
+			<TextInput
+				size="sm"
+				labelText={`Price of nitrogen, ${unitInSystem('$ per lb', data.units)}`}
+				inputmode="decimal"
+				bind:value={nitrogen}
+			/>
 			{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 			<Button size="small" type="submit" disabled={read.faults.length > 0}>Fit four shapes</Button>
 			{#if trial?.progress}
@@ -137,7 +166,7 @@
 
 	{#if trial?.answer && fitted}
 		{@const { answer } = trial}
-		<FitTable {answer} observations={fitted.observations} {crop} />
+		<FitTable {answer} observations={fitted.observations} {crop} units={data.units} />
 		{#if answer.best}
 			<CurveForm
 				{answer}
@@ -150,7 +179,7 @@
 	{/if}
 
 	<Disclosure align="start" class="section" summary="Type a curve in instead">
-		<TypedCurve crops={data.crops} />
+		<TypedCurve crops={data.crops} units={data.units} />
 	</Disclosure>
 </div>
 

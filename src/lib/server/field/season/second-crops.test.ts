@@ -54,7 +54,7 @@ describe('a second crop', () => {
 		const potash = rows.find(({ nutrient }) => nutrient === 'K2O')!.opinions;
 		expect(potash.some(({ bothYears }) => bothYears?.applies)).toBe(true);
 		expect(JSON.stringify(sheetPage(desk(), at(2026)).draft?.crop)).toContain(
-			'"second":{"name":"Soybean","yieldGoal":30,"yieldUnit":"bu/ac"}'
+			'"second":{"name":"Soybean","yieldGoal":30,"yieldUnit":"bu/ac of 60 lb"}'
 		);
 		expect(undoable(world.book, field)!.label).toBe('Set soybean as second crop of 2026');
 		undo(world.book, undoable(world.book, field)!.id);
@@ -68,7 +68,11 @@ describe('a second crop', () => {
 		};
 		const bare = phosphate() as number;
 		await set(soybean);
-		expect(bookPage(desk(), at(2026)).second).toMatchObject({ name: 'Soybean', unit: 'bu/ac', planted: soybean });
+		expect(bookPage(desk(), at(2026)).second).toMatchObject({
+			name: 'Soybean',
+			unit: 'bu/ac of 60 lb',
+			planted: soybean
+		});
 		expect(phosphate()).toBe('the soybean harvest of 2026 is not in the book');
 		await set({ ...soybean, harvestedYield: 27 });
 		expect(phosphate()).toBeCloseTo(bare - 27 * 0.73, 9);

@@ -1,3 +1,4 @@
+import { yieldUnitOf, inSystem } from '../../../../core/units/rate-units';
 import { figure, notApplicable, type Answer } from '../../../../core/figure/figure';
 import { intervalNow } from '../../../../core/rates/nitrogen/response/interval-now';
 import { objectivesOf } from '../../../../core/rates/nitrogen/response/economic-response';
@@ -7,11 +8,12 @@ import { listCurves } from '../../stores/response-curves';
 import type { Desk } from '../../desk';
 
 /** The library of curves, each with its rate of the economic optimum at today’s prices. */
-export function curvesPage({ book, library, today }: Desk) {
+export function curvesPage({ book, library, today, settings: { units } }: Desk) {
 	const { crops } = library;
 	const prices = pricesOn(book, today);
 	return {
 		title: 'Response curves',
+		units,
 		curves: listCurves(book).map((curve) => {
 			const crop = crops.find(({ id }) => id === curve.crop)!;
 			const [nitrogen, grain] = [prices.get('nutrient:N'), prices.get(`grain:${crop.id}`)];
@@ -19,8 +21,8 @@ export function curvesPage({ book, library, today }: Desk) {
 			return {
 				...curve,
 				cropName: crop.name,
-				yieldUnit: crop.yieldUnit,
-				best: bestRate(curve, crop, prices),
+				yieldUnit: yieldUnitOf(crop),
+				best: inSystem(bestRate(curve, crop, prices), units),
 				interval: intervalNow(curve.eonrInterval, ratio)
 			};
 		})

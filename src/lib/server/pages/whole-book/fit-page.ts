@@ -1,3 +1,4 @@
+import { yieldUnitOf } from '../../../../core/units/rate-units';
 import type { Observation } from '../../../../core/schema-types';
 import type { Desk } from '../../desk';
 import { sourceName } from '../../field/trials/became-of-trial';
@@ -10,16 +11,22 @@ import { findTrial, type BookTrial } from '../../stores/trials';
 
 /** The page on which curves are fitted; `from` names a curve and `trial` a trial whose plots it starts with. */
 export function fitPage(desk: Desk, asked: URLSearchParams) {
-	const { book, library, today } = desk;
+	const { book, library, today, settings } = desk;
 	const prices = pricesOn(book, today);
 	const trial = findTrial(book, asked.get('trial') ?? '');
 	return {
 		title: 'Fit a trial',
+		units: settings.units,
 		from: trial ? plotsOf(desk, trial) : listCurves(book).find(({ id }) => id === asked.get('from')),
 		nitrogenPrice: prices.get('nutrient:N'),
 		crops: library.crops
 			.filter(({ perennial }) => !perennial)
-			.map(({ id, name, yieldUnit }) => ({ id, name, yieldUnit, price: prices.get(`grain:${id}`) }))
+			.map((crop) => ({
+				id: crop.id,
+				name: crop.name,
+				yieldUnit: yieldUnitOf(crop),
+				price: prices.get(`grain:${crop.id}`)
+			}))
 	};
 }
 

@@ -1,3 +1,5 @@
+import type { Product } from '../../../../core/schema-types';
+import { inSystem, perYieldOf, type UnitSystem } from '../../../../core/units/rate-units';
 import { figure, type Answer } from '../../../../core/figure/figure';
 import { NUTRIENTS } from '../../../../core/season/plan/pass/pass-nutrients';
 import { TRIP_KINDS } from '../../../../core/season/plan/pass/trip-cost';
@@ -10,7 +12,7 @@ import { listPrices } from '../../stores/prices';
 export interface PriceItem {
 	item: string;
 	name: string;
-	/** "$ per lb" and the like. */
+	/** In which it is kept: "$ per lb" and the like, with the weight of a bushel. */
 	unit: string;
 	group: string;
 }
@@ -18,10 +20,10 @@ export interface PriceItem {
 /** All that can have a price in a book, in the order of the list: crops, nutrients, products, additives, trips. */
 export function priceItems({ crops, products, additives }: Library): PriceItem[] {
 	return [
-		...crops.map(({ id, name, yieldUnit }) => ({
+		...crops.map(({ id, name, ...crop }) => ({
 			item: `grain:${id}`,
 			name,
-			unit: `$ per ${yieldUnit.replace('/ac', '')}`,
+			unit: `$ per ${perYieldOf(crop)}`,
 			group: 'Crop'
 		})),
 		...NUTRIENTS.map((nutrient) => ({
@@ -42,7 +44,7 @@ export function priceItems({ crops, products, additives }: Library): PriceItem[]
 }
 
 /** The prices of the whole book, each with what it was before. */
-export function pricesPage({ book, library, today }: Desk) {
+export function pricesPage({ book, library, today, settings: { units } }: Desk) {
 	const entered = new Map<string, { since: string; amount: number }[]>();
 	for (const { item, since, amount } of listPrices(book)) {
 		entered.set(item, [...(entered.get(item) ?? []), { since, amount }]);
@@ -50,6 +52,7 @@ export function pricesPage({ book, library, today }: Desk) {
 	const productOf = new Map(library.products.map((product) => [`product:${product.id}`, product]));
 	return {
 		title: 'Prices',
+		units,
 		items: priceItems(library).map((item) => {
 			const history = entered.get(item.item) ?? [];
 			const inForce = history.filter(({ since }) => since <= today);
@@ -60,11 +63,17 @@ export function pricesPage({ book, library, today }: Desk) {
 				price: now?.amount,
 				since: now?.since,
 				change: now && before ? changeOf(item, now.amount, before) : undefined,
-				perPound: product && pricePerPound(product, now?.amount),
+				perPound: priced(product, now?.amount, units),
 				history
 			};
 		})
 	};
+}
+
+/** Of a product, what its leading nutrient costs. */
+function priced(product: Product | undefined, amount: number | undefined, units: UnitSystem): Answer | undefined {
+	const perPound = product && pricePerPound(product, amount);
+	return perPound && inSystem(perPound, units);
 }
 
 /** What an item costs more than before, in percent of it; none where it cost nothing before. */

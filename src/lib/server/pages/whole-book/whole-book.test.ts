@@ -178,7 +178,7 @@ describe('the page of prices', () => {
 		expect(urea).toMatchObject({ group: 'Product', unit: '$ per short ton', price: 500, since: '2026-11-01' });
 		expect(urea.change).toMatchObject({ unit: '%', value: expect.closeTo(25, 9) as number });
 		// 500 / 2000 / 0.46
-		expect(urea.perPound!.value).toBeCloseTo(0.5435, 4);
+		expect(urea.perPound).toMatchObject({ unit: '$/lb N', value: expect.closeTo(0.5435, 4) as number });
 		expect(urea.history.map(({ since }) => since).slice(0, 3)).toEqual(['2099-01-01', '2026-11-01', '2026-02-01']);
 	});
 

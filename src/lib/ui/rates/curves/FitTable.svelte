@@ -2,10 +2,12 @@
 <script lang="ts">
 	import { Disclosure } from 'carbon-components-svelte';
 	import { OBJECTIVES } from '$lib/objective-names';
-	import type { Curve, FitAnswer, Observation } from '$core/schema-types';
+	import { coefficientScale } from '$core/rates/nitrogen/response/shapes/scaled-curve';
+	import type { Curve, CurveCoefficients, FitAnswer, Observation } from '$core/schema-types';
+	import { inSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { formatNumber } from '$core/units/display';
 	import Chart from '../../charts/Chart.svelte';
-	import { modelLook, trialChart } from '../../charts/trial';
+	import { modelLook, scaleIn, trialChart } from '../../charts/trial';
 	import Quantity from '../../figure/Quantity.svelte';
 	import { MODEL_NAMES, significant } from './curve-text';
 
@@ -13,13 +15,18 @@
 		answer: FitAnswer;
 		observations: readonly Observation[];
 		crop: { yieldUnit: string };
+		units: UnitSystem;
 	}
-	const { answer, observations, crop }: Props = $props();
+	const { answer, observations, crop, units }: Props = $props();
 
 	const curves = $derived(
 		answer.fits.flatMap(({ model, coefficients }): Curve[] => (coefficients ? [{ model, coefficients }] : []))
 	);
-	const plain = (value: number) => formatNumber(value, 'lb/ac');
+	const unit = $derived(unitInSystem('lb/ac', units));
+	const scale = $derived(scaleIn(units, crop.yieldUnit));
+	const plain = (value: number) => formatNumber(value * scale.perRate, unit);
+	const scaled = (model: Curve['model'], name: string, value: number) =>
+		value * coefficientScale(model, name as keyof CurveCoefficients, scale);
 	const chance = (p: number) => (p < 0.001 ? 'p below 0.001' : `p ${p.toFixed(p < 0.1 ? 3 : 2)}`);
 	const objectives = $derived(
 		answer.objectives ? OBJECTIVES.map(({ key, name }) => [name, answer.objectives![key]] as const) : []
@@ -32,7 +39,7 @@
 		<p class="verdict" role="status">
 			{MODEL_NAMES[answer.best]} fits best.
 			{#if answer.eonrInterval}
-				Economic optimum at <strong>{plain(answer.eonr!)} lb/ac</strong>; 90 % of the samples lie from {plain(
+				Economic optimum at <strong>{plain(answer.eonr!)} {unit}</strong>; 90 % of the samples lie from {plain(
 					answer.eonrInterval[0]!
 				)} to {plain(answer.eonrInterval[1]!)}
 				<span class="soft small">
@@ -54,19 +61,20 @@
 	{#if answer.reason}<p class="refused" role="status">{answer.reason}.</p>{/if}
 	<div class="two">
 		<Chart
-			option={trialChart(observations, curves, answer.tested.lowest, answer.tested.highest, crop.yieldUnit)}
+			option={trialChart(observations, curves, answer.tested.lowest, answer.tested.highest, crop.yieldUnit, units)}
 			height="300px"
 			label={`${observations.length} plots with ${curves.length} curves through them`}
 		/>
 		{#if objectives.length > 0}
 			<table class="ledger">
-				<thead><tr><th>Wanted</th><th class="num">N, lb/ac</th></tr></thead>
+				<thead><tr><th>Wanted</th><th class="num">N, {unit}</th></tr></thead>
 				<tbody>
 					{#each objectives as [name, rate] (name)}
 						<tr>
 							<td>{name}</td>
 							<td class="num"
-								>{#if rate.applies}<Quantity answer={rate} bare />{:else}<span class="soft">{rate.reason}</span
+								>{#if rate.applies}<Quantity answer={inSystem(rate, units)} bare />{:else}<span class="soft"
+										>{rate.reason}</span
 									>{/if}</td
 							>
 						</tr>
@@ -83,7 +91,7 @@
 					<th>Coefficients, ± standard error</th>
 					<th class="num">Residual SS</th>
 					<th class="num">AICc</th>
-					<th class="num">Level from, lb/ac</th>
+					<th class="num">Level from, {unit}</th>
 				</tr>
 			</thead>
 			<tbody>
@@ -99,14 +107,14 @@
 								{@const errors = fit.standardErrors as Record<string, number> | undefined}
 								<span class="coefficient"
 									>{name}
-									{significant(value)}{#if errors?.[name] !== undefined}<span class="soft"
-											>&nbsp;± {Number(errors[name].toPrecision(2))}</span
+									{significant(scaled(fit.model, name, value))}{#if errors?.[name] !== undefined}<span class="soft"
+											>&nbsp;± {Number(scaled(fit.model, name, errors[name]).toPrecision(2))}</span
 										>{/if}</span
 								>
 							{/each}
 							{#if fit.note}<div class="small mark">{fit.note}</div>{/if}
 						</td>
-						<td class="num">{fit.rss === null ? '–' : significant(fit.rss)}</td>
+						<td class="num">{fit.rss === null ? '–' : significant(fit.rss * scale.perYield ** 2)}</td>
 						<td class="num">{fit.aicc === null ? '–' : fit.aicc.toFixed(2)}</td>
 						<td class="num">{fit.join === undefined ? '–' : plain(fit.join)}</td>
 					</tr>

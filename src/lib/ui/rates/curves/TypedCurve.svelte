@@ -4,12 +4,22 @@
 	import { goto } from '$app/navigation';
 	import { responseModel, responseModels } from '$core/rates/nitrogen/response/shapes/models';
 	import type { CurveCoefficients, ResponseCurve, ResponseModelName } from '$core/schema-types';
+	import { scaledCurve } from '$core/rates/nitrogen/response/shapes/scaled-curve';
+	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { scaleIn } from '../../charts/trial';
 	import { numberOrUndefined } from '../../forms/numbers';
+	import { keptAmount } from '../../forms/typed-amount';
 	import { emptyGround, keepCurve } from './curve-ground';
 	import CurveGround from './CurveGround.svelte';
 	import { idFrom, MODEL_NAMES } from './curve-text';
 
-	const { crops }: { crops: { id: ResponseCurve['crop']; name: string }[] } = $props();
+	interface Props {
+		crops: { id: ResponseCurve['crop']; name: string; yieldUnit: string }[];
+		units: UnitSystem;
+	}
+	const { crops, units }: Props = $props();
+
+	const unit = $derived(unitInSystem('lb/ac', units));
 
 	let fields = $state(emptyGround());
 	let cropId = $state<string>('corn-grain');
@@ -25,17 +35,22 @@
 		event.preventDefault();
 		const values = coefficients.map(numberOrUndefined);
 		const missing = values.findIndex((value) => value === undefined);
-		const [lowestRate, highestRate] = [numberOrUndefined(lowest), numberOrUndefined(highest)];
+		const yieldUnit = crops.find(({ id }) => id === cropId)?.yieldUnit ?? '';
+		const { perRate, perYield } = scaleIn(units, yieldUnit);
+		const [lowestRate, highestRate] = [lowest, highest].map((text) => keptAmount(text, undefined, 'lb/ac', units));
 		if (missing >= 0)
 			return void (problem = `The coefficient ${shape.names[missing]} must be a number; it says “${coefficients[missing]}”.`);
 		if (lowestRate === undefined || lowestRate < 0)
-			return void (problem = `The lowest tested rate “${lowest}” must be a number of lb/ac, 0 or more.`);
+			return void (problem = `The lowest tested rate “${lowest}” must be a number of ${unit}, 0 or more.`);
 		if (highestRate === undefined)
-			return void (problem = `The highest tested rate “${highest}” must be a number of lb/ac.`);
+			return void (problem = `The highest tested rate “${highest}” must be a number of ${unit}.`);
 		const named = Object.fromEntries(shape.names.map((name, at) => [name, values[at]!]));
 		problem = await keepCurve(fields, {
 			crop: cropId as ResponseCurve['crop'],
-			curve: { model, coefficients: named as unknown as CurveCoefficients },
+			curve: scaledCurve(
+				{ model, coefficients: named as unknown as CurveCoefficients },
+				{ perRate: 1 / perRate, perYield: 1 / perYield }
+			),
 			lowestRate,
 			highestRate,
 			basis
@@ -55,15 +70,15 @@
 		{#each shape.names as name, at (name)}
 			<TextInput size="sm" labelText={name} inputmode="decimal" bind:value={coefficients[at]} />
 		{/each}
-		<TextInput size="sm" labelText="Lowest tested, lb/ac" inputmode="decimal" bind:value={lowest} />
-		<TextInput size="sm" labelText="Highest tested, lb/ac" inputmode="decimal" bind:value={highest} />
+		<TextInput size="sm" labelText={`Lowest tested, ${unit}`} inputmode="decimal" bind:value={lowest} />
+		<TextInput size="sm" labelText={`Highest tested, ${unit}`} inputmode="decimal" bind:value={highest} />
 		<Select size="sm" labelText="Its numbers are" bind:selected={basis}>
 			<SelectItem value="measured" text="measured by you" />
 			<SelectItem value="published" text="published" />
 			<SelectItem value="memory" text="published, written from memory" />
 		</Select>
 	</div>
-	<p class="small soft">{shape.formula}; N in lb/ac.</p>
+	<p class="small soft">{shape.formula}; N in {unit}.</p>
 	<CurveGround bind:fields />
 	{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}
 	<div><Button size="small" kind="tertiary" type="submit">Put the typed curve into the library</Button></div>

@@ -10,8 +10,9 @@
 	import { testedCurve } from '$core/rates/nitrogen/response/returns';
 	import { coefficientsOf } from '$core/rates/nitrogen/response/shapes/models';
 	import type { Objective } from '$core/schema-types';
-	import { formatNumber, formatQuantity } from '$core/units/display';
-	import { inSystem, unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { quantityIn } from '$core/units/amount-text';
+	import { formatQuantity } from '$core/units/display';
+	import { inSystem, perYieldOf, unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import Chart from '../../charts/Chart.svelte';
 	import { nitrogenChart, type Scenario } from '../../charts/nitrogen';
@@ -48,6 +49,7 @@
 	const source = $derived(nitrogen.curves.find((one) => one.method === method) ?? nitrogen.curves[0]);
 	const unpriced = $derived(nitrogen.prices.grain === undefined || nitrogen.prices.nitrogen === undefined);
 	const grainUnit = $derived(`$ per ${nitrogen.crop.yieldUnit.replace('/ac', '')}`);
+	const weighed = $derived(`$ per ${perYieldOf(nitrogen.crop)}`);
 	const curve = $derived(
 		source && testedCurve(source.curve.model, coefficientsOf(source.curve), source.lowestRate, source.highestRate)
 	);
@@ -166,16 +168,14 @@
 					{#each nitrogen.curves as one (one.method)}<SelectItem value={one.method} text={one.title} />{/each}
 				</Select>
 				<p class="small soft">
-					{source.citation}. Tested from {formatNumber(source.lowestRate, 'lb/ac')} to {formatNumber(
-						source.highestRate,
-						'lb/ac'
-					)} lb/ac.
+					{source.citation}. Tested from {quantityIn(units, [source.lowestRate, source.highestRate], 'lb/ac')}.
 					{#if source.simulated}<strong class="mark">Simulated, not measured.</strong>{/if}
 					{#if source.interval}
-						{#if 'stale' in source.interval}{source.interval.stale}{:else}90 % interval of the optimum {formatNumber(
-								source.interval.low,
+						{#if 'stale' in source.interval}{source.interval.stale}{:else}90 % interval of the optimum {quantityIn(
+								units,
+								[source.interval.low, source.interval.high],
 								'lb/ac'
-							)} to {formatNumber(source.interval.high, 'lb/ac')} lb/ac at today's prices.{/if}
+							)} at today's prices.{/if}
 					{/if}
 				</p>
 			</div>
@@ -191,7 +191,8 @@
 			<PriceSliders
 				bind:prices
 				start={known(nitrogen.prices)}
-				{grainUnit}
+				grainUnit={weighed}
+				{units}
 				label="Prices"
 				grainName={nitrogen.crop.name}
 			/>
@@ -206,7 +207,8 @@
 				<PriceSliders
 					bind:prices={others}
 					start={known(nitrogen.before ?? nitrogen.prices)}
-					{grainUnit}
+					grainUnit={weighed}
+					{units}
 					label={nitrogen.before ? `Prices of ${longDate(nitrogen.before.since)}` : 'Other prices'}
 					grainName={nitrogen.crop.name}
 				/>

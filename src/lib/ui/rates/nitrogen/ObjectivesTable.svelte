@@ -5,7 +5,7 @@
 	import { lessCredits } from '$core/packs/less-credits';
 	import type { PricedCurve } from '$core/rates/nitrogen/priced-curve';
 	import type { Crop, Objective } from '$core/schema-types';
-	import { inSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { inSystem, unitInSystem, yieldInSystem, yieldUnitOf, type UnitSystem } from '$core/units/rate-units';
 	import Quantity from '../../figure/Quantity.svelte';
 
 	interface Props {
@@ -30,7 +30,7 @@
 			<th>Wanted</th>
 			<th class="num">{credits ? 'N in all' : 'N'}, {unitInSystem('lb/ac', units)}</th>
 			{#if credits}<th class="num">To apply</th>{/if}
-			<th class="num">Yield, {crop.yieldUnit}</th>
+			<th class="num">Yield, {unitInSystem(yieldUnitOf(crop), units)}</th>
 			<th class="num">Return to N, {unitInSystem('$/ac', units)}</th>
 			<th class="num">Residual N, {unitInSystem('lb/ac', units)}</th>
 			<th></th>
@@ -68,7 +68,7 @@
 							>
 						</td>
 					{/if}
-					<td class="num"><Quantity answer={outcome.yield} bare /></td>
+					<td class="num"><Quantity answer={yieldInSystem(outcome.yield, crop, units)} bare /></td>
 					<td class="num"><Quantity answer={inSystem(outcome.returns, units)} bare /></td>
 					<td class="num">
 						{#if outcome.balance.applies}<Quantity answer={inSystem(outcome.balance, units)} bare />{:else}–{/if}
