@@ -23,7 +23,7 @@ import type {
 } from '../schema-types';
 import { HA_PER_ACRE } from '../units/factors';
 import { tidy } from '../units/display';
-import { inSystem } from '../units/rate-units';
+import { inSystem, type UnitSystem } from '../units/rate-units';
 import { checkGoal } from './check-goal';
 import { inputReaders } from './input-readers';
 import { limingOf } from './lime/liming';
@@ -74,9 +74,14 @@ export const RATE_NUTRIENTS: readonly RateNutrient[] = [
  * @param today YYYY-MM-DD, for the sample's age where the request has no `asOf`
  * @throws InputError for what no schema sees: a method that does not exist, a layer upside down
  */
-export function advise(request: AdviseRequest, knowledge: Knowledge, today: string): AdviseAnswer {
+export function advise(
+	request: AdviseRequest,
+	knowledge: Knowledge,
+	today: string,
+	words: UnitSystem = request.units
+): AdviseAnswer {
 	request.responseCurves?.forEach((curve, at) => checkCurve(curve, `/responseCurves/${at}`));
-	const site = siteOf(request, knowledge, today);
+	const site = siteOf(request, knowledge, today, words);
 	const reading = new SiteReading(site, inputReaders);
 	const wanted = wantedRules(request, knowledge.packs);
 	const prices = request.prices ?? {};
@@ -149,7 +154,8 @@ export function cropOf(id: string, crops: readonly Crop[], path: string): Crop {
 export function siteOf(
 	request: AdviseRequest,
 	{ crops, coverCrops }: Pick<Knowledge, 'crops' | 'coverCrops'>,
-	today: string
+	today: string,
+	words: UnitSystem = request.units
 ): Site {
 	const cover = request.nitrogen?.legumeCover;
 	const crop = cropOf(request.crop.id, crops, '/crop/id');
@@ -157,20 +163,15 @@ export function siteOf(
 	checkArea(request.field);
 	const asOf = request.asOf ?? today;
 	return {
-		units: request.units,
+		units: words,
 		crop,
 		yieldGoal: request.crop.yieldGoal,
 		previousCrop: request.crop.previousCrop,
-		soil: servingSoil(
-			soilLayers(request.sample, '/sample', request.units),
-			request.sample.date,
-			request.crop.year,
-			asOf
-		),
+		soil: servingSoil(soilLayers(request.sample, '/sample', words), request.sample.date, request.crop.year, asOf),
 		earlier: (request.earlierSamples ?? [])
 			.map((sample, index) => ({
 				date: sample.date,
-				soil: soilLayers(sample, `/earlierSamples/${index}`, request.units)
+				soil: soilLayers(sample, `/earlierSamples/${index}`, words)
 			}))
 			.sort((a, b) => (b.date ?? '').localeCompare(a.date ?? '')),
 		residueShare: (request.crop.residueRemovedPercent ?? 0) / 100,

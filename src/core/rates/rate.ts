@@ -34,7 +34,7 @@ export function rateOf(
 	applied: Answer = applyRule(compiled, reading)
 ): Rate {
 	const { rule, pack, method } = compiled;
-	const own = nutrient === 'lime' ? cautionAtOnce(applied, reading.site.limePlacement) : applied;
+	const own = nutrient === 'lime' ? cautionAtOnce(applied, reading.site.limePlacement, reading.site.units) : applied;
 	const shown = inSystem(own, units);
 	const base = {
 		nutrient,

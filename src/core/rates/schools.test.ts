@@ -202,11 +202,11 @@ describe('removal side by side', () => {
 			K2O: 1.17,
 			S: 0.18
 		});
-		expect(removalSentence(library.packs, library.crops, 'soybean')).toBe(
+		expect(removalSentence(library.packs, library.crops, 'soybean', 'us')).toBe(
 			'Per bu soybean takes off more P2O5 than corn (0.73 lb/bu against 0.35) and more K2O than corn (1.17 lb/bu against 0.25).'
 		);
-		expect(removalSentence(library.packs, library.crops, 'corn-grain')).toContain('less K2O than soybean');
-		expect(removalSentence(library.packs, library.crops, 'alfalfa')).toBeUndefined();
+		expect(removalSentence(library.packs, library.crops, 'corn-grain', 'us')).toContain('less K2O than soybean');
+		expect(removalSentence(library.packs, library.crops, 'alfalfa', 'us')).toBeUndefined();
 		expect(removalTable(library.packs, library.crops, 'tri-state-1995')).toEqual([]);
 	});
 });

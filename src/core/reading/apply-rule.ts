@@ -1,9 +1,11 @@
+import { amountsIn } from '../units/amount-text';
 import { becauseOf, figure, notApplicable, withCaution, type Answer, type Figure } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import type { RuleFigures } from '../packs/rule-kind';
 import { formatNumber } from '../units/display';
 import { FURROW_BULK_DENSITY } from '../units/factors';
 import { partsOf, type RulePart } from './rule-parts';
+import type { Site } from './site';
 import type { SiteReading } from './site-reading';
 import { measuredDensity } from './soil/read-result';
 import { whatWouldChange } from './what-would-change';
@@ -41,7 +43,7 @@ function meanOfZones(compiled: CompiledRule, parts: readonly RulePart[]): Answer
 		inputs: rates,
 		basis: rule.basis,
 		citation: rule.citation,
-		cautions: rule.cautions ?? []
+		cautions: saidIn(parts[0]!.reading.site, rule.cautions)
 	});
 }
 
@@ -62,7 +64,7 @@ function sumOfLayers(compiled: CompiledRule, parts: readonly RulePart[]): Answer
 		inputs: layers,
 		basis: rule.basis,
 		citation: rule.citation,
-		cautions: rule.cautions ?? []
+		cautions: saidIn(parts[0]!.reading.site, rule.cautions)
 	});
 }
 
@@ -80,12 +82,18 @@ function applyOnce(compiled: CompiledRule, reading: SiteReading): Answer {
 	if (organicMatter.applies) figures.organicMatter = organicMatter;
 	const answer = explain(figures as RuleFigures);
 	if (!answer.applies) return answer;
-	const full = { ...answer, wouldChange: whatWouldChange(compiled, site.crop.id, figures) };
+	const cautions = saidIn(site, answer.cautions);
+	const full = { ...answer, cautions, wouldChange: whatWouldChange(compiled, site, figures) };
 	const density = kind.byFurrowSlice ? measuredDensity(site.soil.layers[0]!) : undefined;
 	return density === undefined ? full : withCaution(full, ownWeightText(density));
 }
 
+/** Cautions of a guide with their amounts in the reader's units. */
+function saidIn({ units }: Site, cautions: readonly string[] = []): string[] {
+	return cautions.map((text) => amountsIn(units, text));
+}
+
 /** Which weight of soil a rule went by where another was measured, and why. */
 function ownWeightText(density: number): string {
-	return `The guide’s own factor is used (2,000,000 lb of soil in 6 2/3 in, ${formatNumber(FURROW_BULK_DENSITY, 'g/cm3')} g/cm3), not the measured ${formatNumber(density, 'g/cm3')} g/cm3, because its numbers were found with it.`;
+	return `The guide’s own weight of soil is used (${formatNumber(FURROW_BULK_DENSITY, 'g/cm3')} g/cm3), not the measured ${formatNumber(density, 'g/cm3')} g/cm3, because its numbers were found with it.`;
 }

@@ -168,7 +168,7 @@ function sheetPass(pass: Pass, source: SheetSource): SheetContent['passes'][numb
 			: wholeField(overTheField(pass, rateSet), field.areaAcres),
 		gallons:
 			pass.unit === 'gal/ac'
-				? notApplicable(`${product.name}, gallons`, 'the rate is in gallons already', '')
+				? notApplicable(`${product.name} by volume`, 'the rate is in gallons already', '')
 				: gallonsPerAcre(passPounds(wholePass(pass), product), product),
 		cost: passCosts.get(pass.id)!,
 		cautions: cautionsFor(product, pass, cautionList),

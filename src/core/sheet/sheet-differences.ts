@@ -98,8 +98,8 @@ function passChanges(before: SheetContent, after: SheetContent): string[] {
 			old.productName !== one.productName && `${one.productName} in place of ${old.productName}`,
 			Math.abs(old.pass.rate - one.pass.rate) > 1e-9 &&
 				`${quantityText(inSystem(one.rate, after.units))}, before ${quantityText(inSystem(old.rate, before.units))}`,
-			placementText(old.pass) !== placementText(one.pass) &&
-				`${placementText(one.pass)}, before ${placementText(old.pass)}`,
+			placementText(old.pass, after.units) !== placementText(one.pass, after.units) &&
+				`${placementText(one.pass, after.units)}, before ${placementText(old.pass, after.units)}`,
 			prescriptionText(old) !== prescriptionText(one) &&
 				(one.prescription
 					? `by prescription ${prescriptionText(one)}, before ${prescriptionText(old) || 'at one rate'}`

@@ -33,7 +33,7 @@ export function sheetTable({ passes, units }: SheetContent): string[][] {
 				shown.applies ? plainNumber(shown.value, shown.unit) : '',
 				shown.applies ? shown.unit : '',
 				gallons.applies ? plainNumber(gallons.value, gallons.unit) : '',
-				placementText(pass),
+				placementText(pass, units),
 				carriesText(carries, units),
 				quantityText(inSystem(wholeField, units)),
 				pass.reason,

@@ -35,3 +35,12 @@ export function quantityIn(units: UnitSystem, value: number | readonly [number, 
 	if (typeof value === 'number') return formatQuantity(shown(value), to);
 	return `${formatNumber(shown(value[0]), to)} to ${formatQuantity(shown(value[1]), to)}`;
 }
+
+const MARKED = /\{([\d.]+)(?: to ([\d.]+))? ([^{}]+)\}/g;
+
+/** A text of a pack, whose amounts stand in braces, "{6 to 8 ft} up", as a reader of these units sees it. */
+export function amountsIn(units: UnitSystem, text: string): string {
+	return text.replace(MARKED, (_, from: string, to: string | undefined, unit: string) =>
+		quantityIn(units, to === undefined ? Number(from) : [Number(from), Number(to)], unit)
+	);
+}

@@ -54,6 +54,7 @@ const DIGITS: Record<string, number> = {
 	'bu/ac': 1,
 	'ton/ac': 2,
 	cm: 0,
+	mm: 0,
 	m: 1,
 	m2: 0,
 	'per m2': 0,

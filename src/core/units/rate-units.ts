@@ -39,6 +39,7 @@ const TO_METRIC: Record<string, { unit: string; factor: number }> = {
 	'$ per lb': { unit: '$ per kg', factor: 1 / KG_PER_LB },
 	'$ per ton': { unit: '$ per t', factor: 1 / T_PER_SHORT_TON },
 	'$ per short ton': { unit: '$ per t', factor: 1 / T_PER_SHORT_TON },
+	'$/ton': { unit: '$/t', factor: 1 / T_PER_SHORT_TON },
 	'$/short ton': { unit: '$/t', factor: 1 / T_PER_SHORT_TON },
 	'$ per acre': { unit: '$ per ha', factor: 1 / HA_PER_ACRE },
 	'$ per treated acre': { unit: '$ per treated ha', factor: 1 / HA_PER_ACRE },

@@ -11,10 +11,19 @@ export const rainIn = (units: UnitSystem, mm: number): number => (units === 'us'
 
 export const rainUnit = (units: UnitSystem): 'in' | 'mm' => (units === 'us' ? 'in' : 'mm');
 
+/** Rain of so many mm in a sentence: "0.5 in", or "13 mm". */
+export function rainText(mm: number, units: UnitSystem): string {
+	return `${formatNumber(rainIn(units, mm), rainUnit(units))} ${rainUnit(units)}`;
+}
+
+/** "50 F", or "10 C". */
+export function warmthText(celsius: number, units: UnitSystem): string {
+	return `${Math.round(warmthIn(units, celsius))} ${units === 'us' ? 'F' : 'C'}`;
+}
+
 /** A day's weather in a few words: "41 to 57 F, 0.2 in rain". */
 export function weatherText({ minC, maxC, rainMm }: Omit<WeatherOfDay, 'station'>, units: UnitSystem): string {
 	const warm = (celsius: number) => formatNumber(Math.round(warmthIn(units, celsius)), 'F');
-	const rain =
-		rainMm === 0 ? 'no rain' : `${formatNumber(rainIn(units, rainMm), rainUnit(units))} ${rainUnit(units)} rain`;
+	const rain = rainMm === 0 ? 'no rain' : `${rainText(rainMm, units)} rain`;
 	return `${warm(minC)} to ${warm(maxC)} ${units === 'us' ? 'F' : 'C'}, ${rain}`;
 }

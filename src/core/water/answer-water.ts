@@ -166,7 +166,7 @@ function approachesOf(request: WaterRequest, alkalinity: Answer, acid: Answer): 
 			? notApplicable(label, `${label} is not given`, `Give ${key}.`, label)
 			: figure({ label, value, unit, basis: 'adviser' });
 	return acidApproaches(alkalinity, acid, {
-		water: told('water put on', request.inchesPerSeason, 'in', 'inchesPerSeason'),
+		water: told('water put on', request.inchesPerSeason, 'in of water', 'inchesPerSeason'),
 		irrigations: told('irrigations in a week', request.irrigationsPerWeek, '', 'irrigationsPerWeek'),
 		price: told('price of the acid', request.acidPrice, '$/lb', 'acidPrice')
 	});

@@ -24,7 +24,7 @@ const BROUGHT: Record<string, { ion: Ion | Trace; share: number }> = {
 
 /** What an adviser says is put on in a season. */
 export function waterPutOn(inches: number): Figure {
-	return figure({ label: 'water put on', value: inches, unit: 'in', basis: 'adviser' });
+	return figure({ label: 'water put on', value: inches, unit: 'in of water', basis: 'adviser' });
 }
 
 /**

@@ -21,12 +21,12 @@ export function monthName(month: number): string {
 /** Inches of the year, the sum of its months. */
 export function inchesOfYear(irrigation: Pick<FieldIrrigation, 'inchesByMonth'>): Figure {
 	const months = monthsOf(irrigation).map(({ month, inches }) =>
-		figure({ label: monthName(month), value: inches, unit: 'in', basis: 'adviser' })
+		figure({ label: monthName(month), value: inches, unit: 'in of water', basis: 'adviser' })
 	);
 	return figure({
 		label: 'water applied',
 		value: months.reduce((sum, { value }) => sum + value, 0),
-		unit: 'in',
+		unit: 'in of water',
 		formula: 'sum of the months',
 		inputs: months,
 		basis: 'adviser'

@@ -2,16 +2,19 @@
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 	import { keysOf } from '$core/check/typed-object';
-	import type { CropId, HouseRules, NoGo } from '$core/schema-types';
+	import type { CropId, HouseRules, NoGo, OwnCeiling } from '$core/schema-types';
 	import { OwnCeilingBounds } from '$core/schema-types/bounds';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
-	import { typedNumbers } from '$lib/ui/forms/number-within';
+	import { quantityIn } from '$core/units/amount-text';
+	import { factsIn } from '$lib/ui/forms/number-within';
+	import { keptNumbers, typedAmount } from '$lib/ui/forms/typed-amount';
 	import NumberField from '$lib/ui/forms/NumberField.svelte';
 	import { save } from '$lib/ui/forms/call';
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
 
+	const { units } = $derived(data.settings);
 	const WHAT: NoGo['what'][] = ['everything', 'nitrogen', 'phosphate'];
 	const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 	let problem = $state('');
@@ -19,8 +22,8 @@
 	let form = $state(empty());
 	let ceiling = $state(
 		untrack(() => ({
-			lbAc: String(data.rules.besideSeed?.lbAc ?? ''),
-			sandyLbAc: String(data.rules.besideSeed?.sandyLbAc ?? '')
+			lbAc: typedAmount(data.rules.besideSeed?.lbAc, 'lb/ac', units),
+			sandyLbAc: typedAmount(data.rules.besideSeed?.sandyLbAc, 'lb/ac', units)
 		}))
 	);
 
@@ -62,9 +65,17 @@
 	}
 
 	async function keepCeiling(): Promise<void> {
-		const besideSeed = typedNumbers(ceiling, OwnCeilingBounds, ['lbAc', 'sandyLbAc']);
+		const besideSeed = ceilingTyped();
 		if (typeof besideSeed === 'string') return void (problem = besideSeed);
 		await keep({ ...data.rules, besideSeed });
+	}
+
+	function ceilingTyped(): OwnCeiling | string {
+		const numbers = keptNumbers(ceiling, data.rules.besideSeed ?? {}, OwnCeilingBounds, units);
+		if (typeof numbers === 'string') return numbers;
+		const { lbAc, sandyLbAc } = numbers;
+		if (lbAc === undefined || sandyLbAc === undefined) return 'Both ceilings are needed; 0 is one too.';
+		return { lbAc, sandyLbAc };
 	}
 
 	async function usualCeiling(): Promise<void> {
@@ -130,12 +141,21 @@
 	<section class="section" aria-label="Band beside the seed">
 		<h2>Nitrogen and potash in the band beside the seed</h2>
 		<p class="soft">
-			At most {data.usual.lbAc} lb of N and K2O on {data.usual.referenceRowIn} in rows, {data.usual.sandyLbAc} in sandy ground
-			(judgement). Your own ceiling takes their place; other row spacings follow in proportion.
+			At most {quantityIn(units, data.usual.lbAc, 'lb/ac')} of N and K2O on {quantityIn(
+				units,
+				data.usual.referenceRowIn,
+				'in'
+			)} rows,
+			{quantityIn(units, data.usual.sandyLbAc, 'lb/ac')} in sandy ground (judgement). Your own ceiling takes their place;
+			other row spacings follow in proportion.
 		</p>
 		<div class="fields">
 			{#each keysOf(ceiling) as name (name)}
-				<NumberField facts={OwnCeilingBounds[name]} placeholder={String(data.usual[name])} bind:text={ceiling[name]} />
+				<NumberField
+					facts={factsIn(OwnCeilingBounds[name], 'lb/ac', units)}
+					placeholder={typedAmount(data.usual[name], 'lb/ac', units)}
+					bind:text={ceiling[name]}
+				/>
 			{/each}
 		</div>
 		<div class="row">

@@ -68,7 +68,7 @@
 	/>
 {/snippet}
 {#snippet opened({ ranges }: Row)}
-	<SamplingCard {ranges}>
+	<SamplingCard {ranges} units={data.settings.units}>
 		<p class="small">{basisText(ranges)}</p>
 		{#if ranges.parts}<p class="soft small">The leaves are also called {ranges.parts.join(', ')}.</p>{/if}
 		{#if ranges.stages}<p class="soft small">The time is also called {ranges.stages.join(', ')}.</p>{/if}

@@ -6,6 +6,7 @@
 	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
 	import { NUTRIENTS } from '$core/season/plan/pass/pass-nutrients';
 	import { formatNumber } from '$core/units/display';
+	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import ProductForm from '$lib/ui/supply/ProductForm.svelte';
 	import LimeForm from '$lib/ui/supply/LimeForm.svelte';
 	import ManureForm from '$lib/ui/supply/ManureForm.svelte';
@@ -13,6 +14,8 @@
 	import type { PageData } from './$types';
 
 	const { data }: { data: PageData } = $props();
+	const { units } = $derived(data.settings);
+	const weight = $derived(unitInSystem('lb', units));
 	type Product = PageData['products'][number];
 	let words = $state('');
 	let problem = $state('');
@@ -81,11 +84,20 @@
 				of: ({ analysis }: Product) => asText(analysis[nutrient]),
 				number: true
 			})),
-			{ name: 'lb/gal', of: ({ densityLbPerGal }) => densityLbPerGal, number: true },
+			{
+				name: unitInSystem('lb/gal', units),
+				of: ({ densityLbPerGal: density }) =>
+					density && formatNumber(valueInSystem(density, 'lb/gal', units), unitInSystem('lb/gal', units)),
+				number: true
+			},
 			{ name: 'Salt index', of: ({ saltIndex }) => saltIndex, number: true },
 			{ name: 'Chloride, %', of: ({ chloridePercent }) => chloridePercent, number: true },
 			{ name: 'In water', of: ({ dissolves }) => dissolves },
-			{ name: 'Lime to offset acidity, lb per lb', of: ({ acidity }) => asText(acidity?.caco3Lb), number: true },
+			{
+				name: `Lime to offset acidity, ${weight} per ${weight}`,
+				of: ({ acidity }) => asText(acidity?.caco3Lb),
+				number: true
+			},
 			{ name: '', cell: deleteCell }
 		]}
 	/>
@@ -104,14 +116,18 @@
 				]}
 			/>
 		</div>
-		<p class="soft small">Common practice. Their prices stand with the others under Prices, by the treated acre.</p>
+		<p class="soft small">
+			Common practice. Their prices stand with the others under Prices, by the treated {units === 'us'
+				? 'acre'
+				: 'hectare'}.
+		</p>
 	</section>
-	<ProductForm placements={data.placements} hazards={data.hazards} />
+	<ProductForm {units} placements={data.placements} hazards={data.hazards} />
 	<section class="section" aria-label="Lime">
 		<h2>A lime with its test</h2>
 		<LimeForm />
 	</section>
-	<ManureForm kinds={data.kinds} handling={data.handling} />
+	<ManureForm {units} kinds={data.kinds} handling={data.handling} />
 </div>
 
 <style>

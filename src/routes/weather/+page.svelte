@@ -68,9 +68,10 @@
 	<section class="section" aria-label="Normals">
 		<h2>A usual year at {data.inUse.name}</h2>
 		<p>
-			The soil at 4 in stays below {metric ? '10 C' : '50 F'} from about <strong>{shortDate(data.cold.usual)}</strong>,
-			in eight years of ten between {shortDate(data.cold.early)} and {shortDate(data.cold.late)}. Measure it before
-			ammonia goes on; the average date alone will not do.
+			The soil at {metric ? '10 cm' : '4 in'} stays below {metric ? '10 C' : '50 F'} from about
+			<strong>{shortDate(data.cold.usual)}</strong>, in eight years of ten between {shortDate(data.cold.early)} and {shortDate(
+				data.cold.late
+			)}. Measure it before ammonia goes on; the average date alone will not do.
 		</p>
 		<div class="scroll">
 			<table class="ledger">

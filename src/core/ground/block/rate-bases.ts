@@ -25,7 +25,7 @@ export function basesOf(rate: Answer, block: Block, areaAc: number | undefined):
 		per100Row: over(
 			rate,
 			rowFeetPerAcre(block),
-			'each 100 ft of row',
+			'the row',
 			'lb/100 ft',
 			'rate x 100 / length of row',
 			(a, b) => (a * ROW_FT) / b
@@ -33,7 +33,7 @@ export function basesOf(rate: Answer, block: Block, areaAc: number | undefined):
 		perTreated: over(
 			rate,
 			treatedShare(block),
-			'each acre of the treated strip',
+			'the treated strip',
 			'lb/treated ac',
 			'rate / treated share',
 			(a, b) => a / b

@@ -202,17 +202,17 @@ describe('lime under the canopy only', () => {
 
 describe('how it is put on', () => {
 	it('in as many seasons as it takes: 4 short tons at once worked in, 2 on the surface', () => {
-		expect(limeApplications(4, 'incorporated').applications).toEqual([{ season: 0, rate: 4 }]);
-		expect(limeApplications(4.72, 'incorporated').applications.map((one) => one.rate)).toEqual([2.36, 2.36]);
-		expect(limeApplications(24.6, 'incorporated').applications).toHaveLength(7);
-		expect(limeApplications(2, 'surface').applications).toHaveLength(1);
-		expect(limeApplications(5, 'surface').applications).toHaveLength(3);
-		expect(limeApplications(0, 'surface').applications).toEqual([]);
+		expect(limeApplications(4, 'incorporated', 'us').applications).toEqual([{ season: 0, rate: 4 }]);
+		expect(limeApplications(4.72, 'incorporated', 'us').applications.map((one) => one.rate)).toEqual([2.36, 2.36]);
+		expect(limeApplications(24.6, 'incorporated', 'us').applications).toHaveLength(7);
+		expect(limeApplications(2, 'surface', 'us').applications).toHaveLength(1);
+		expect(limeApplications(5, 'surface', 'us').applications).toHaveLength(3);
+		expect(limeApplications(0, 'surface', 'us').applications).toEqual([]);
 	});
 	it('never loses or adds a pound, and never more than the limit at once', () => {
 		fc.assert(
 			fc.property(fc.double({ min: 0.01, max: 12, noNaN: true }), (rate) => {
-				const parts = limeApplications(rate, 'surface').applications.map((one) => one.rate);
+				const parts = limeApplications(rate, 'surface', 'us').applications.map((one) => one.rate);
 				expect(parts.reduce((sum, part) => sum + part, 0)).toBeCloseTo(rate, 9);
 				for (const part of parts) expect(part).toBeLessThanOrEqual(2 + 1e-9);
 			})

@@ -209,7 +209,7 @@ function waterNitrate(site: Site): Figure[] {
 		broughtByWater(
 			'nitrate in irrigation water',
 			figure({ label: 'nitrate-N in the water', value: irrigationNitratePpm, unit: 'ppm', basis: 'adviser' }),
-			figure({ label: 'water applied', value: irrigationIn, unit: 'in', basis: 'adviser' })
+			figure({ label: 'water applied', value: irrigationIn, unit: 'in of water', basis: 'adviser' })
 		)
 	];
 }

@@ -1,3 +1,4 @@
+import { amountText, type AmountText } from '../../units/amount-text';
 import { placementName } from '../../units/placement-name';
 import { knownParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../figure/figure';
@@ -17,9 +18,9 @@ const LABEL = 'placed as the factor asks';
 export function readPlacedNitrogen(site: Site, compiled: CompiledRule): Answer {
 	const p = knownParameters(placedFactor, compiled, site.crop.id);
 	const passes = (site.programme ?? []).filter(({ nitrogen }) => nitrogen > 0);
-	const wanted = `It is valid only for a starter band of at most ${p.mostStarterLb} lb N and the rest at the row base, in ${p.mostPasses} passes at most from V6 on, with soil nitrate known.`;
+	const wanted = `It is valid only for a starter band of at most ${amountText(site.units)(p.mostStarterLb, 'whole')} of N and the rest at the row base, in ${p.mostPasses} passes at most from V6 on, with soil nitrate known.`;
 	if (passes.length === 0) return notApplicable(LABEL, 'no nitrogen passes are planned yet', wanted);
-	const failing = programmeFault(passes, p);
+	const failing = programmeFault(passes, p, amountText(site.units));
 	if (failing) return notApplicable(LABEL, failing, wanted);
 	const residual = mineralNitrogen(site.soil);
 	if (!residual.applies) return notApplicable(LABEL, `the residual nitrate is not known`, residual.remedy);
@@ -34,7 +35,11 @@ export function readPlacedNitrogen(site: Site, compiled: CompiledRule): Answer {
 }
 
 /** The first condition of a placed-and-timed factor that a programme does not meet, in words; undefined where all are met. */
-export function programmeFault(passes: readonly NitrogenPass[], p: PlacedParameters): string | undefined {
+export function programmeFault(
+	passes: readonly NitrogenPass[],
+	p: PlacedParameters,
+	say: AmountText
+): string | undefined {
 	// A light broadcast dressing (weed-and-feed, or what phosphate carries along) stands for a part of the starter.
 	const broadcast = passes.filter(({ placement }) => placement === 'broadcast');
 	const light = sumOf(broadcast) <= p.mostStarterLb;
@@ -48,7 +53,7 @@ export function programmeFault(passes: readonly NitrogenPass[], p: PlacedParamet
 		return `${nameOf(misplaced)} is ${placementName(misplaced.placement)}, not ${p.placements.map(placementName).join(' or ')}`;
 	if (starters.length === 0) return `there is no starter beside the row (${p.starterPlacements.join(' or ')})`;
 	if (starterLb > p.mostStarterLb) {
-		return `the starter supplies ${formatNumber(starterLb, 'lb/ac')} lb N, more than ${p.mostStarterLb}`;
+		return `the starter supplies ${say(starterLb)} of N, more than ${say(p.mostStarterLb, 'whole')}`;
 	}
 	if (rest.length === 0) return 'nothing is placed at the row base after the starter';
 	if (rest.length > p.mostPasses) return `${rest.length} passes follow the starter, more than ${p.mostPasses}`;

@@ -1,3 +1,5 @@
+import { perYieldOf, type UnitSystem } from '../../units/rate-units';
+import { quantityIn } from '../../units/amount-text';
 import { sharedParameters } from '../../packs/parameters-of';
 import type { CompiledRule, PackSet } from '../../packs/pack';
 import type { Crop, CropId } from '../../schema-types';
@@ -9,6 +11,8 @@ export interface CropRemoval {
 	name: string;
 	/** "bu", "ton" or "lb". */
 	per: string;
+	/** Unit of what is taken off, with the weight of a bushel. */
+	rate: string;
 	N?: number;
 	P2O5?: number;
 	K2O?: number;
@@ -36,6 +40,7 @@ export function removalTable(packs: PackSet, crops: readonly Crop[], packId: str
 				crop: crop.id,
 				name: crop.name,
 				per: crop.yieldUnit.replace('/ac', ''),
+				rate: `lb per ${perYieldOf(crop)}`,
 				...(nitrogen === undefined ? {} : { N: nitrogen }),
 				...taken
 			}
@@ -52,7 +57,12 @@ function perYield(rules: readonly CompiledRule[], nutrient: string, crop: CropId
  * A sentence that sets a crop's removal beside corn's, or corn's beside soybean's.
  * @returns undefined where one of the two is not in the guides, or they are sold in different units
  */
-export function removalSentence(packs: PackSet, crops: readonly Crop[], crop: CropId): string | undefined {
+export function removalSentence(
+	packs: PackSet,
+	crops: readonly Crop[],
+	crop: CropId,
+	units: UnitSystem
+): string | undefined {
 	const guide = packs.rules.find(({ kind, forCrop }) => kind.kind === 'removal' && forCrop(crop))?.pack.id;
 	if (!guide) return undefined;
 	const table = removalTable(packs, crops, guide);
@@ -64,10 +74,11 @@ export function removalSentence(packs: PackSet, crops: readonly Crop[], crop: Cr
 		if (mine === undefined || theirs === undefined) return [];
 		const ratio = mine / theirs;
 		const word = ratio > WORTH_SAYING ? 'more' : ratio < 1 / WORTH_SAYING ? 'less' : 'about as much';
-		const number = (value: number) => formatNumber(value, 'ratio');
 		return [
-			`${word} ${nutrient} ${word === 'about as much' ? 'as' : 'than'} ${other.name.toLowerCase()} (${number(mine)} lb/${own.per} against ${number(theirs)})`
+			`${word} ${nutrient} ${word === 'about as much' ? 'as' : 'than'} ${other.name.toLowerCase()} (${quantityIn(units, mine, own.rate)} against ${quantityIn(units, theirs, other.rate)})`
 		];
 	});
-	return said.length === 0 ? undefined : `Per ${own.per} ${own.name.toLowerCase()} takes off ${said.join(' and ')}.`;
+	return said.length === 0
+		? undefined
+		: `Per ${units === 'us' ? own.per : 't'} ${own.name.toLowerCase()} takes off ${said.join(' and ')}.`;
 }

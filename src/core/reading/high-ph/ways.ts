@@ -1,3 +1,5 @@
+import type { UnitSystem } from '../../units/rate-units';
+import { amountText } from '../../units/amount-text';
 import { allKnown } from '../../figure/all-known';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import { LB_PER_PERCENT_OF_FURROW, LB_PER_SHORT_TON } from '../../units/factors';
@@ -66,12 +68,12 @@ export function highPhWays(
 			name: 'Sulfur over the whole layer',
 			does: 'Neutralises the carbonate of the plow layer before its pH falls.',
 			amount: bulk,
-			years: yearsAt(bulk, SULFUR_A_YEAR),
+			years: yearsAt(bulk, SULFUR_A_YEAR, soil.units),
 			cost: cost(bulk, 'elemental-sulfur')
 		},
 		{
 			name: 'Sulfur in the band, each year',
-			does: `Changes the band, not the field: ${SULFUR_A_YEAR} lb neutralise ${Math.round(SULFUR_A_YEAR * CACO3_PER_S)} lb of carbonate.`,
+			does: `Changes the band, not the field: sulfur neutralises ${CACO3_PER_S} times its weight of carbonate.`,
 			amount: band,
 			years: none('sulfur in the band', 'every year anew'),
 			cost: cost(band, 'elemental-sulfur')
@@ -85,7 +87,7 @@ export function highPhWays(
 		},
 		{
 			name: 'Fine calcium carbonate',
-			does: 'Some put on a few hundred pounds: not backed by the textbook above pH 7.5. A trial to lay out, not a rate.',
+			does: 'Some put on a light dose: not backed by the textbook above pH 7.5. A trial to lay out, not a rate.',
 			amount: none('calcium carbonate', 'a trial, not a rate'),
 			years: none('calcium carbonate', 'a trial, not a rate'),
 			cost: none('calcium carbonate', 'a trial, not a rate')
@@ -149,8 +151,8 @@ export function gypsumThatDissolves(soil: SampledSoil, gypsum: Answer): Answer {
 	);
 }
 
-function yearsAt(amount: Answer, perYear: number): Answer {
-	const label = `years at ${perYear} lb a year`;
+function yearsAt(amount: Answer, perYear: number, units: UnitSystem): Answer {
+	const label = `years at ${amountText(units)(perYear, 'whole')} a year`;
 	return allKnown(label, { amount }, (known) =>
 		figure({
 			label,

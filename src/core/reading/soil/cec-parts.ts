@@ -110,11 +110,7 @@ export function yearsToRaise(tons: number): Answer {
 	});
 	const lost = (DECAYS * LB_PER_PERCENT_OF_FURROW) / gain.value;
 	if (lost >= 1) {
-		return notApplicable(
-			label,
-			`of ${tons} tons a year as much decays before a percent is reached`,
-			'Add more each year.'
-		);
+		return notApplicable(label, `as much decays as comes in before a percent is reached`, 'Add more each year.');
 	}
 	return figure({
 		label,

@@ -1,15 +1,14 @@
 import type { Pass } from '../../schema-types';
-import { formatNumber } from '../../units/display';
+import { quantityIn } from '../../units/amount-text';
 import { placementName } from '../../units/placement-name';
+import type { UnitSystem } from '../../units/rate-units';
 
 /** Where a pass goes and with what: "injected, 7 in deep, with nitrification inhibitor". */
-export function placementText({
-	placement,
-	depthIn,
-	offsetIn,
-	additive
-}: Pick<Pass, 'placement' | 'depthIn' | 'offsetIn' | 'additive'>): string {
-	const depth = depthIn === undefined ? '' : `, ${formatNumber(depthIn, 'in')} in deep`;
-	const offset = offsetIn === undefined ? '' : `, ${formatNumber(offsetIn, 'in')} in off the row`;
+export function placementText(
+	{ placement, depthIn, offsetIn, additive }: Pick<Pass, 'placement' | 'depthIn' | 'offsetIn' | 'additive'>,
+	units: UnitSystem
+): string {
+	const depth = depthIn === undefined ? '' : `, ${quantityIn(units, depthIn, 'in')} deep`;
+	const offset = offsetIn === undefined ? '' : `, ${quantityIn(units, offsetIn, 'in')} off the row`;
 	return `${placementName(placement)}${depth}${offset}${additive ? `, with ${additive}` : ''}`;
 }

@@ -1,3 +1,4 @@
+import { quantityIn } from '../../units/amount-text';
 import { limeApplications } from '../../rates/lime/lime-applications';
 import type { Pass, Schedule, ScheduleStep } from '../../schema-types';
 import { formatNumber } from '../../units/display';
@@ -15,7 +16,7 @@ export function limePass(context: PlanContext, { lime }: Schedule): Programme {
 		.filter(({ product }) => product.lime)
 		.reduce((sum, { pass, product }) => sum + poundsPerAcre(pass, product) / LB_PER_SHORT_TON, 0);
 	const wanted = Math.max(0, (context.chosen.lime ?? 0) - limed);
-	const { applications, why } = limeApplications(wanted, context.liming.placement);
+	const { applications, why } = limeApplications(wanted, context.liming.placement, context.units);
 	const [now, ...later] = applications;
 	if (!now) return { passes: [], notes: [] };
 	const surface = context.liming.placement === 'surface';
@@ -31,7 +32,7 @@ export function limePass(context: PlanContext, { lime }: Schedule): Programme {
 	const seasons = later.length === 1 ? 'the next season' : `the next ${later.length} seasons`;
 	return {
 		passes: [pass],
-		notes: [`${why} ${formatNumber(left, 'short ton/ac')} short tons of it are left for ${seasons}.`]
+		notes: [`${why} ${quantityIn(context.units, left, 'short ton/ac')} of it are left for ${seasons}.`]
 	};
 }
 

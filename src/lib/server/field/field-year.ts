@@ -108,8 +108,8 @@ export function adviceFrom(library: Library, records: Records, today: string): A
 	const order: readonly string[] = RATE_NUTRIENTS;
 	const choices = [...records.choices].sort((a, b) => order.indexOf(a.nutrient) - order.indexOf(b.nutrient));
 	const request = fieldRequest(library, records, today);
-	const answer = advise(request, library, today);
-	const site = siteOf(request, library, today);
+	const answer = advise(request, library, today, records.field.units);
+	const site = siteOf(request, library, today, records.field.units);
 	const settled = choices.map((choice) => chosenRate(choice, answer.rates));
 	const secondNitrogen = chosenOfSecond(secondCropOf(goal)?.nitrogen, answer.secondRates ?? []);
 	const chosen = settled.filter((one) => one !== undefined);

@@ -52,7 +52,7 @@ export function ratesPage(desk: Desk, address: FieldAddress) {
 		guides: [...new Set(guides)],
 		notForCrop: silentGuides(rows),
 		follows: advice && followsOf(desk.book, library, advice, units),
-		removal: advice && removalSentence(library.packs, library.crops, advice.crop.id),
+		removal: advice && removalSentence(library.packs, library.crops, advice.crop.id, units),
 		leafTests: leafFindings(desk.book, library, fieldYear.field, fieldYear.year),
 		tenure: tenureAdvice(fieldYear.field.tenure ?? undefined),
 		outlooks: advice ? outlooks(desk, advice, units) : [],
@@ -107,7 +107,7 @@ function limeOf(
 ) {
 	const { products, packs } = library;
 	const rate = chosen.find(({ nutrient }) => nutrient === 'lime')?.rate;
-	const plan = rate && limeApplications(rate.value, site.limePlacement);
+	const plan = rate && limeApplications(rate.value, site.limePlacement, site.units);
 	const choice = choices.find(({ nutrient }) => nutrient === 'lime');
 	const methods = answer.rates
 		.filter(({ nutrient }) => nutrient === 'lime')

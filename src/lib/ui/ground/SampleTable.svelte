@@ -3,10 +3,12 @@
 	import { analyteName } from '$core/ground/analyte-names';
 	import { methodName } from '$core/ground/lab-file/lab-methods';
 	import type { Layer, Result } from '$core/schema-types';
+	import { layerText } from '$core/units/length-text';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import ListTable from '../tables/ListTable.svelte';
 	import { unitText } from '../figure/unit-text';
 
-	const { layers }: { layers: Layer[] } = $props();
+	const { layers, units }: { layers: Layer[]; units: UnitSystem } = $props();
 
 	const rows = $derived(toRows(layers));
 
@@ -33,8 +35,8 @@
 			{ name: 'Analyte', of: ({ analyte }) => analyte },
 			{ name: 'Method', of: ({ method }) => method },
 			{ name: 'Unit', of: ({ unit }) => unit },
-			...layers.map(({ top, bottom, depthUnit }, at) => ({
-				name: `${top}-${bottom} ${depthUnit}`,
+			...layers.map((layer, at) => ({
+				name: layerText(layer, units),
 				of: ({ cells }: (typeof rows)[number]) => `${cells[at]?.qualifier ?? ''}${cells[at]?.value ?? ''}`,
 				number: true
 			}))

@@ -2,18 +2,21 @@
 <script lang="ts">
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import type { Setback } from '$core/schema-types';
-	import { formatNumber } from '$core/units/display';
-	import { numberOrUndefined } from '../forms/numbers';
+	import { lengthText } from '$core/units/length-text';
+	import type { UnitSystem } from '$core/units/rate-units';
+	import { keptAmount } from '../forms/typed-amount';
 	import { save } from '../forms/call';
 
 	interface Props {
 		fieldId: string;
 		setbacks: readonly Setback[];
+		units: UnitSystem;
 	}
-	const { fieldId, setbacks }: Props = $props();
+	const { fieldId, setbacks, units }: Props = $props();
 	let from = $state('');
 	let feet = $state('');
 	let problem = $state('');
+	const length = $derived(units === 'us' ? 'feet' : 'metres');
 
 	async function keep(list: readonly Setback[]): Promise<boolean> {
 		problem = await save('PUT /api/fields/{field}/setbacks', { field: fieldId }, { setbacks: [...list] });
@@ -21,10 +24,10 @@
 	}
 
 	async function add(): Promise<void> {
-		const distance = numberOrUndefined(feet);
+		const distance = keptAmount(feet, undefined, 'ft', units);
 		if (from.trim() === '') return void (problem = 'Say what the distance is from, such as “the well”.');
 		if (distance === undefined || distance <= 0)
-			return void (problem = `The distance “${feet}” must be a number of feet above 0.`);
+			return void (problem = `The distance “${feet}” must be a number of ${length} above 0.`);
 		if (await keep([...setbacks, { from: from.trim(), feet: distance }])) [from, feet] = ['', ''];
 	}
 </script>
@@ -37,7 +40,7 @@
 		<ul>
 			{#each setbacks as setback, at (at)}
 				<li>
-					{formatNumber(setback.feet, 'ft')} ft from {setback.from}
+					{lengthText(setback.feet, units)} from {setback.from}
 					<button
 						type="button"
 						class="plain small"
@@ -51,7 +54,7 @@
 	{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	<div class="fields">
 		<TextInput size="sm" labelText="From what" placeholder="the well" bind:value={from} />
-		<TextInput size="sm" labelText="Feet" inputmode="decimal" bind:value={feet} />
+		<TextInput size="sm" labelText={units === 'us' ? 'Feet' : 'Metres'} inputmode="decimal" bind:value={feet} />
 		<Button size="small" kind="tertiary" onclick={add}>Add a distance</Button>
 	</div>
 </section>

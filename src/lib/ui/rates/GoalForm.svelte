@@ -4,15 +4,15 @@
 	import { untrack } from 'svelte';
 	import type { CropId, PreviousCropId } from '$core/schema-types';
 	import { GoalActionBounds } from '$core/schema-types/bounds';
-	import { quantityIn } from '$core/units/amount-text';
+	import { amountText, quantityIn } from '$core/units/amount-text';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
 	import { isOneOf } from '$core/check/typed-object';
 	import { PREVIOUS_CROPS } from '../forms/choices';
 	import { isDay, longDate } from '$core/units/day-text';
 	import NumberField from '../forms/NumberField.svelte';
-	import { factsIn, typedNumbers } from '../forms/number-within';
+	import { factsIn } from '../forms/number-within';
 	import { save } from '../forms/call';
-	import { keptNumber, typedAmount } from '../forms/typed-amount';
+	import { keptNumber, keptNumbers, typedAmount } from '../forms/typed-amount';
 	import DayField from '../forms/days/DayField.svelte';
 
 	const { page }: { page: RatesPage['goalPage'] } = $props();
@@ -26,6 +26,13 @@
 	let goalIsOf = untrack(() => form.crop);
 
 	/** What only a crop that is sown each year has. */
+	const { targetPh, residueRemovedPercent, rowSpacingIn, starterP2O5 } = GoalActionBounds;
+	const NUMBERS = {
+		rowSpacingIn,
+		targetPh,
+		residueRemovedPercent,
+		starterP2O5: { ...starterP2O5, label: 'P2O5 in the starter', unit: 'lb/ac' }
+	};
 	const NOT_SOWN = { rowSpacingIn: '', residueRemovedPercent: '', starterP2O5: '' };
 
 	const crop = $derived(page.crops.find(({ id }) => id === form.crop));
@@ -51,10 +58,10 @@
 			plantingDate: goal?.plantingDate ?? '',
 			targetPhScale: goal?.targetPhScale ?? 'water',
 			numbers: {
-				rowSpacingIn: String(goal?.rowSpacingIn ?? ''),
+				rowSpacingIn: typedAmount(goal?.rowSpacingIn, 'in', page.units),
 				targetPh: String(goal?.targetPh ?? ''),
 				residueRemovedPercent: String(goal?.residueRemovedPercent ?? ''),
-				starterP2O5: String(goal?.starterP2O5 ?? '')
+				starterP2O5: typedAmount(goal?.starterP2O5, 'lb/ac', page.units)
 			}
 		};
 	}
@@ -82,7 +89,13 @@
 		if (yieldGoal === undefined) return void (problem = `${goalFacts.label} is not filled in.`);
 		if (typeof yieldGoal === 'string') return void (problem = yieldGoal);
 		const { perennial = false } = crop ?? {};
-		const numbers = typedNumbers({ ...form.numbers, ...(perennial ? NOT_SOWN : {}) }, GoalActionBounds, []);
+		const kept = {
+			rowSpacingIn: page.goal?.rowSpacingIn ?? undefined,
+			targetPh: page.goal?.targetPh ?? undefined,
+			residueRemovedPercent: page.goal?.residueRemovedPercent ?? undefined,
+			starterP2O5: page.goal?.starterP2O5 ?? undefined
+		};
+		const numbers = keptNumbers({ ...form.numbers, ...(perennial ? NOT_SOWN : {}) }, kept, NUMBERS, page.units);
 		if (typeof numbers === 'string') return void (problem = numbers);
 		if (!perennial && form.plantingDate !== '' && !isDay(form.plantingDate))
 			return void (problem = `The planting date “${form.plantingDate}” must be written as 2027-05-01.`);
@@ -116,11 +129,11 @@
 		{:else}{#if page.goal.previousCrop}after {nameOf(page.goal.previousCrop).toLowerCase()},{/if}
 			{#if page.goal.plantingDate}planted {longDate(page.goal.plantingDate)}{:else if page.usualPlanting}planted about {longDate(
 					page.usualPlanting
-				)}{/if}{#if page.goal.rowSpacingIn}, {page.goal.rowSpacingIn} in rows{/if}{#if page.goal.targetPh}, target pH {page
-					.goal.targetPh}{page.goal.targetPhScale === 'cacl2'
+				)}{/if}{#if page.goal.rowSpacingIn}, {quantityIn(page.units, page.goal.rowSpacingIn, 'in')} rows{/if}{#if page.goal.targetPh},
+				target pH {page.goal.targetPh}{page.goal.targetPhScale === 'cacl2'
 					? ' in CaCl2'
 					: ''}{/if}{#if page.goal.residueRemovedPercent}, {page.goal.residueRemovedPercent} % of the straw taken off{/if}{#if page.goal.starterP2O5},
-				starter with {page.goal.starterP2O5} lb P2O5{/if}{/if}
+				starter with {amountText(page.units)(page.goal.starterP2O5)} P2O5{/if}{/if}
 		<button
 			type="button"
 			class="plain"
@@ -151,7 +164,10 @@
 					{#each PREVIOUS_CROPS as id (id)}<SelectItem value={id} text={nameOf(id)} />{/each}
 				</Select>
 				<DayField label="Planting date" placeholder="usual" bind:date={form.plantingDate} />
-				<NumberField facts={GoalActionBounds.rowSpacingIn} bind:text={form.numbers.rowSpacingIn} />
+				<NumberField
+					facts={factsIn(GoalActionBounds.rowSpacingIn, 'in', page.units)}
+					bind:text={form.numbers.rowSpacingIn}
+				/>
 			{/if}
 			<NumberField
 				facts={GoalActionBounds.targetPh}
@@ -164,7 +180,7 @@
 			</Select>
 			{#if !crop?.perennial}
 				<NumberField facts={GoalActionBounds.residueRemovedPercent} bind:text={form.numbers.residueRemovedPercent} />
-				<NumberField facts={GoalActionBounds.starterP2O5} bind:text={form.numbers.starterP2O5} />
+				<NumberField facts={factsIn(NUMBERS.starterP2O5, 'lb/ac', page.units)} bind:text={form.numbers.starterP2O5} />
 			{/if}
 		</div>
 		{#if problem}<InlineNotification kind="error" lowContrast hideCloseButton title="" subtitle={problem} />{/if}

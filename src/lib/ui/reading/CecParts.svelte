@@ -3,9 +3,15 @@
 	import { Disclosure } from 'carbon-components-svelte';
 	import type { Answer } from '$core/figure/figure';
 	import type { ReadingPage } from '$lib/server/pages/reading-page';
+	import { quantityIn } from '$core/units/amount-text';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import Quantity from '../figure/Quantity.svelte';
 
-	const { parts }: { parts: NonNullable<ReadingPage['reading']>['cecParts'] } = $props();
+	interface Props {
+		parts: NonNullable<ReadingPage['reading']>['cecParts'];
+		units: UnitSystem;
+	}
+	const { parts, units }: Props = $props();
 
 	const lines: { name: string; answer: Answer }[] = $derived([
 		{ name: 'Held by organic matter', answer: parts.fromOrganicMatter },
@@ -15,7 +21,10 @@
 			answer: parts.perPercentClay
 		},
 		{ name: 'One more percent of organic matter would hold, of nitrogen at one time', answer: parts.holdsMore },
-		{ name: 'Years for that percent, with 4 tons of dry residue or manure more each year', answer: parts.yearsForOne },
+		{
+			name: `Years for that percent, with ${quantityIn(units, 4, 'short ton/ac')} of dry residue or manure more each year`,
+			answer: parts.yearsForOne
+		},
 		{ name: 'Some promise 0.25 % a year: dry residue that would take, each year', answer: parts.tonsForClaim }
 	]);
 </script>

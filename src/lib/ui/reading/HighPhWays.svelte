@@ -21,5 +21,5 @@
 			{ name: 'Cost', answer: ({ cost }) => cost }
 		]}
 	/>
-	<p class="soft small">Opinions differ; all of it is common practice. Amounts are for 6 2/3 in, pure.</p>
+	<p class="soft small">Opinions differ; all of it is common practice. Amounts are for the plow layer, pure.</p>
 </section>

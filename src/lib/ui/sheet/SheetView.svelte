@@ -64,7 +64,7 @@
 						{#if gallons.applies}<br /><span class="soft"><Quantity answer={inSystem(gallons, content.units)} /></span
 							>{/if}
 					</td>
-					<td>{placementText(pass)}</td>
+					<td>{placementText(pass, content.units)}</td>
 					<td>
 						{#each carries as { nutrient, pounds } (nutrient)}
 							<div class="nowrap">{nutrient} <Quantity answer={inSystem(pounds, content.units)} bare /></div>

@@ -6,17 +6,19 @@
 	import { ManureActionBounds } from '$core/schema-types/bounds';
 	import { firstYearNitrogen } from '$core/supply/manure/available-nitrogen';
 	import { keysOf } from '$core/check/typed-object';
-	import { typedNumbers } from '../forms/number-within';
+	import type { UnitSystem } from '$core/units/rate-units';
+	import { factsIn, type NumberFacts } from '../forms/number-within';
+	import { keptAmount, keptNumbers } from '../forms/typed-amount';
 	import NumberField from '../forms/NumberField.svelte';
-	import { numberOrUndefined } from '../forms/numbers';
 	import Quantity from '../figure/Quantity.svelte';
 	import { save } from '../forms/call';
 
 	interface Props {
+		units: UnitSystem;
 		kinds: readonly ManureKind[];
 		handling: readonly ManureHandling[];
 	}
-	const { kinds, handling }: Props = $props();
+	const { units, kinds, handling }: Props = $props();
 
 	let form = $state(
 		untrack(() => ({
@@ -31,11 +33,17 @@
 	const kind = $derived(kinds.find(({ id }) => id === form.kind)!);
 	const how = $derived(handling.find(({ id }) => id === form.handling)!);
 	const unit = $derived(`lb/${kind.per}`);
+	const facts = $derived(
+		Object.fromEntries(keysOf(typed).map((name) => [name, { ...ManureActionBounds[name], unit }])) as Record<
+			keyof typeof typed,
+			NumberFacts & { unit: string }
+		>
+	);
 	const NEEDED = ['totalN', 'p2o5', 'k2o'] as const;
 
 	const available = $derived.by(() => {
-		const totalN = numberOrUndefined(typed.totalN);
-		const ammoniumN = numberOrUndefined(typed.ammoniumN);
+		const totalN = keptAmount(typed.totalN, undefined, unit, units);
+		const ammoniumN = keptAmount(typed.ammoniumN, undefined, unit, units);
 		if (totalN === undefined || totalN <= 0 || (ammoniumN ?? 0) > totalN) return undefined;
 		return firstYearNitrogen({ totalN, ammoniumN, p2o5: 0, k2o: 0 }, kind, how);
 	});
@@ -43,9 +51,14 @@
 	async function keep(): Promise<void> {
 		notice = '';
 		if (form.name.trim() === '') return void (problem = 'Give the manure a name, such as “Litter, house 2”.');
-		const numbers = typedNumbers(typed, ManureActionBounds, NEEDED, unit);
+		const numbers = keptNumbers(typed, {}, facts, units);
 		if (typeof numbers === 'string') return void (problem = numbers);
-		problem = await save('POST /api/manure', {}, { ...form, name: form.name.trim(), ...numbers });
+		const [totalN, p2o5, k2o] = NEEDED.map((name) => numbers[name]);
+		if (totalN === undefined || p2o5 === undefined || k2o === undefined) {
+			const missing = NEEDED.find((name) => numbers[name] === undefined)!;
+			return void (problem = `${facts[missing].label} is not filled in.`);
+		}
+		problem = await save('POST /api/manure', {}, { ...form, name: form.name.trim(), ...numbers, totalN, p2o5, k2o });
 		if (!problem) notice = `${form.name.trim()} is in the catalogue; put it on as a pass under Season.`;
 	}
 </script>
@@ -61,7 +74,7 @@
 			{#each handling as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 		</Select>
 		{#each keysOf(typed) as name (name)}
-			<NumberField facts={ManureActionBounds[name]} {unit} bind:text={typed[name]} />
+			<NumberField facts={factsIn(facts[name], unit, units)} bind:text={typed[name]} />
 		{/each}
 	</div>
 	{#if available}

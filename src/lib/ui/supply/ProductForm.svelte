@@ -8,15 +8,18 @@
 	import type { Placement, Product } from '$core/schema-types';
 	import { ProductBounds } from '$core/schema-types/bounds';
 	import NumberField from '../forms/NumberField.svelte';
-	import { typedNumber, typedNumbers, type NumberFacts } from '../forms/number-within';
+	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
+	import { factsIn, typedNumber, type NumberFacts } from '../forms/number-within';
+	import { keptNumbers } from '../forms/typed-amount';
 	import { save } from '../forms/call';
 
 	interface Props {
 		placements: readonly Placement[];
+		units: UnitSystem;
 		/** What each hazard says, so that it is known by its words. */
 		hazards: readonly { id: Product['hazards'][number]; text: string }[];
 	}
-	const { placements, hazards }: Props = $props();
+	const { placements, units, hazards }: Props = $props();
 
 	const FORMS = ['nitrate', 'ammonium', 'urea'] as const;
 	interface Form {
@@ -61,9 +64,9 @@
 			const percent = read(typedNumber(form.analysis[nutrient] ?? '', shareOf(nutrient)));
 			if (percent) analysis[nutrient] = percent;
 		}
-		const numbers = read(typedNumbers(form.numbers, ProductBounds, []));
+		const numbers = read(keptNumbers(form.numbers, {}, ProductBounds, units));
 		if (form.state === 'liquid' && !numbers.densityLbPerGal)
-			throw new RangeError('A liquid needs its density, lb/gal.');
+			throw new RangeError(`A liquid needs its density, ${unitInSystem('lb/gal', units)}.`);
 		const [nitrate = 0, ammonium = 0, urea = 0] = FORMS.map((one) =>
 			read(typedNumber(form.forms[one] ?? '', shareOf(one)))
 		);
@@ -110,7 +113,10 @@
 			<SelectItem value="gas" text="gas" />
 		</Select>
 		{#each keysOf(ProductBounds) as name (name)}
-			<NumberField facts={ProductBounds[name]} bind:text={form.numbers[name]} />
+			<NumberField
+				facts={factsIn(ProductBounds[name], ProductBounds[name].unit, units)}
+				bind:text={form.numbers[name]}
+			/>
 		{/each}
 	</div>
 	<div class="fields narrow">

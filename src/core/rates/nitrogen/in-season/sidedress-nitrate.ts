@@ -1,3 +1,5 @@
+import { depthText } from '../../../units/length-text';
+import { quantityIn } from '../../../units/amount-text';
 import { knownParameters } from '../../../packs/parameters-of';
 import { figure, notApplicable, type Answer } from '../../../figure/figure';
 import type { CompiledRule } from '../../../packs/pack';
@@ -16,7 +18,8 @@ const DEPTH_SLACK_IN = 1;
 export function readSidedressNitrate(site: Site, compiled: CompiledRule): Answer {
 	const { depthIn, leastHeightIn, mostHeightIn } = knownParameters(nitrateThreshold, compiled, site.crop.id);
 	const test = site.inSeason.nitrate;
-	const when = `Take soil from 0 to ${depthIn} in when the crop is ${leastHeightIn} to ${mostHeightIn} in tall.`;
+	const inches = (one: number | readonly [number, number]) => quantityIn(site.units, one, 'in');
+	const when = `Take soil from ${inches([0, depthIn])} when the crop is ${inches([leastHeightIn, mostHeightIn])} tall.`;
 	if (!test)
 		return notApplicable(LABEL, 'no pre-sidedress nitrate test is recorded', when, 'a pre-sidedress nitrate test');
 	if (test.from === 'leaf') {
@@ -34,17 +37,21 @@ export function readSidedressNitrate(site: Site, compiled: CompiledRule): Answer
 		return notApplicable(LABEL, reason, when);
 	}
 	if (Math.abs(test.depthIn - depthIn) > DEPTH_SLACK_IN) {
-		return notApplicable(LABEL, `the test was taken to ${test.depthIn} in, and this one is to ${depthIn} in`, when);
+		return notApplicable(
+			LABEL,
+			`the test was taken to ${inches(test.depthIn)}, and this one is to ${inches(depthIn)}`,
+			when
+		);
 	}
 	const { cropHeightIn } = test;
 	const offHeight = cropHeightIn !== undefined && (cropHeightIn < leastHeightIn || cropHeightIn > mostHeightIn);
 	return figure({
-		label: `${LABEL}, 0-${test.depthIn} in`,
+		label: `${LABEL}, ${depthText(0, test.depthIn, site.units)}`,
 		value: test.nitratePpm,
 		unit: 'ppm',
 		basis: 'measured',
 		cautions: offHeight
-			? [`The crop stood ${cropHeightIn} in tall; the test is made for ${leastHeightIn} to ${mostHeightIn} in.`]
+			? [`The crop stood ${inches(cropHeightIn)} tall; the test is made for ${inches([leastHeightIn, mostHeightIn])}.`]
 			: []
 	});
 }

@@ -1,3 +1,4 @@
+import { rainText } from '../../../units/weather-units';
 import { MM_PER_IN } from '../../../units/factors';
 import { formatNumber } from '../../../units/display';
 import type { Pass, PassCheck } from '../../../schema-types';
@@ -37,19 +38,18 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 }
 
 /** What the rain of the days before says, where they are known. */
-function knownGround(date: string, { weather }: PlanContext): string | undefined {
+function knownGround(date: string, { weather, units }: PlanContext): string | undefined {
 	const before = (days: number) => knownDays(weather, shiftDate(date, -days), days);
 	const sum = (days: readonly { rainMm: number }[]) => days.reduce((all, { rainMm }) => all + rainMm, 0);
-	const inches = (mm: number) => formatNumber(mm / MM_PER_IN, 'in');
 	const wet = before(smeared.days);
 	if (wet && sum(wet) > smeared.mm) {
 		const source = sourceOfDays(weather, shiftDate(date, -smeared.days), smeared.days);
-		return `${inches(sum(wet))} in of rain in the ${smeared.days} days before ${longDate(date)} ${source}: the slot may not close over the ammonia. Look at the ground.`;
+		return `${rainText(sum(wet), units)} of rain in the ${smeared.days} days before ${longDate(date)} ${source}: the slot may not close over the ammonia. Look at the ground.`;
 	}
 	const dry = before(cloddy.days);
 	if (dry && sum(dry) < cloddy.mm) {
 		const source = sourceOfDays(weather, shiftDate(date, -cloddy.days), cloddy.days);
-		return `${inches(sum(dry))} in of rain in the ${cloddy.days} days before ${longDate(date)} ${source}: the ground may be too dry and cloddy to hold ammonia. Look at it.`;
+		return `${rainText(sum(dry), units)} of rain in the ${cloddy.days} days before ${longDate(date)} ${source}: the ground may be too dry and cloddy to hold ammonia. Look at it.`;
 	}
 	return undefined;
 }

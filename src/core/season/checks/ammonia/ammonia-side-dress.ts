@@ -1,3 +1,4 @@
+import { quantityIn } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import type { PassCheck } from '../../../schema-types';
 import { depthOf, offsetOf } from '../../plan/placement-facts';
@@ -9,16 +10,17 @@ import { RULES } from '../season-rules';
 const { basis, leastDepthIn, leastOffsetIn, openSlotIn } = RULES['ammonia-side-dress'];
 
 /** Ammonia side-dressed too shallow to be held, or too near the row. Wheat has a rule of its own. */
-export const ammoniaSideDressCheck: SeasonCheck = (passes, { products, plantingDate, rowSpacingIn, stages }) => {
+export const ammoniaSideDressCheck: SeasonCheck = (passes, { products, plantingDate, rowSpacingIn, stages, units }) => {
 	if (stages?.stages.some(({ feekes }) => feekes !== undefined)) return [];
+	const inches = (one: number) => quantityIn(units, one, 'in');
 	return passes.flatMap((pass): PassCheck[] => {
 		if (!productOf(pass, products).hazards.includes('ammonia') || pass.date <= plantingDate) return [];
 		const depth = depthOf(pass, true);
 		const offset = offsetOf(pass, rowSpacingIn ?? USUAL_ROW_IN);
 		if (depth >= leastDepthIn && offset >= leastOffsetIn) return [];
 		const found = [
-			...(depth < leastDepthIn ? [`${formatNumber(depth, 'in')} in deep, where the slot does not hold it`] : []),
-			...(offset < leastOffsetIn ? [`${formatNumber(offset, 'in')} in from the row, where it burns roots`] : [])
+			...(depth < leastDepthIn ? [`${inches(depth)} deep, where the slot does not hold it`] : []),
+			...(offset < leastOffsetIn ? [`${inches(offset)} from the row, where it burns roots`] : [])
 		];
 		const safe = {
 			...pass,
@@ -30,11 +32,11 @@ export const ammoniaSideDressCheck: SeasonCheck = (passes, { products, plantingD
 				rule: 'ammonia-side-dress',
 				severity: depth < openSlotIn || offset < leastOffsetIn ? 'stop' : 'mind',
 				pass: pass.id,
-				text: `Ammonia side-dressed ${found.join(' and ')}: ${leastDepthIn} to 8 in deep, midway between the rows.`,
+				text: `Ammonia side-dressed ${found.join(' and ')}: ${quantityIn(units, [leastDepthIn, 8], 'in')} deep, midway between the rows.`,
 				basis,
 				remedies: [
 					{
-						label: `${leastDepthIn} in deep${offset < leastOffsetIn ? `, ${leastOffsetIn} in from the row` : ''}`,
+						label: `${inches(leastDepthIn)} deep${offset < leastOffsetIn ? `, ${inches(leastOffsetIn)} from the row` : ''}`,
 						passes: [safe]
 					}
 				]

@@ -1,3 +1,4 @@
+import { quantityIn } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { liesOf } from '../../plan/placement-facts';
@@ -8,8 +9,9 @@ import { RULES } from '../season-rules';
 const { basis, leastIn, safeIn } = RULES['crown-distance'];
 
 /** A band at the crowns of a perennial burns them: beside the row means off the crown. */
-export const crownDistanceCheck: SeasonCheck = (passes, { crop, products }) => {
+export const crownDistanceCheck: SeasonCheck = (passes, { crop, products, units }) => {
 	if (!crop.perennial) return [];
+	const depth = (inches: number) => quantityIn(units, inches, 'in');
 	return passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		const salt = passNutrient(pass, product, 'N') + passNutrient(pass, product, 'K2O');
@@ -21,11 +23,11 @@ export const crownDistanceCheck: SeasonCheck = (passes, { crop, products }) => {
 				rule: 'crown-distance',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `A band of ${product.name} ${formatNumber(away, 'in')} in from the row lies at the crowns and burns them: ${leastIn} in off at the least, better ${safeIn}.`,
+				text: `A band of ${product.name} ${depth(away)} from the row lies at the crowns and burns them: ${depth(leastIn)} off at the least, better ${depth(safeIn)}.`,
 				basis,
 				remedies: [
 					{
-						label: `Put it ${safeIn} in beside the row`,
+						label: `Put it ${depth(safeIn)} beside the row`,
 						passes: [{ ...pass, placement: atCrown ? ('side band' as const) : pass.placement, offsetIn: safeIn }]
 					}
 				]

@@ -1,3 +1,4 @@
+import { rainText } from '../../../units/weather-units';
 import { MM_PER_IN } from '../../../units/factors';
 import { formatNumber } from '../../../units/display';
 import type { Pass } from '../../../schema-types';
@@ -33,13 +34,12 @@ export const frozenGroundCheck: SeasonCheck = (passes, context) =>
 	});
 
 function state(date: string, context: PlanContext): { words: string; later: string } | undefined {
-	const { weather, limits } = context;
+	const { weather, limits, units } = context;
 	const before = shiftDate(date, -followedDays);
 	const known = knownDays(weather, before, followedDays);
 	const rain = known?.reduce((sum, { rainMm }) => sum + rainMm, 0) ?? 0;
 	if (rain > saturatingMm) {
-		const inches = formatNumber(rain / MM_PER_IN, 'in');
-		const words = `${inches} in of rain in the ${followedDays} days before ${longDate(date)} ${sourceOfDays(weather, before, followedDays)}`;
+		const words = `${rainText(rain, units)} of rain in the ${followedDays} days before ${longDate(date)} ${sourceOfDays(weather, before, followedDays)}`;
 		return { words, later: shiftDate(date, daysToDrain + followedDays) };
 	}
 	const frozen = (day: string) => groundC(day, context) < limits.winter.frozenBelowC;

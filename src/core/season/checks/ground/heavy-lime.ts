@@ -1,3 +1,4 @@
+import { quantityIn } from '../../../units/amount-text';
 import { addYears, format, parseISO } from 'date-fns';
 import { limeApplications } from '../../../rates/lime/lime-applications';
 import { formatNumber } from '../../../units/display';
@@ -10,20 +11,20 @@ import { RULES } from '../season-rules';
 const { basis, mostAtOnceTons } = RULES['heavy-lime'];
 
 /** Very heavy lime in one go does not mix and overshoots in streaks. */
-export const heavyLimeCheck: SeasonCheck = (passes, { liming, products }) =>
+export const heavyLimeCheck: SeasonCheck = (passes, { liming, products, units }) =>
 	passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		if (liming.placement === 'surface' || !product.lime) return [];
 		const tons = poundsPerAcre(pass, product) / LB_PER_SHORT_TON;
 		if (tons <= mostAtOnceTons) return [];
-		const { applications } = limeApplications(tons, 'incorporated');
+		const { applications } = limeApplications(tons, 'incorporated', units);
 		const part = { ...pass, rate: pass.rate / applications.length };
 		return [
 			{
 				rule: 'heavy-lime',
 				severity: 'mind' as const,
 				pass: pass.id,
-				text: `${formatNumber(tons, 'short ton/ac')} short tons of lime at once is over ${mostAtOnceTons}. Spread over ${applications.length} seasons it mixes better.`,
+				text: `${quantityIn(units, tons, 'short ton/ac')} of lime at once is over ${quantityIn(units, mostAtOnceTons, 'short ton/ac')}. Spread over ${applications.length} seasons it mixes better.`,
 				basis,
 				remedies: [
 					{

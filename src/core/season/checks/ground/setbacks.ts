@@ -1,10 +1,11 @@
+import { lengthText } from '../../../units/length-text';
 import { formatNumber } from '../../../units/display';
 import type { SeasonCheck } from '../check';
 
 /** The distances that the adviser keeps on this field. */
-export const setbacksCheck: SeasonCheck = (passes, { setbacks }) => {
+export const setbacksCheck: SeasonCheck = (passes, { setbacks, units }) => {
 	if (passes.length === 0 || setbacks.length === 0) return [];
-	const list = setbacks.map(({ from, feet }) => `${formatNumber(feet, 'ft')} ft from ${from}`).join(', ');
+	const list = setbacks.map(({ from, feet }) => `${lengthText(feet, units)} from ${from}`).join(', ');
 	return [
 		{
 			rule: 'setbacks',

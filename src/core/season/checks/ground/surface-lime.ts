@@ -6,12 +6,12 @@ import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';
 
 /** Lime on the surface of ground that is not worked: little at a time, and again. */
-export const surfaceLimeCheck: SeasonCheck = (passes, { products, liming }) =>
+export const surfaceLimeCheck: SeasonCheck = (passes, { products, liming, units }) =>
 	passes.flatMap((pass) => {
 		const product = productOf(pass, products);
 		if (!product.lime || liming.placement !== 'surface') return [];
 		const tons = poundsPerAcre(pass, product) / LB_PER_SHORT_TON;
-		const { applications, why } = limeApplications(tons, 'surface');
+		const { applications, why } = limeApplications(tons, 'surface', units);
 		if (applications.length < 2) return [];
 		return [
 			{

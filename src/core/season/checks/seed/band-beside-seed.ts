@@ -1,4 +1,4 @@
-import { amountText } from '../../../units/amount-text';
+import { amountText, quantityIn } from '../../../units/amount-text';
 import type { Pass, PassCheck, Remedy } from '../../../schema-types';
 import { DAY_MS } from '../../../units/factors';
 import { formatNumber } from '../../../units/display';
@@ -98,7 +98,7 @@ function overCeiling(
 function complaint(pass: Pass, { pounds, lbAc, what, own }: Excess, least: Excess, context: PlanContext): PassCheck {
 	const { limits, sandy, rowSpacingIn } = context;
 	const most = amountText(context.units).bare(lbAc);
-	const spacing = formatNumber(rowSpacingIn ?? limits.besideSeed.referenceRowIn, 'in');
+	const spacing = quantityIn(context.units, rowSpacingIn ?? limits.besideSeed.referenceRowIn, 'in');
 	const lower: Remedy[] =
 		least.share > 0
 			? [
@@ -112,7 +112,7 @@ function complaint(pass: Pass, { pounds, lbAc, what, own }: Excess, least: Exces
 		rule: 'band-beside-seed',
 		severity: 'stop',
 		pass: pass.id,
-		text: `${amountText(context.units)(pounds)} of ${what} beside the seed; at most ${most} on ${spacing} in rows${sandy ? ' in sandy ground' : ''}${own ? ' (your own ceiling)' : ''}.`,
+		text: `${amountText(context.units)(pounds)} of ${what} beside the seed; at most ${most} on ${spacing} rows${sandy ? ' in sandy ground' : ''}${own ? ' (your own ceiling)' : ''}.`,
 		basis: own ? 'adviser' : limits.besideSeed.basis,
 		remedies: lower
 	};

@@ -1,4 +1,5 @@
-import { amountText } from '../../../units/amount-text';
+import { warmthText } from '../../../units/weather-units';
+import { amountText, quantityIn } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import type { Pass, PassCheck, Remedy } from '../../../schema-types';
 import { passNutrient, poundsPerAcre } from '../../plan/pass/pass-nutrients';
@@ -106,7 +107,7 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	const soilC = known
 		? known.reduce((sum, { minC, maxC }) => sum + (minC + maxC) / 2, 0) / soilFollowsDays
 		: usualSoilC(station, pass.date);
-	const soil = `${formatNumber(Math.round(soilC * 1.8 + 32), 'F')} F`;
+	const soil = warmthText(soilC, context.units);
 	const guarded = pass.additive === 'nitrification inhibitor' || pass.additive === 'both inhibitors';
 	if ((productOf(pass, products).nitrogenForms?.urea ?? 0) > 0) {
 		const deep = liesOf(pass) === 'band' && depthOf(pass) >= deepIn;
@@ -117,13 +118,13 @@ function complaint(pass: Pass, context: PlanContext): PassCheck | undefined {
 	}
 	if (soilC >= COLD_SOIL_C) {
 		const { usual, early, late } = coldSoilDate(station, Number(pass.date.slice(0, 4)), COLD_SOIL_C, context.model);
-		const text = `The soil at 4 in is ${known ? 'about' : 'usually'} ${soil} on ${longDate(pass.date)}: wait until it is below 50 F and falling (usually from ${longDate(usual)}, in eight years of ten between ${longDate(early)} and ${longDate(late)}; measure it, the average date alone will not do).`;
+		const text = `The soil at ${quantityIn(context.units, 4, 'in')} is ${known ? 'about' : 'usually'} ${soil} on ${longDate(pass.date)}: wait until it is below ${warmthText(COLD_SOIL_C, context.units)} and falling (usually from ${longDate(usual)}, in eight years of ten between ${longDate(early)} and ${longDate(late)}; measure it, the average date alone will not do).`;
 		const cold = usual > pass.date ? usual : shiftDate(pass.date, soilFollowsDays);
 		const later = cold > context.today ? cold : context.today;
 		const remedies = later < springOf(context) ? [movedTo(pass, later), toSpring] : [toSpring];
 		return { ...base, severity: 'stop', text, remedies };
 	}
 	if (guarded) return undefined;
-	const text = `Ammonium waits over winter from ${longDate(pass.date)}; a nitrification inhibitor is the insurance, at the price of two or three bushels of corn, worth more the warmer the soil and the longer the wait.`;
+	const text = `Ammonium waits over winter from ${longDate(pass.date)}; a nitrification inhibitor is the insurance, at the price of ${quantityIn(context.units, [2, 3], 'bu/ac of 56 lb')} of corn, worth more the warmer the soil and the longer the wait.`;
 	return { ...base, severity: 'mind', text, remedies: [guardedBy(pass, 'nitrification inhibitor'), toSpring] };
 }

@@ -1,3 +1,4 @@
+import { quantityIn } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import { hasTrait } from '../../plan/crop-traits';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
@@ -13,7 +14,7 @@ import { RULES } from '../season-rules';
 const { basis, leastLb } = RULES['out-of-reach'];
 
 /** Nitrogen between wide rows that corn cannot reach for weeks. */
-export const outOfReachCheck: SeasonCheck = (passes, { crop, products, plantingDate, rowSpacingIn, model }) => {
+export const outOfReachCheck: SeasonCheck = (passes, { crop, products, plantingDate, rowSpacingIn, model, units }) => {
 	if (!hasTrait(crop, 'corn')) return [];
 	return passes.flatMap((pass) => {
 		const product = productOf(pass, products);
@@ -26,7 +27,7 @@ export const outOfReachCheck: SeasonCheck = (passes, { crop, products, plantingD
 				rule: 'out-of-reach',
 				severity: 'note' as const,
 				pass: pass.id,
-				text: `${formatNumber(offset, 'in')} in from the row: nitrogen moves 3 to 6 in sideways, and roots get there about ${longDate(reached)}. Until then the crop lives on what else it has.`,
+				text: `${quantityIn(units, offset, 'in')} from the row: nitrogen moves ${quantityIn(units, [3, 6], 'in')} sideways, and roots get there about ${longDate(reached)}. Until then the crop lives on what else it has.`,
 				basis,
 				remedies: product.placements.includes('row-base stream')
 					? [{ label: 'Stream it at the row base', passes: [withoutOffset({ ...pass, placement: 'row-base stream' })] }]

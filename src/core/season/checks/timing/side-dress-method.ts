@@ -1,3 +1,4 @@
+import { rainText } from '../../../units/weather-units';
 import type { Pass, PassCheck, Remedy } from '../../../schema-types';
 import { formatNumber } from '../../../units/display';
 import { MM_PER_IN } from '../../../units/factors';
@@ -34,8 +35,8 @@ function adviceOn(pass: Pass, context: PlanContext): PassCheck | undefined {
 	const sum = (days: readonly { rainMm: number }[]) => days.reduce((all, { rainMm }) => all + rainMm, 0);
 	const fallen = sum(before);
 	const coming = sum(ahead);
-	const inches = (mm: number) => formatNumber(mm / MM_PER_IN, 'in');
-	const seen = `${inches(fallen)} in of rain in the week before, ${inches(coming)} in in the ${ahead.length} days from ${longDate(pass.date)} ${sourceOfDays(weather, pass.date, ahead.length)}`;
+	const rain = (mm: number) => rainText(mm, context.units);
+	const seen = `${rain(fallen)} of rain in the week before, ${rain(coming)} in the ${ahead.length} days from ${longDate(pass.date)} ${sourceOfDays(weather, pass.date, ahead.length)}`;
 	const base = { rule: 'side-dress-method', severity: 'note' as const, pass: pass.id, basis };
 	const place = (placement: Pass['placement'], label: string): Remedy[] =>
 		product.placements.includes(placement) && pass.placement !== placement

@@ -1,4 +1,5 @@
-import { amountText } from '../../../units/amount-text';
+import { perYieldOf } from '../../../units/rate-units';
+import { amountText, quantityIn } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import { programmeFault } from '../../../rates/nitrogen/placed-programme';
 import type { Remedy } from '../../../schema-types';
@@ -11,12 +12,12 @@ import type { SeasonCheck } from '../check';
 
 /** A rate by the low factor for placed and timed nitrogen, put on in another way. */
 export const placedFactorCheck: SeasonCheck = (passes, context) => {
-	const { placed, products, plantingDate, yieldGoal, units } = context;
+	const { placed, products, plantingDate, yieldGoal, crop, units } = context;
 	if (!placed) return [];
 	const booked = passes.map((plan) => ({ plan, doneOn: null }));
 	const programme = nitrogenProgramme(booked, products, plantingDate);
 	if (programme.length === 0) return [];
-	const fault = programmeFault(programme, placed.parameters);
+	const fault = programmeFault(programme, placed.parameters, amountText(units));
 	if (!fault) return [];
 	const { factor } = placed.parameters;
 	const rate = factor * yieldGoal;
@@ -26,7 +27,7 @@ export const placedFactorCheck: SeasonCheck = (passes, context) => {
 			rule: 'placed-factor',
 			severity: 'stop',
 			pass: largest!.id,
-			text: `${amountText(units)(rate)} N is ${formatNumber(factor, 'ratio')} lb a bushel, which holds for a starter and the rest at the row base only: ${fault}. Put on so, the crop goes short; place it, or take a rate for this plan.`,
+			text: `${amountText(units)(rate)} N is ${quantityIn(units, factor, `lb per ${perYieldOf(crop)}`)}, which holds for a starter and the rest at the row base only: ${fault}. Put on so, the crop goes short; place it, or take a rate for this plan.`,
 			basis: 'practice',
 			remedies: placedRemedy(largest!, passes, context)
 		}
@@ -54,7 +55,8 @@ function placedRemedy(
 	const applied: typeof context.applied = [];
 	const proposed = proposeProgramme({ ...context, schedule: asAsked, chosen, applied, starter: undefined }).passes;
 	const booked = [...others, ...proposed].map((plan) => ({ plan, doneOn: null }));
-	if (programmeFault(nitrogenProgramme(booked, products, plantingDate), placed!.parameters)) return [];
+	if (programmeFault(nitrogenProgramme(booked, products, plantingDate), placed!.parameters, amountText(context.units)))
+		return [];
 	const reason = 'Placed as the factor asks.';
 	const [first, ...rest] = proposed.map((pass) => ({ ...pass, reason: `${pass.reason} ${reason}`.trim() }));
 	return first ? [{ label: 'Starter and row base', passes: [{ ...first, id: largest.id }, ...rest] }] : [];

@@ -1,10 +1,11 @@
+import { rainText } from '../../../units/weather-units';
 import type { Additive, Pass, Product } from '../../../schema-types';
 import { productOf, type PlanContext } from '../../plan/plan-context';
 import type { Dressing } from '../../model/dressing';
 import { dressingOfPass } from '../../model/dressing-of-pass';
 import { isOnSurface } from '../../plan/placement-facts';
 import { usualStages } from '../../stages/stage-dates';
-import { daysUntilRain } from '../../weather/dry-spell';
+import { daysUntilRain, WASHES_IN_MM } from '../../weather/dry-spell';
 import { knownDays, sourceOfDays } from '../../weather/known-weather';
 import type { SeasonCheck } from '../check';
 import { longDate } from '../../../units/day-text';
@@ -67,14 +68,14 @@ export function needlessAdditive(
 function needless(
 	pass: Pass,
 	{ ureaseInhibitor, nitrificationInhibitor }: Dressing,
-	{ weather, stages, plantingDate, station, crop }: PlanContext
+	{ weather, stages, plantingDate, station, crop, units }: PlanContext
 ): { additive: Single; text: string } | undefined {
 	const days = ureaseInhibitor && isOnSurface(pass) ? knownDays(weather, pass.date, washedDays) : undefined;
 	if (days && daysUntilRain(days) !== undefined) {
 		const source = sourceOfDays(weather, pass.date, washedDays);
 		return {
 			additive: 'urease inhibitor',
-			text: `Half an inch of rain within ${washedDays - 1} days of ${longDate(pass.date)} ${source} washes the urea in: a urease inhibitor guards nothing.`
+			text: `${rainText(WASHES_IN_MM, units)} of rain within ${washedDays - 1} days of ${longDate(pass.date)} ${source} washes the urea in: a urease inhibitor guards nothing.`
 		};
 	}
 	if (!nitrificationInhibitor || !stages || pass.date <= plantingDate) return undefined;

@@ -1,4 +1,4 @@
-import { amountText } from '../../../units/amount-text';
+import { amountText, quantityIn } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { depthOf, liesOf } from '../../plan/placement-facts';
@@ -21,9 +21,9 @@ export const shallowUreaBandCheck: SeasonCheck = (passes, { products, units }) =
 				rule: 'shallow-urea-band',
 				severity: urea < heavyLb ? ('mind' as const) : ('stop' as const),
 				pass: pass.id,
-				text: `${amountText(units)(urea)} of urea N in a band ${formatNumber(depth, 'in')} in deep${urea < heavyLb ? `: the risk to stand and of ammonia loss rises from about ${amountText(units)(riskyLb, 'whole')}` : ` can lose more than a broadcast, thins the stand and, from ${amountText(units)(pruningLb, 'whole')}, prunes roots`}.`,
+				text: `${amountText(units)(urea)} of urea N in a band ${quantityIn(units, depth, 'in')} deep${urea < heavyLb ? `: the risk to stand and of ammonia loss rises from about ${amountText(units)(riskyLb, 'whole')}` : ` can lose more than a broadcast, thins the stand and, from ${amountText(units)(pruningLb, 'whole')}, prunes roots`}.`,
 				basis,
-				remedies: [{ label: `Put it ${safeIn} in deep`, passes: [{ ...pass, depthIn: safeIn }] }]
+				remedies: [{ label: `Put it ${quantityIn(units, safeIn, 'in')} deep`, passes: [{ ...pass, depthIn: safeIn }] }]
 			}
 		];
 	});

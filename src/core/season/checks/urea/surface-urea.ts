@@ -1,4 +1,5 @@
-import { amountText } from '../../../units/amount-text';
+import { rainText } from '../../../units/weather-units';
+import { amountText, quantityIn } from '../../../units/amount-text';
 import { KG_HA_PER_LB_AC } from '../../../units/factors';
 import type { Pass, PassCheck, Product, Remedy, WeatherDay } from '../../../schema-types';
 import { startCohort } from '../../model/dressing';
@@ -6,7 +7,7 @@ import { dressingOfPass } from '../../model/dressing-of-pass';
 import { ureaDay } from '../../model/urea';
 import { isOnSurface } from '../../plan/placement-facts';
 import { productOf, type PlanContext } from '../../plan/plan-context';
-import { chanceOfDrySpell, daysUntilRain } from '../../weather/dry-spell';
+import { chanceOfDrySpell, daysUntilRain, WASHES_IN_MM } from '../../weather/dry-spell';
 import { knownDaysFrom, sourceOfDays } from '../../weather/known-weather';
 import { shiftDate } from '../../weather/season-weather';
 import { usualSoilC } from '../../weather/usual-weather';
@@ -43,7 +44,7 @@ function dryComplaint(
 	const lost = lostLb(pass, product, days, context);
 	const span = wet === undefined ? `${days.length} days` : `the first ${wet} days`;
 	const beyond = wet === undefined ? beyondText(pass, days.length, context) : '';
-	const text = `No half inch of rain in ${span} from ${longDate(pass.date)} ${sourceOfDays(context.weather, pass.date, days.length)}${beyond}, and ${amountText(context.units)(ureaLb)} of this is urea on the surface: about ${amountText(context.units)(lost, 'whole')} may leave as ammonia.`;
+	const text = `Less than ${rainText(WASHES_IN_MM, context.units)} of rain in ${span} from ${longDate(pass.date)} ${sourceOfDays(context.weather, pass.date, days.length)}${beyond}, and ${amountText(context.units)(ureaLb)} of this is urea on the surface: about ${amountText(context.units)(lost, 'whole')} may leave as ammonia.`;
 	const beforeRain = wet === undefined ? [] : [movedTo(pass, shiftDate(pass.date, wet - 1), 'just before the rain')];
 	return [
 		{
@@ -87,15 +88,15 @@ function lostLb(
 function usualNote(pass: Pass, product: Product, ureaLb: number, context: PlanContext): PassCheck[] {
 	const dry = chanceOfDrySpell(context.station, pass.date, dryDays);
 	if (dry < often) return [];
-	const text = `In about ${Math.round(dry * 10)} years of 10 no half inch falls within ${dryDays} days of ${longDate(pass.date)}, and ${amountText(context.units)(ureaLb)} of this is urea on the surface: look at the outlook before it goes on.`;
+	const text = `In about ${Math.round(dry * 10)} years of 10 less than ${rainText(WASHES_IN_MM, context.units)} falls within ${dryDays} days of ${longDate(pass.date)}, and ${amountText(context.units)(ureaLb)} of this is urea on the surface: look at the outlook before it goes on.`;
 	const remedies = [guardedBy(pass, 'urease inhibitor'), ...intoTheSoil(pass, product, context)];
 	return [{ rule: 'surface-urea', severity: 'note', pass: pass.id, text, basis: 'practice', remedies }];
 }
 
-function intoTheSoil(pass: Pass, { placements }: Product, { plantingDate }: PlanContext): Remedy[] {
+function intoTheSoil(pass: Pass, { placements }: Product, { plantingDate, units }: PlanContext): Remedy[] {
 	const into = (placement: Pass['placement'], depthIn: number, label: string): Remedy[] =>
 		placements.includes(placement) ? [{ label, passes: [{ ...pass, placement, depthIn }] }] : [];
 	return pass.date < plantingDate
-		? into('incorporated', workedInIn, `Work it in, ${workedInIn} in deep`)
-		: into('coulter mid-row', injectedIn, `Put it in by coulter, ${injectedIn} in deep`);
+		? into('incorporated', workedInIn, `Work it in, ${quantityIn(units, workedInIn, 'in')} deep`)
+		: into('coulter mid-row', injectedIn, `Put it in by coulter, ${quantityIn(units, injectedIn, 'in')} deep`);
 }

@@ -114,7 +114,7 @@ function expectedMove(
 	if (method !== usualTest(nutrient)) {
 		return notApplicable(
 			label,
-			'how many lb/ac move this test by 1 ppm is not known',
+			'how much moves this test by 1 ppm is not known',
 			'Compare the signs: did both go the same way?'
 		);
 	}

@@ -34,7 +34,7 @@ export function passNutrients(pass: Pass, product: Product): { nutrient: Nutrien
 
 /** Gallons per acre of a liquid: pounds / density. Does not apply where the product has no density. */
 export function gallonsPerAcre(poundsPerAcre: Figure, product: Product): Answer {
-	const label = `${product.name}, gallons`;
+	const label = `${product.name} by volume`;
 	if (product.densityLbPerGal === undefined) {
 		return notApplicable(label, `${product.name} is not measured in gallons`, 'Go by the pounds.');
 	}

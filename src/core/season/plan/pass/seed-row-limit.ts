@@ -1,4 +1,4 @@
-import { amountText } from '../../../units/amount-text';
+import { amountText, quantityIn } from '../../../units/amount-text';
 import { formatNumber } from '../../../units/display';
 import type { Pass, Product } from '../../../schema-types';
 import type { PlanContext } from '../plan-context';
@@ -27,11 +27,11 @@ export function seedRowLimit(
 	const reference = sandy ? (limit.sandyLbAc ?? limit.lbAc) : limit.lbAc;
 	const spacing = rowSpacingIn ?? limit.referenceRowIn;
 	const lbAc = (reference * openerWidthIn * limit.referenceRowIn) / spacing;
-	const opener = openerWidthIn === USUAL_OPENER_IN ? '' : ` and a ${formatNumber(openerWidthIn, 'in')} in opener`;
+	const opener = openerWidthIn === USUAL_OPENER_IN ? '' : ` and a ${quantityIn(units, openerWidthIn, 'in')} opener`;
 	const ground = sandy && limit.sandyLbAc !== undefined ? ' in sandy ground' : '';
 	return {
 		lbAc,
-		words: `${name} stands ${amountText(units).bare(lbAc)} on ${formatNumber(spacing, 'in')} in rows${opener}${ground}`
+		words: `${name} stands ${amountText(units).bare(lbAc)} on ${quantityIn(units, spacing, 'in')} rows${opener}${ground}`
 	};
 }
 
@@ -47,10 +47,10 @@ export function phosphateLimit(
 	if (limit?.p2o5LbAc === undefined) return undefined;
 	const spacing = rowSpacingIn ?? limit.referenceRowIn;
 	const lbAc = (limit.p2o5LbAc * openerWidthIn * limit.referenceRowIn) / spacing;
-	const opener = openerWidthIn === USUAL_OPENER_IN ? '' : ` and a ${formatNumber(openerWidthIn, 'in')} in opener`;
+	const opener = openerWidthIn === USUAL_OPENER_IN ? '' : ` and a ${quantityIn(units, openerWidthIn, 'in')} opener`;
 	return {
 		lbAc,
-		words: `${crop.name.toLowerCase()} stands ${amountText(units).bare(lbAc)} on ${formatNumber(spacing, 'in')} in rows${opener}`
+		words: `${crop.name.toLowerCase()} stands ${amountText(units).bare(lbAc)} on ${quantityIn(units, spacing, 'in')} rows${opener}`
 	};
 }
 
@@ -105,6 +105,6 @@ export function phosphateWithSeed(
 				: productLbAc < here(scale.halvesLb)
 					? 'thins'
 					: 'halves';
-	const words = `on ${formatNumber(spacing, 'in')} in rows ${say(here(scale.harmlessLb), 'whole')} of product do no harm, stands thin from about ${amount(scale.thinsLb)}, and from about ${amount(scale.halvesLb)} half of the yield is at stake`;
+	const words = `on ${quantityIn(units, spacing, 'in')} rows ${say(here(scale.harmlessLb), 'whole')} of product do no harm, stands thin from about ${amount(scale.thinsLb)}, and from about ${amount(scale.halvesLb)} half of the yield is at stake`;
 	return { effect, mostLb: here(scale.harmlessLb), words };
 }

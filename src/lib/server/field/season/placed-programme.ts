@@ -48,7 +48,11 @@ export function placedProgramme(
 	const placed = { title: compiled!.rule.title, parameters: p };
 	const programme = proposeYear({ ...context, schedule: reduced, chosen, placed }, kept);
 	const booked = [...context.applied, ...kept, ...programme.passes].map((plan) => ({ plan, doneOn: null }));
-	const fault = programmeFault(nitrogenProgramme(booked, context.products, context.plantingDate), p);
+	const fault = programmeFault(
+		nitrogenProgramme(booked, context.products, context.plantingDate),
+		p,
+		amountText(context.units)
+	);
 	if (fault) throw new ActionError(`The factor does not hold for what can still be planned: ${fault}.`);
 	return { ...programme, choice: { nutrient: 'N', method, seen: chosen.N } };
 }

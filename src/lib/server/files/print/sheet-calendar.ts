@@ -20,7 +20,7 @@ export function sheetCalendar({ id, issuedAt, content }: Sheet): string | undefi
 				end: dateParts(format(addDays(parseISO(pass.date), 1), 'yyyy-MM-dd')),
 				title: `${field.name}: ${pass.label}`,
 				description: [
-					`${productName}, ${quantityText(inSystem(rate, units))}, ${placementText(pass)}${carried}.`,
+					`${productName}, ${quantityText(inSystem(rate, units))}, ${placementText(pass, units)}${carried}.`,
 					pass.reason,
 					...cautions
 				]

@@ -137,7 +137,7 @@ function passesTable({ passes, units }: SheetContent): Content {
 				]),
 				alignment: 'right'
 			},
-			placementText(pass),
+			placementText(pass, units),
 			// A number stays on the line of its nutrient.
 			carriesText(carries, units)
 				.replace(/ (?=\d)/g, '\u00a0')
@@ -149,7 +149,7 @@ function passesTable({ passes, units }: SheetContent): Content {
 		table: {
 			headerRows: 1,
 			dontBreakRows: true,
-			widths: ['auto', '*', 'auto', wherePt(passes), 'auto', 'auto'],
+			widths: ['auto', '*', 'auto', wherePt({ passes, units }), 'auto', 'auto'],
 			body: [
 				heads.map((text, at) => ({ text, style: 'label', alignment: at === 2 || at === 5 ? 'right' : 'left' })),
 				...rows
@@ -165,8 +165,8 @@ function lines(texts: readonly string[]): { stack: Content[] } {
 }
 
 /** Short words of where it goes take what they need; long ones are broken over lines, so that what is done has the room. */
-function wherePt(passes: SheetContent['passes']): number | 'auto' {
-	const longest = Math.max(0, ...passes.map(({ pass }) => placementText(pass).length));
+function wherePt({ passes, units }: Pick<SheetContent, 'passes' | 'units'>): number | 'auto' {
+	const longest = Math.max(0, ...passes.map(({ pass }) => placementText(pass, units).length));
 	return longest > LONG_PLACEMENT ? 78 : 'auto';
 }
 

@@ -133,7 +133,7 @@ function productTable(units: UnitSystem, { passes }: WorkOrder): Content {
 			alignment: 'right'
 		},
 		{ text: quantityText(inSystem(wholeField, units)), alignment: 'right' },
-		`${placementText(pass)}${pass.ground ? `, ground ${pass.ground}` : ''}`,
+		`${placementText(pass, units)}${pass.ground ? `, ground ${pass.ground}` : ''}`,
 		carriesText(carries, units).replace(/ (?=\d)/g, '\u00a0') || 'lime'
 	]);
 	return {

@@ -4,6 +4,8 @@
 	import type { Answer } from '$core/figure/figure';
 	import type { Block } from '$core/schema-types';
 	import { BlockBounds } from '$core/schema-types/bounds';
+	import { lengthText } from '$core/units/length-text';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import Quantity from '../../figure/Quantity.svelte';
 	import { save } from '../../forms/call';
 	import NumberField from '../../forms/NumberField.svelte';
@@ -13,8 +15,9 @@
 		fieldId: string;
 		block: Block | undefined;
 		figures: readonly Answer[];
+		units: UnitSystem;
 	}
-	const { fieldId, block, figures }: Props = $props();
+	const { fieldId, block, figures, units }: Props = $props();
 
 	let editing = $state(false);
 	let problem = $state('');
@@ -37,18 +40,19 @@
 		if (problem === '') editing = false;
 	}
 
+	/** As it was typed; feet in metres for who reads metric. */
+	const length = (typed: number) => (block?.lengthUnit === 'm' ? `${typed} m` : lengthText(typed, units));
 	const spacing = $derived.by(() => {
 		if (!block?.plantSpacing) return undefined;
-		const unit = block.lengthUnit ?? 'ft';
-		if (block.layout === 'triangle') return `triangle of ${block.plantSpacing} ${unit}`;
-		return block.rowSpacing ? `${block.rowSpacing} x ${block.plantSpacing} ${unit}` : undefined;
+		if (block.layout === 'triangle') return `triangle of ${length(block.plantSpacing)}`;
+		return block.rowSpacing ? `${length(block.rowSpacing)} x ${length(block.plantSpacing)}` : undefined;
 	});
 	const facts = $derived(
 		(
 			[
 				['Planted', block && String(block.plantedYear)],
 				['Spacing', spacing],
-				['Treated strip', block?.treatedWidth && `${block.treatedWidth} ${block.lengthUnit ?? 'ft'}`],
+				['Treated strip', block?.treatedWidth && length(block.treatedWidth)],
 				['Floor', block?.floor],
 				['Water', block?.water],
 				['Variety', block?.variety],

@@ -155,7 +155,7 @@
 						<Button size="small" onclick={rename}>Save the name</Button>
 					{:else}
 						<button type="button" class="plain" onclick={() => choose(name)}><strong>{name}</strong></button>
-						<span class="soft">{formatNumber(areaAcres, 'ac')} ac</span>
+						<span class="soft">{quantityIn(units, areaAcres, 'ac')}</span>
 						<RowMenu
 							label={`What to do with ${name}`}
 							acts={[

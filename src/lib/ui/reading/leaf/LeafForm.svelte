@@ -5,6 +5,7 @@
 	import { LEAF_ELEMENTS, leafUnit } from '$core/units/leaf-units';
 	import { goesByAge } from '$core/reading/leaf/leaf-range';
 	import type { LeafElement, LeafLogEntry, LeafRanges } from '$core/schema-types';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { save } from '../../forms/call';
 	import DayField from '../../forms/days/DayField.svelte';
 	import { numberOrUndefined } from '../../forms/numbers';
@@ -16,8 +17,9 @@
 		/** What a test of the crop can be read against, the usual first. */
 		ranges: readonly LeafRanges[];
 		today: string;
+		units: UnitSystem;
 	}
-	const { fieldId, crop, ranges, today }: Props = $props();
+	const { fieldId, crop, ranges, today, units }: Props = $props();
 
 	const ANY_MONTH = 'any month';
 	const usual = $derived(ranges[0]);
@@ -64,7 +66,7 @@
 </script>
 
 <form onsubmit={keep} aria-label="Leaf test">
-	{#each ranges as one, at (at)}<SamplingCard ranges={one} />{/each}
+	{#each ranges as one, at (at)}<SamplingCard ranges={one} {units} />{/each}
 	<p class="soft small">
 		Of a bad spot, pick as many leaves in a good one beside it on the same day, and take a soil sample from both. <a
 			href="/leaf-ranges">Leaf ranges</a

@@ -1,5 +1,6 @@
 <!-- The leaf tests of a field, each against its ranges, and a form for the next. -->
 <script lang="ts">
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { Disclosure } from 'carbon-components-svelte';
 	import type { LeafVerdict } from '$core/reading/leaf/read-leaf';
 	import { leafUnit } from '$core/units/leaf-units';
@@ -13,7 +14,7 @@
 	import LeafForm from './LeafForm.svelte';
 	import LeafPair from './LeafPair.svelte';
 
-	const { log }: { log: ReadingPage['leafLog'] } = $props();
+	const { log, units }: { log: ReadingPage['leafLog']; units: UnitSystem } = $props();
 	let problem = $state('');
 
 	const rangeText = ({ range: { low, high }, element }: LeafVerdict) =>
@@ -69,7 +70,7 @@
 			align="start"
 			summary={log.tests.length === 0 ? `Type in a leaf test of ${log.crop.name.toLowerCase()}` : 'Type in another'}
 		>
-			<LeafForm fieldId={log.fieldId} crop={log.crop} ranges={log.ranges} today={log.today} />
+			<LeafForm fieldId={log.fieldId} crop={log.crop} ranges={log.ranges} today={log.today} {units} />
 		</Disclosure>
 	{/if}
 </section>

@@ -2,15 +2,18 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import type { LeafRanges } from '$core/schema-types';
+	import { amountsIn } from '$core/units/amount-text';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { basisText } from '../../figure/basis-text';
 	import { LEAF_DRAWINGS } from './leaf-drawings';
 
 	interface Props {
 		ranges: Pick<LeafRanges, 'part' | 'when' | 'sampling'>;
+		units: UnitSystem;
 		/** What else is said beside the drawing. */
 		children?: Snippet;
 	}
-	const { ranges, children }: Props = $props();
+	const { ranges, units, children }: Props = $props();
 	const drawing = $derived(ranges.sampling?.drawing && LEAF_DRAWINGS[ranges.sampling.drawing]);
 </script>
 
@@ -26,7 +29,7 @@
 	<div>
 		<p><strong>{ranges.part}</strong>, {ranges.when}</p>
 		{#if ranges.sampling}
-			<p>{ranges.sampling.how}</p>
+			<p>{amountsIn(units, ranges.sampling.how)}</p>
 			{#if ranges.sampling.leaves}<p class="soft small">
 					About {ranges.sampling.leaves} make a sample. {basisText(ranges.sampling)}
 				</p>{/if}

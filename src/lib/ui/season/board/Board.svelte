@@ -1,5 +1,6 @@
 <!-- The season on one time axis: soil and rain, the crop's stages, nitrogen in the ground against what it wants, the passes. -->
 <script lang="ts">
+	import { quantityIn } from '$core/units/amount-text';
 	import { placementName } from '$core/units/placement-name';
 	import { passNutrients } from '$core/season/plan/pass/pass-figures';
 	import { productOf } from '$core/season/plan/plan-context';
@@ -105,7 +106,7 @@
 </script>
 
 <div class="legend small soft" aria-hidden="true">
-	<span><i class="warm"></i>soil at 4 in</span>
+	<span><i class="warm"></i>soil at {quantityIn(units, 4, 'in')}</span>
 	<span><i class="rain"></i>rain</span>
 	{#if live.run}
 		<span><i class="ground"></i>soil mineral N</span>

@@ -1,6 +1,7 @@
 <!-- Where the nitrogen of the season went by harvest, in the year that is shown. -->
 <script lang="ts">
 	import type { RunAnswer } from '$core/season/model/run-season';
+	import { lengthText } from '$core/units/length-text';
 
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import { modelled } from './modelled';
@@ -14,7 +15,7 @@
 		['N uptake', run.balance.takenUp],
 		['Volatilized as ammonia', run.balance.volatilised],
 		['Denitrified', run.balance.denitrified],
-		['Leached below 3 ft', run.balance.leached],
+		[`Leached below ${lengthText(3, run.unit === 'kg/ha' ? 'metric' : 'us')}`, run.balance.leached],
 		...(run.balance.tiedUp > 0 ? [['Tied up by the cover crop', run.balance.tiedUp] as const] : []),
 		['Residual N at harvest', run.balance.leftInGround]
 	] as const);

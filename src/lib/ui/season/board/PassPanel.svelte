@@ -5,6 +5,7 @@
 	import type { Answer } from '$core/figure/figure';
 	import { placementText } from '$core/season/plan/placement-text';
 	import type { Pass, PassCheck, Remedy } from '$core/schema-types';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '../../figure/Quantity.svelte';
 	import CheckList from './CheckList.svelte';
@@ -12,6 +13,7 @@
 	interface Props {
 		/** As it is shown, which may be on another day than it is kept. */
 		pass: Pass;
+		units: UnitSystem;
 		doneOn: string | null;
 		/** The ground that it goes on, where it is not the whole field. */
 		part: string | undefined;
@@ -41,6 +43,7 @@
 	}
 	const {
 		pass,
+		units,
 		doneOn,
 		part,
 		records,
@@ -84,7 +87,7 @@
 			<dd><Quantity answer={spray} /></dd>
 		{/if}
 		<dt>Placement</dt>
-		<dd>{placementText(pass)}</dd>
+		<dd>{placementText(pass, units)}</dd>
 		{#if pass.machine}
 			<dt>Machine</dt>
 			<dd>{pass.machine}</dd>

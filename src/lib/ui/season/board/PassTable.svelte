@@ -94,7 +94,7 @@
 			{ name: 'Pass', of: ({ plan }) => plan.label, cell: passCell },
 			{ name: 'Product', of: ({ productName }) => productName },
 			{ name: 'Rate', of: ({ rate }) => (rate.applies ? rate.value : undefined), cell: rateCell, number: true },
-			{ name: 'Placement', of: ({ plan }) => placementText(plan) },
+			{ name: 'Placement', of: ({ plan }) => placementText(plan, units) },
 			{ name: `Supplies, ${units === 'us' ? 'lb/ac' : 'kg/ha'}`, cell: suppliesCell },
 			{ name: 'Cost', of: ({ cost }) => (cost.applies ? cost.value : undefined), cell: costCell, number: true },
 			{ name: '', cell: actsCell }

@@ -60,7 +60,7 @@
 				.join(', ')}{inUse}
 		</span>
 	</h3>
-	<SampleTable layers={sample.layers} />
+	<SampleTable layers={sample.layers} units={data.units} />
 	<div class="row">
 		{#if sample.canCorrect}
 			<button type="button" class="plain small" onclick={() => (correcting = sample)}>Correct this sample</button>
@@ -73,7 +73,7 @@
 	<h1>{data.field.name} <span class="soft grower">{data.field.grower}</span></h1>
 	<FieldFacts {data} />
 	{#if data.block || data.perennial}
-		<BlockPart fieldId={data.field.id} block={data.block} figures={data.blockFigures} />
+		<BlockPart fieldId={data.field.id} block={data.block} figures={data.blockFigures} units={data.units} />
 	{/if}
 	<div class="split">
 		<section class="map">
@@ -157,7 +157,7 @@
 			{/if}
 		</section>
 		<section>
-			<Setbacks fieldId={data.field.id} setbacks={data.setbacks} />
+			<Setbacks fieldId={data.field.id} setbacks={data.setbacks} units={data.units} />
 		</section>
 	</div>
 </div>

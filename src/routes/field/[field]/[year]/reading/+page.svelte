@@ -121,7 +121,7 @@
 		<section class="section">
 			<h2>N the soil can hold</h2>
 			<HoldingBar {...reading.holding} />
-			<CecParts parts={reading.cecParts} />
+			<CecParts units={data.units} parts={reading.cecParts} />
 		</section>
 
 		<section class="section columns">
@@ -173,7 +173,7 @@
 			</section>
 		{/if}
 
-		<LeafLog log={data.leafLog} />
+		<LeafLog log={data.leafLog} units={data.units} />
 
 		<section class="section">
 			<Disclosure align="start" summary={`The whole report, as it is read (${reading.results.length} results)`}>

@@ -159,6 +159,7 @@
 				{:else if chosen && chosenPass}
 					<PassPanel
 						pass={chosenPass}
+						units={data.units}
 						doneOn={chosen.doneOn}
 						part={chosen.part}
 						records={`/field/${data.fieldId}/${data.year}/book`}

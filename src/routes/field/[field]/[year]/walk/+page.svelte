@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { amountsIn } from '$core/units/amount-text';
 	import Mark from '$lib/ui/figure/Mark.svelte';
 	import type { CropTestAction } from '$core/schema-types';
 	import { Button, Disclosure } from 'carbon-components-svelte';
@@ -14,17 +15,17 @@
 	const { data }: { data: PageData } = $props();
 	let problem = $state('');
 	let notes = $state<string[]>([]);
-	/** What was importedto the season, so that the way there can be shown. */
+	/** What was put into the season, so that the way there can be shown. */
 	let taken = $state('');
 
 	const HEADS = {
 		tillers: {
 			name: 'Tiller count',
-			how: 'Stems with three or more leaves in 12 in of row, at several typical spots, late January to early February.'
+			how: 'Stems with three or more leaves in {12 in} of row, at several typical spots, late January to early February.'
 		},
 		nitrate: {
 			name: 'Pre-sidedress nitrate test',
-			how: 'Soil from 0 to 12 in when the corn is 6 to 12 in tall, away from fresh bands.'
+			how: 'Soil from {0 to 12 in} when the corn is {6 to 12 in} tall, away from fresh bands.'
 		},
 		strips: {
 			name: 'N-rich and zero-N strips',
@@ -93,7 +94,7 @@
 					open={tests.length === 0}
 					summary={tests.length === 0 ? 'Record one' : 'Record another'}
 				>
-					<p class="soft small">{how}</p>
+					<p class="soft small">{amountsIn(data.units, how)}</p>
 					{#if kind === 'tillers'}
 						<TillerForm today={data.today} rowSpacingIn={walk.rowSpacingIn} {book} />
 					{:else if kind === 'nitrate'}
