@@ -280,7 +280,7 @@ test('ten dry days in the outlook question urea on the surface; the outlook is t
 	await hydrated(page);
 	await card(page, 'Side-dress at V5 to V7').click();
 	const says = panel(page).getByText(
-		/No half inch of rain in 10 days from 10 Jun 2027 by your outlook, and 37.5 lb of this is urea on the surface: about \d+ lb may leave as ammonia/
+		/Less than 0.5 in of rain in 10 days from 10 Jun 2027 by your outlook, and 37.5 lb of this is urea on the surface: about \d+ lb may leave as ammonia/
 	);
 	await expect(says).toBeVisible();
 	await panel(page).getByRole('button', { name: 'Add a urease inhibitor' }).click();

@@ -246,6 +246,6 @@ it('a guide with its own weight of soil says so where another density was measur
 	request.sample.layers[0]!.results.push({ analyte: 'bulkDensity', value: 1.1, unit: 'g/cm3' });
 	const of = (method: string) => advise(request, library, '2026-11-20').rates.find((rate) => rate.method === method)!;
 	const { worksheet } = of('tri-state-1995/phosphorus');
-	expect(worksheet.applies && worksheet.cautions.join()).toContain('The guide’s own factor is used');
+	expect(worksheet.applies && worksheet.cautions.join()).toContain('The guide’s own weight of soil is used');
 	expect(worksheet.applies && worksheet.cautions.join()).toContain('not the measured 1.100 g/cm3');
 });

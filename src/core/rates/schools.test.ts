@@ -197,14 +197,17 @@ describe('removal side by side', () => {
 			crop: 'soybean',
 			name: 'Soybean',
 			per: 'bu',
+			rate: 'lb per bu of 60 lb',
 			N: 3.25,
 			P2O5: 0.73,
 			K2O: 1.17,
 			S: 0.18
 		});
 		expect(removalSentence(library.packs, library.crops, 'soybean', 'us')).toBe(
-			'Per bu soybean takes off more P2O5 than corn (0.73 lb/bu against 0.35) and more K2O than corn (1.17 lb/bu against 0.25).'
+			'Per bu soybean takes off more P2O5 than corn (0.73 lb per bu against 0.35 lb per bu) and more K2O than corn (1.17 lb per bu against 0.25 lb per bu).'
 		);
+		// 0.73 lb a bushel of 60 lb is 12.2 kg a tonne: 0.73 / 60 x 1000.
+		expect(removalSentence(library.packs, library.crops, 'soybean', 'metric')).toContain('12.2 kg per t against 6.3');
 		expect(removalSentence(library.packs, library.crops, 'corn-grain', 'us')).toContain('less K2O than soybean');
 		expect(removalSentence(library.packs, library.crops, 'alfalfa', 'us')).toBeUndefined();
 		expect(removalTable(library.packs, library.crops, 'tri-state-1995')).toEqual([]);

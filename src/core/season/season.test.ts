@@ -391,6 +391,6 @@ describe('a programme with more than N, P and K', () => {
 		);
 		expect(passes[0]).toMatchObject({ product: 'dolomitic-lime', placement: 'broadcast', unit: 'short ton/ac' });
 		expect(passes[0]?.rate).toBeCloseTo(5 / 3, 9);
-		expect(notes[0]).toContain('3.33 short tons of it are left for the next 2 seasons');
+		expect(notes[0]).toContain('3.33 short ton/ac of it are left for the next 2 seasons');
 	});
 });

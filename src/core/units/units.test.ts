@@ -2,7 +2,18 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { allCautions, figure, notApplicable, withCaution } from '../figure/figure';
 import { formatNumber, formatQuantity, plainNumber, tidy } from './display';
-import { inSystem, valueFromSystem, valueInSystem } from './rate-units';
+import { amountsIn, quantityIn } from './amount-text';
+import { depthText, layerText, lengthText } from './length-text';
+import {
+	inSystem,
+	perYieldOf,
+	unitInSystem,
+	valueFromSystem,
+	valueInSystem,
+	yieldInSystem,
+	yieldUnitOf
+} from './rate-units';
+import { rainText, warmthText } from './weather-units';
 import { conversionOf, unitsOf } from './result-units';
 
 describe('print', () => {
@@ -85,5 +96,47 @@ describe('a figure', () => {
 		});
 		expect(allCautions(root)).toEqual(['old', 'half the limit']);
 		expect(withCaution(leaf, 'half the limit')).toBe(leaf);
+	});
+});
+
+describe('what a reader of metric units sees', () => {
+	const corn = { yieldUnit: 'bu/ac', bushelWeightLb: 56 } as const;
+	const wheat = { yieldUnit: 'bu/ac', bushelWeightLb: 60 } as const;
+
+	// The trade's factors: a bushel of corn an acre is 0.0628 t/ha, of wheat or soybean 0.0673; 39.37 bushels of corn are a tonne.
+	it('bushels by what they weigh', () => {
+		expect(valueInSystem(100, yieldUnitOf(corn), 'metric')).toBeCloseTo(6.28, 2);
+		expect(valueInSystem(100, yieldUnitOf(wheat), 'metric')).toBeCloseTo(6.73, 2);
+		expect(quantityIn('metric', 160, yieldUnitOf(corn))).toBe('10.04 t/ha');
+		expect(quantityIn('us', 160, yieldUnitOf(corn))).toBe('160 bu/ac');
+		expect(valueInSystem(1, `$ per ${perYieldOf(corn)}`, 'metric')).toBeCloseTo(39.37, 2);
+		expect(unitInSystem(`$ per ${perYieldOf(corn)}`, 'metric')).toBe('$ per t');
+		expect(unitInSystem(`lb per ${perYieldOf(wheat)}`, 'us')).toBe('lb per bu');
+		expect(yieldUnitOf({ yieldUnit: 'ton/ac' })).toBe('ton/ac');
+		const grown = figure({ label: 'yield', value: 100, unit: 'bu/ac', basis: 'measured' });
+		expect(yieldInSystem(grown, corn, 'us')).toBe(grown);
+		expect(yieldInSystem(grown, corn, 'metric')).toMatchObject({
+			unit: 't/ha',
+			value: expect.closeTo(6.277, 3) as number
+		});
+	});
+
+	it('lengths, depths, rain and warmth', () => {
+		expect(depthText(0, 24, 'metric')).toBe('0-61 cm');
+		expect(depthText(0, 24, 'us')).toBe('0-24 in');
+		expect(layerText({ top: 0, bottom: 5, depthUnit: 'cm' }, 'metric')).toBe('0-5 cm');
+		expect(layerText({ top: 0, bottom: 8, depthUnit: 'in' }, 'metric')).toBe('0-20 cm');
+		expect(layerText({ top: 0, bottom: 20, depthUnit: 'cm' }, 'us')).toBe('0-20 cm');
+		expect(lengthText(60, 'metric')).toBe('18.3 m');
+		expect(rainText(12, 'us')).toBe('0.5 in');
+		expect(rainText(12, 'metric')).toBe('12 mm');
+		expect([warmthText(10, 'us'), warmthText(10, 'metric')]).toEqual(['50 F', '10 C']);
+		expect(quantityIn('metric', 30, 'in of water')).toBe('762 mm of water');
+	});
+
+	it('amounts that stand in braces in a text of a pack', () => {
+		const text = 'One leaf {6 to 8 ft} up, never more than {1 lb/ac}.';
+		expect(amountsIn('us', text)).toBe('One leaf 6 to 8 ft up, never more than 1 lb/ac.');
+		expect(amountsIn('metric', text)).toBe('One leaf 1.8 to 2.4 m up, never more than 1.1 kg/ha.');
 	});
 });

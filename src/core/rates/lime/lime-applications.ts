@@ -1,7 +1,6 @@
 import type { UnitSystem } from '../../units/rate-units';
 import { quantityIn } from '../../units/amount-text';
 import { withCaution, type Answer } from '../../figure/figure';
-import { formatNumber } from '../../units/display';
 
 /** One application of a lime rate that goes on in more than one season. */
 export interface LimeApplication {

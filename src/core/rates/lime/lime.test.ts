@@ -305,8 +305,8 @@ describe('the approaches side by side', () => {
 			const { worksheet } = rate(request, 'tri-state-1995/lime');
 			return worksheet.applies ? worksheet.cautions.join() : '';
 		};
-		expect(said(acid())).toContain('more than 4 at once does not mix');
-		expect(said({ ...acid(), limePlacement: 'surface' })).toContain('at most 2 short tons each time');
+		expect(said(acid())).toContain('more than 4 short ton/ac at once does not mix');
+		expect(said({ ...acid(), limePlacement: 'surface' })).toContain('at most 2 short ton/ac each time');
 	});
 });
 

@@ -6,7 +6,6 @@ import type { CompiledRule } from '../../packs/pack';
 import { mineralNitrogen } from '../../reading/soil/mineral-nitrogen';
 import type { Site } from '../../reading/site';
 import type { NitrogenPass } from '../../schema-types';
-import { formatNumber } from '../../units/display';
 import { placedFactor, type PlacedParameters } from './placed-factor';
 
 const LABEL = 'placed as the factor asks';

@@ -3,7 +3,6 @@ import { quantityIn } from '../../units/amount-text';
 import { sharedParameters } from '../../packs/parameters-of';
 import type { CompiledRule, PackSet } from '../../packs/pack';
 import type { Crop, CropId } from '../../schema-types';
-import { formatNumber } from '../../units/display';
 
 /** What a crop takes off in each unit of its yield, lb; a nutrient the guide does not list is left out. */
 export interface CropRemoval {

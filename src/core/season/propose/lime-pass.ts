@@ -1,7 +1,6 @@
 import { quantityIn } from '../../units/amount-text';
 import { limeApplications } from '../../rates/lime/lime-applications';
 import type { Pass, Schedule, ScheduleStep } from '../../schema-types';
-import { formatNumber } from '../../units/display';
 import { LB_PER_SHORT_TON } from '../../units/factors';
 import { poundsPerAcre } from '../plan/pass/pass-nutrients';
 import { productOf, type PlanContext } from '../plan/plan-context';

@@ -52,7 +52,7 @@ export function leafSpray(gallons: number, strength: number, analysis: number, n
 			basis: 'practice'
 		}),
 		cost: figure({
-			label: 'a pound delivered',
+			label: 'the nutrient delivered',
 			value: price / LB_PER_SHORT_TON / (analysis / 100),
 			unit: '$/lb',
 			formula: `price / ${LB_PER_SHORT_TON} / analysis x 100, without the trip`,

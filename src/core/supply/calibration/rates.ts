@@ -89,7 +89,7 @@ export function perTree(ratePerAcre: number, rowFt: number, treeFt: number): Fig
  */
 export function per100FtOfRow(ratePerAcre: number, widthFt: number, by: 'planted acre' | 'treated band'): Figure {
 	return figure({
-		label: '100 ft of row',
+		label: 'along the row',
 		value: (ratePerAcre * widthFt * 100) / FT2_PER_ACRE,
 		unit: 'lb/100 ft',
 		formula: `rate x ${by === 'planted acre' ? 'row spacing' : 'width of the band'} x 100 / 43,560`,

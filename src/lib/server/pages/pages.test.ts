@@ -376,7 +376,7 @@ describe('the other pages', () => {
 
 	it('book: goal, passes and harvest in the crop’s unit', () => {
 		const page = bookPage(desk, at('Crow Acre'));
-		expect(page.goal).toEqual({ crop: 'Corn', unit: 'bu/ac', yieldGoal: 150, harvested: null });
+		expect(page.goal).toEqual({ crop: 'Corn', unit: 'bu/ac of 56 lb', yieldGoal: 150, harvested: null });
 		expect(page.passes).toHaveLength(6);
 		expect(bookPage(desk, at('Crow Acre', '2026')).goal?.harvested).toBe(121);
 		expect(bookPage(desk, at('Crow Acre', '2031'))).toMatchObject({ goal: undefined, passes: [], logs: [] });

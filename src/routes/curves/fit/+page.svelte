@@ -24,7 +24,10 @@
 
 	const { data }: { data: PageData } = $props();
 
-	const EXAMPLE = 'rate, yield, block\n0, 112, 1\n60, 161, 1\n120, 190, 1\n…';
+	const EXAMPLE = {
+		us: 'rate, yield, block\n0, 112, 1\n60, 161, 1\n120, 190, 1\n…',
+		metric: 'rate, yield, block\n0, 7.1, 1\n70, 10.1, 1\n140, 11.9, 1\n…'
+	};
 
 	let trial = $state<TrialFit>();
 	onMount(() => (trial = new TrialFit()));
@@ -102,7 +105,7 @@
 	</p>
 	<form class="paste" onsubmit={fit}>
 		<div>
-			<TextArea labelText="Plots" rows={12} placeholder={EXAMPLE} bind:value={text} />
+			<TextArea labelText="Plots" rows={12} placeholder={EXAMPLE[data.units]} bind:value={text} />
 			<div class="row file">
 				<FileButton
 					label="Take them from a CSV file"

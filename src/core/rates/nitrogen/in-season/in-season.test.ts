@@ -184,7 +184,7 @@ describe('the placed-and-timed factor', () => {
 			'“Pre-plant” is broadcast, not drop-nozzle band at the row base'
 		],
 		['no starter', [banded[1]!], 'there is no starter beside the row'],
-		['too large a starter', [pass({ nitrogen: 60 }), banded[1]!], 'the starter supplies 60 lb N, more than 40'],
+		['too large a starter', [pass({ nitrogen: 60 }), banded[1]!], 'the starter supplies 60 lb of N, more than 40 lb'],
 		['nothing at the row base', [banded[0]!], 'nothing is placed at the row base'],
 		['too early', [banded[0]!, { ...banded[1]!, daysFromPlanting: 20 }], 'comes 20 days from planting, before V6'],
 		['too many', [banded[0]!, banded[1]!, banded[1]!, banded[1]!], '3 passes follow the starter'],

@@ -1,6 +1,5 @@
 import { quantityIn } from '../../../units/amount-text';
 import { addDays, differenceInCalendarDays, format, parseISO } from 'date-fns';
-import { formatNumber } from '../../../units/display';
 import { depthOf } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';
 import type { SeasonCheck } from '../check';

@@ -1,5 +1,4 @@
 import { quantityIn } from '../../../units/amount-text';
-import { formatNumber } from '../../../units/display';
 import type { PassCheck } from '../../../schema-types';
 import { depthOf, offsetOf } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';

@@ -1,5 +1,4 @@
 import { quantityIn } from '../../../units/amount-text';
-import { formatNumber } from '../../../units/display';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { liesOf } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';

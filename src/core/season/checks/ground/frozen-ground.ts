@@ -1,6 +1,4 @@
 import { rainText } from '../../../units/weather-units';
-import { MM_PER_IN } from '../../../units/factors';
-import { formatNumber } from '../../../units/display';
 import type { Pass } from '../../../schema-types';
 import { isOnSurface } from '../../plan/placement-facts';
 import { productOf, type PlanContext } from '../../plan/plan-context';

@@ -27,7 +27,7 @@ const CASES: RuleCase[] = [
 		name: 'ten dry days in sight',
 		fires: nitrogen('urea', 80, { date: '2027-06-05' }),
 		severity: 'mind',
-		says: 'No half inch of rain in 10 days from 5 Jun 2027 by your outlook, and 80 lb of this is urea on the surface',
+		says: 'Less than 0.5 in of rain in 10 days from 5 Jun 2027 by your outlook, and 80 lb of this is urea on the surface',
 		nearMiss: nitrogen('urea', 80, { date: '2027-06-05', placement: 'incorporated' }),
 		change: { weather: tenDry }
 	},
@@ -46,7 +46,7 @@ const CASES: RuleCase[] = [
 		name: 'days that are not known yet, in a dry season',
 		fires: nitrogen('urea', 80, { date: '2027-06-05', placement: 'top-dress' }),
 		severity: 'note',
-		says: 'years of 10 no half inch falls within 10 days',
+		says: 'years of 10 less than 0.5 in falls within 10 days',
 		nearMiss: nitrogen('urea', 80, { date: '2027-06-05', placement: 'top-dress' }),
 		change: {
 			station: {
@@ -558,7 +558,7 @@ const CASES: RuleCase[] = [
 		name: 'the outlook is read from the day of the pass on, and the usual weather beyond it',
 		fires: nitrogen('urea', 80, { date: '2027-06-09' }),
 		severity: 'mind',
-		says: 'No half inch of rain in 6 days from 9 Jun 2027 by your outlook; for the 4 days after them the usual weather',
+		says: 'Less than 0.5 in of rain in 6 days from 9 Jun 2027 by your outlook; for the 4 days after them the usual weather',
 		nearMiss: nitrogen('urea', 80, { date: '2027-06-09' }),
 		change: { weather: tenDry },
 		missChange: { weather: rains('2027-06-05', [0, 0, 0, 0, 8, 8, 0, 0, 0, 0], 24) }

@@ -1,7 +1,6 @@
 import { quantityIn } from '../../../units/amount-text';
 import { addYears, format, parseISO } from 'date-fns';
 import { limeApplications } from '../../../rates/lime/lime-applications';
-import { formatNumber } from '../../../units/display';
 import { LB_PER_SHORT_TON } from '../../../units/factors';
 import { poundsPerAcre } from '../../plan/pass/pass-nutrients';
 import { productOf } from '../../plan/plan-context';

@@ -1,5 +1,4 @@
 import { lengthText } from '../../../units/length-text';
-import { formatNumber } from '../../../units/display';
 import type { SeasonCheck } from '../check';
 
 /** The distances that the adviser keeps on this field. */

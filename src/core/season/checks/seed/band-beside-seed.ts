@@ -1,7 +1,6 @@
 import { amountText, quantityIn } from '../../../units/amount-text';
 import type { Pass, PassCheck, Remedy } from '../../../schema-types';
 import { DAY_MS } from '../../../units/factors';
-import { formatNumber } from '../../../units/display';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { isNearSeed } from '../../plan/placement-facts';
 import { productOf, type PlanContext } from '../../plan/plan-context';

@@ -1,5 +1,4 @@
 import { quantityIn } from '../../../units/amount-text';
-import { formatNumber } from '../../../units/display';
 import type { PassCheck } from '../../../schema-types';
 import { depthOf } from '../../plan/placement-facts';
 import type { SeasonCheck } from '../check';

@@ -1,5 +1,4 @@
 import { quantityIn } from '../../../units/amount-text';
-import { formatNumber } from '../../../units/display';
 import { hasTrait } from '../../plan/crop-traits';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { daysToReach } from '../../model/reach';

@@ -1,7 +1,5 @@
 import { rainText } from '../../../units/weather-units';
 import type { Pass, PassCheck, Remedy } from '../../../schema-types';
-import { formatNumber } from '../../../units/display';
-import { MM_PER_IN } from '../../../units/factors';
 import { hasTrait } from '../../plan/crop-traits';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { liesOf } from '../../plan/placement-facts';

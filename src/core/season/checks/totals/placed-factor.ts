@@ -1,6 +1,5 @@
 import { perYieldOf } from '../../../units/rate-units';
 import { amountText, quantityIn } from '../../../units/amount-text';
-import { formatNumber } from '../../../units/display';
 import { programmeFault } from '../../../rates/nitrogen/placed-programme';
 import type { Remedy } from '../../../schema-types';
 import { nitrogenProgramme } from '../../propose/nitrogen-programme';

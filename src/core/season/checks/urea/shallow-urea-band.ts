@@ -1,5 +1,4 @@
 import { amountText, quantityIn } from '../../../units/amount-text';
-import { formatNumber } from '../../../units/display';
 import { passNutrient } from '../../plan/pass/pass-nutrients';
 import { depthOf, liesOf } from '../../plan/placement-facts';
 import { productOf } from '../../plan/plan-context';

@@ -1,5 +1,4 @@
 import { amountText, quantityIn } from '../../../units/amount-text';
-import { formatNumber } from '../../../units/display';
 import type { Pass, Product } from '../../../schema-types';
 import type { PlanContext } from '../plan-context';
 import { USUAL_ROW_IN } from '../usual-values';

@@ -54,7 +54,7 @@ describe('the roster', () => {
 		);
 		expect(row('Kingfisher Bend')).toMatchObject({
 			cropName: 'Corn',
-			yieldUnit: 'bu/ac',
+			yieldUnit: 'bu/ac of 56 lb',
 			units: 'us',
 			grower: 'Tarrow & Daughters'
 		});

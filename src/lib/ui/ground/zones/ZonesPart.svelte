@@ -5,7 +5,6 @@
 	import { onDestroy, untrack } from 'svelte';
 	import type { Shape } from '$core/ground/shapes/shape';
 	import type { PlacedPoint, Zone } from '$core/schema-types';
-	import { formatNumber } from '$core/units/display';
 	import { quantityIn } from '$core/units/amount-text';
 	import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { M2_PER_ACRE } from '$core/units/factors';
