@@ -12,9 +12,9 @@
 	import { isDay } from '$core/units/day-text';
 	import { valueFromSystem, valueInSystem } from '$core/units/rate-units';
 	import NumberField from '../forms/NumberField.svelte';
-	import { factsIn, typedNumbers } from '../forms/number-within';
+	import { factsIn } from '../forms/number-within';
 	import { numberOrUndefined } from '../forms/numbers';
-	import { keptNumber, typedAmount } from '../forms/typed-amount';
+	import { keptNumber, keptNumbers, typedAmount, typedAmounts } from '../forms/typed-amount';
 	import DayField from '../forms/days/DayField.svelte';
 	import RateFields from '../forms/RateFields.svelte';
 	import { passUnits, type MeasuredProduct } from '../forms/pass-units';
@@ -66,6 +66,8 @@
 		additive: string;
 		reason: string;
 	}
+	const { depthIn, offsetIn, openerWidthIn } = PassBounds;
+	const INCHES = { depthIn, offsetIn, openerWidthIn };
 	let form = $state<Form>(
 		untrack(() => ({
 			label: pass?.label ?? '',
@@ -74,11 +76,7 @@
 			unit: pass?.unit ?? 'lb/ac',
 			rate: pass ? String(+valueInSystem(pass.rate, pass.unit, units).toFixed(2)) : '',
 			placement: pass?.placement ?? catalogue[0]!.placements[0]!,
-			inches: {
-				depthIn: String(pass?.depthIn ?? ''),
-				offsetIn: String(pass?.offsetIn ?? ''),
-				openerWidthIn: String(pass?.openerWidthIn ?? '')
-			},
+			inches: typedAmounts(pass ?? {}, INCHES, units),
 			water: typedAmount(pass?.waterGalAc, 'gal/ac', units),
 			machine: pass?.machine ?? tripOf?.machine ?? '',
 			ground: pass?.ground ?? '',
@@ -103,14 +101,14 @@
 		if (!isDay(form.date)) return `The date “${form.date}” must be written as 2027-05-01.`;
 		if (rate === undefined || rate <= 0) return `The rate “${form.rate}” must be a number above 0.`;
 		const onLeaves = form.placement === 'leaf';
-		const { openerWidthIn } = form.inches;
-		const inches = typedNumbers(
+		const inches = keptNumbers(
 			{
 				...(onLeaves ? { depthIn: '', offsetIn: '' } : form.inches),
-				openerWidthIn: form.placement === 'seed row' ? openerWidthIn : ''
+				openerWidthIn: form.placement === 'seed row' ? form.inches.openerWidthIn : ''
 			},
-			PassBounds,
-			[]
+			pass ?? {},
+			INCHES,
+			units
 		);
 		if (typeof inches === 'string') return inches;
 		const waterGalAc = onLeaves
@@ -184,11 +182,23 @@
 				{#each places as placement (placement)}<SelectItem value={placement} text={placementName(placement)} />{/each}
 			</Select>
 			{#if form.placement !== 'leaf'}
-				<NumberField facts={PassBounds.depthIn} placeholder="as usual" bind:text={form.inches.depthIn} />
-				<NumberField facts={PassBounds.offsetIn} placeholder="as usual" bind:text={form.inches.offsetIn} />
+				<NumberField
+					facts={factsIn(INCHES.depthIn, 'in', units)}
+					placeholder="as usual"
+					bind:text={form.inches.depthIn}
+				/>
+				<NumberField
+					facts={factsIn(INCHES.offsetIn, 'in', units)}
+					placeholder="as usual"
+					bind:text={form.inches.offsetIn}
+				/>
 			{/if}
 			{#if form.placement === 'seed row'}
-				<NumberField facts={PassBounds.openerWidthIn} placeholder="1" bind:text={form.inches.openerWidthIn} />
+				<NumberField
+					facts={factsIn(INCHES.openerWidthIn, 'in', units)}
+					placeholder={typedAmount(1, 'in', units)}
+					bind:text={form.inches.openerWidthIn}
+				/>
 			{/if}
 			{#if form.placement === 'leaf'}
 				<NumberField

@@ -4,6 +4,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import ListTable from '$lib/ui/tables/ListTable.svelte';
 	import type { WalkPage } from '$lib/server/pages/walk-page';
+	import type { UnitSystem } from '$core/units/rate-units';
 	import { longDate } from '$core/units/day-text';
 	import Quantity from '../figure/Quantity.svelte';
 	import { foundText } from './found-text';
@@ -14,15 +15,16 @@
 		result: NonNullable<Kind['result']>;
 		/** Older ones of the kind, no longer in use. */
 		others: Kind['tests'];
+		units: UnitSystem;
 		use: () => void;
 		remove: (id: string) => void;
 	}
-	const { test, result, others, use, remove }: Props = $props();
+	const { test, result, others, units, use, remove }: Props = $props();
 	const { answer } = $derived(result);
 </script>
 
 <p class="found">
-	{longDate(test.found.date ?? '')}: {foundText(test)}
+	{longDate(test.found.date ?? '')}: {foundText(test, units)}
 	<button type="button" class="plain small" onclick={() => remove(test.id)}>Delete</button>
 </p>
 {#if answer.applies}
@@ -59,7 +61,7 @@
 		Before it:
 		{#each others as other (other.id)}
 			<span class="other">
-				{longDate(other.found.date ?? '')}, {foundText(other)}
+				{longDate(other.found.date ?? '')}, {foundText(other, units)}
 				<button type="button" class="plain" onclick={() => remove(other.id)}>Delete</button>
 			</span>
 		{/each}

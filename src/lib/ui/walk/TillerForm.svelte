@@ -4,7 +4,9 @@
 	import { untrack } from 'svelte';
 	import type { CropTestAction } from '$core/schema-types';
 	import { TillerCountBounds } from '$core/schema-types/bounds';
-	import { typedNumbers } from '../forms/number-within';
+	import type { UnitSystem } from '$core/units/rate-units';
+	import { factsIn } from '../forms/number-within';
+	import { keptNumber, typedAmount } from '../forms/typed-amount';
 	import NumberField from '../forms/NumberField.svelte';
 	import { numberOrUndefined } from '../forms/numbers';
 	import DayField from '../forms/days/DayField.svelte';
@@ -12,12 +14,14 @@
 
 	interface Props {
 		today: string;
+		units: UnitSystem;
 		rowSpacingIn: number | null;
 		book: (test: CropTestAction) => Promise<boolean>;
 	}
-	const { today, rowSpacingIn, book }: Props = $props();
+	const { today, units, rowSpacingIn, book }: Props = $props();
 	let date = $state(untrack(() => today));
-	let rows = $state(untrack(() => String(rowSpacingIn ?? 7.5)));
+	const usualIn = $derived(rowSpacingIn ?? 7.5);
+	let rows = $state(untrack(() => typedAmount(usualIn, 'in', units)));
 	let counts = $state(['', '', '']);
 	let looksHungry = $state(false);
 	let problem = $state('');
@@ -28,13 +32,15 @@
 		const wrong = filled.find((_, at) => numbers[at]! < 0);
 		if (filled.length === 0) return void (problem = 'Write the count of at least one spot.');
 		if (wrong !== undefined) return void (problem = `The count “${wrong}” must be a number, 0 or more.`);
-		const spacing = typedNumbers({ rowSpacingIn: rows }, TillerCountBounds, ['rowSpacingIn']);
+		const { rowSpacingIn: facts } = TillerCountBounds;
+		const spacing = keptNumber(rows, usualIn, facts, 'in', units);
+		if (spacing === undefined) return void (problem = `${facts.label} is not filled in.`);
 		if (typeof spacing === 'string') return void (problem = spacing);
 		problem = '';
 		const found = {
 			date,
 			counts: numbers,
-			...spacing,
+			rowSpacingIn: spacing,
 			...(looksHungry ? { looksHungry } : {})
 		};
 		if (await book({ kind: 'tillers', found })) counts = ['', '', ''];
@@ -44,7 +50,7 @@
 <WalkForm {save} {problem} action="Save the count">
 	<div class="fields">
 		<DayField label="Day" tall bind:date />
-		<NumberField tall facts={TillerCountBounds.rowSpacingIn} bind:text={rows} />
+		<NumberField tall facts={factsIn(TillerCountBounds.rowSpacingIn, 'in', units)} bind:text={rows} />
 	</div>
 	<div class="fields spots">
 		{#each counts as _, at (at)}

@@ -83,6 +83,7 @@
 					{@const newest = tests[0]}
 					<TestResult
 						test={newest}
+						units={data.units}
 						{result}
 						others={tests.slice(1)}
 						use={() => use(newest.id, name)}
@@ -96,9 +97,9 @@
 				>
 					<p class="soft small">{amountsIn(data.units, how)}</p>
 					{#if kind === 'tillers'}
-						<TillerForm today={data.today} rowSpacingIn={walk.rowSpacingIn} {book} />
+						<TillerForm today={data.today} units={data.units} rowSpacingIn={walk.rowSpacingIn} {book} />
 					{:else if kind === 'nitrate'}
-						<NitrateForm today={data.today} {book} />
+						<NitrateForm today={data.today} units={data.units} {book} />
 					{:else}
 						<StripsForm today={data.today} yieldUnit={walk.yieldUnit} units={data.units} {book} />
 					{/if}
