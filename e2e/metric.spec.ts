@@ -16,6 +16,7 @@ const PAGES = [
 	'/sampling',
 	'/programmes',
 	'/copies',
+	'/water',
 	'/work',
 	'/years'
 ];

@@ -56,6 +56,7 @@ const TO_METRIC: Record<string, { unit: string; factor: number }> = {
 	'lb/ton': { unit: 'kg/t', factor: KG_PER_LB / T_PER_SHORT_TON },
 	'lb/1000 gal': { unit: 'kg/1000 L', factor: KG_PER_LB / L_PER_GAL },
 	'lb per acre-foot': { unit: 'kg per ML', factor: KG_PER_LB / ML_PER_ACRE_FOOT },
+	'$ per acre-foot': { unit: '$ per ML', factor: 1 / ML_PER_ACRE_FOOT },
 	'gal per acre-foot': { unit: 'L per ML', factor: L_PER_GAL / ML_PER_ACRE_FOOT },
 	'lb/plant': { unit: 'kg/plant', factor: KG_PER_LB },
 	'lb/100 ft': { unit: 'kg/100 m', factor: KG_PER_LB * FT_PER_M },

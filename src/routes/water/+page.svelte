@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Button, Checkbox, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
 	import { answerWater } from '$core/water/answer-water';
-	import { ASKED, readWater, REPORT, typedOf, type TypedWater } from '$lib/ui/water/typed-water';
+	import { ASKED, askedUnit, readWater, REPORT, typedOf, type TypedWater } from '$lib/ui/water/typed-water';
 	import { call } from '$lib/ui/forms/call';
 	import { WaterFileActionBounds } from '$core/schema-types/bounds';
 	import { textOfFile } from '$lib/ui/forms/files/text-of-file';
@@ -21,7 +21,9 @@
 	/** The source whose report was opened last. */
 	let opened = $state('');
 	const grown = $derived(data.grown.get(opened) ?? []);
-	const request = $derived(readWater(typed, { unit, sprinkled, ...(crop === '' ? {} : { crop }) }));
+	const request = $derived(
+		readWater(typed, { unit, sprinkled, ...(crop === '' ? {} : { crop }) }, data.settings.units)
+	);
 	const empty = $derived(REPORT.every(({ key }) => (typed[key] ?? '').trim() === ''));
 	const answer = $derived(typeof request === 'string' || empty ? undefined : answerWater(request, data));
 	let problem = $state('');
@@ -89,7 +91,9 @@
 					<SelectItem value="" text="None" />
 					{#each data.crops as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
 				</Select>
-				{#each ASKED as { key, name, unit: own } (key)}{@render field(key, labelOf(name, own))}{/each}
+				{#each ASKED as one (one.key)}
+					{@render field(one.key, labelOf(one.name, askedUnit(one, data.settings.units)))}
+				{/each}
 			</div>
 			<TextArea
 				labelText="Bench titration: acid in meq/L and the pH it gave, one point to a line"

@@ -3,7 +3,7 @@
 	import type { Answer } from '$core/figure/figure';
 	import type { Product, WaterAnswer } from '$core/schema-types';
 	import { acidProducts } from '$core/water/acid-products';
-	import { inSystem, type UnitSystem } from '$core/units/rate-units';
+	import { inSystem, unitInSystem, type UnitSystem } from '$core/units/rate-units';
 	import Quantity from '../figure/Quantity.svelte';
 	import ListTable from '../tables/ListTable.svelte';
 	import Severity from '../figure/Severity.svelte';
@@ -26,6 +26,9 @@
 		acidMeqPerL: 'Acid to bring it there',
 		acidLbPerAcreFoot: 'Sulfuric acid for it, 100 %'
 	} as const;
+	const mass = $derived(unitInSystem('lb', units));
+	const water = $derived(units === 'us' ? 'an acre-foot' : 'a million litres');
+	const bringing = (answer: Answer | undefined) => answer && inSystem(answer, units);
 	const worksheets = $derived(answer.worksheets as Record<string, Answer>);
 	const shown = $derived(Object.entries(NAMES).map(([key, name]) => ({ name, answer: worksheets[key]! })));
 	const brought = $derived(
@@ -43,7 +46,9 @@
 		<div>
 			<dt>{name}</dt>
 			<dd>
-				{#if figure.applies}<Quantity answer={figure} />{:else}<span class="soft small">{figure.reason}</span>{/if}
+				{#if figure.applies}<Quantity answer={inSystem(figure, units)} />{:else}<span class="soft small"
+						>{figure.reason}</span
+					>{/if}
 			</dd>
 		</div>
 	{/each}
@@ -71,18 +76,23 @@
 {#if answer.acid}
 	<h3>The same acid from each product</h3>
 	<ListTable
-		label="Acids of the catalogue for an acre-foot"
+		label={`Acids of the catalogue for ${water}`}
 		rows={acidProducts(worksheets.acidMeqPerL!, products, (id) => prices.get(id))}
 		key={({ product }) => product.id}
 		sortable={false}
 		columns={[
-			{ name: 'For an acre-foot', of: ({ product }) => product.name },
-			{ name: 'Product, lb', answer: ({ pounds }) => pounds, bare: true },
-			{ name: 'Liquid, gal', answer: ({ gallons }) => gallons, bare: true },
-			{ name: 'Cost, $', answer: ({ cost }) => (cost.applies ? cost : undefined), bare: true, number: true },
-			{ name: 'N, lb', answer: ({ brings }) => brings.N, bare: true },
-			{ name: 'P2O5, lb', answer: ({ brings }) => brings.P2O5, bare: true },
-			{ name: 'S, lb', answer: ({ brings }) => brings.S, bare: true }
+			{ name: `For ${water}`, of: ({ product }) => product.name },
+			{ name: `Product, ${mass}`, answer: ({ pounds }) => inSystem(pounds, units), bare: true },
+			{ name: `Liquid, ${unitInSystem('gal', units)}`, answer: ({ gallons }) => bringing(gallons), bare: true },
+			{
+				name: 'Cost, $',
+				answer: ({ cost }) => (cost?.applies ? inSystem(cost, units) : undefined),
+				bare: true,
+				number: true
+			},
+			{ name: `N, ${mass}`, answer: ({ brings }) => bringing(brings.N), bare: true },
+			{ name: `P2O5, ${mass}`, answer: ({ brings }) => bringing(brings.P2O5), bare: true },
+			{ name: `S, ${mass}`, answer: ({ brings }) => bringing(brings.S), bare: true }
 		]}
 	/>
 	<p class="soft small">

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { readWater, typedOf } from './typed-water';
+import { ASKED, askedUnit, readWater, typedOf } from './typed-water';
 
 const about = { unit: 'meq/L', crop: 'almond' } as const;
 
@@ -39,4 +39,14 @@ it('a report of the book is typed again as it was', () => {
 	const water = { unit: 'meq/L', ca: 3.2, ph: 7.8, no3n: 0 } as const;
 	expect(typedOf(water)).toEqual({ ca: '3.2', ph: '7.8', no3n: '0' });
 	expect(readWater(typedOf(water), { unit: 'meq/L' })).toEqual({ water });
+});
+
+it('takes millimetres of water and dollars by the kilogram from who reads metric: 914.4 mm are 36 in', () => {
+	const read = readWater({ inchesPerSeason: '914.4', acidPrice: '0.44092' }, { unit: 'ppm' }, 'metric');
+	expect(read).toMatchObject({
+		inchesPerSeason: expect.closeTo(36, 6) as number,
+		acidPrice: expect.closeTo(0.2, 5) as number
+	});
+	const depth = ASKED.find(({ key }) => key === 'inchesPerSeason')!;
+	expect([askedUnit(depth, 'us'), askedUnit(depth, 'metric')]).toEqual(['in', 'mm']);
 });

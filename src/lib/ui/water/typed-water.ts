@@ -1,3 +1,5 @@
+import { unitInSystem, type UnitSystem } from '$core/units/rate-units';
+import { keptAmount, typedAmount } from '../forms/typed-amount';
 import type { WaterRequest } from '$core/schema-types';
 import { waterValueLimits } from '$core/water/report-limits';
 import { numberOrUndefined } from '../forms/numbers';
@@ -31,28 +33,41 @@ export const REPORT: readonly (Field & { key: keyof WaterRequest['water'] })[] =
 ];
 
 /** What else is asked. */
-export const ASKED: readonly (Required<Field> & { key: keyof WaterRequest })[] = [
+export const ASKED: readonly (Required<Field> & {
+	key: keyof WaterRequest;
+	/** Unit by which it is converted, where it is not the one that is shown. */
+	kept?: string;
+})[] = [
 	{ key: 'ece', name: 'Salt of the soil, ECe', unit: 'dS/m' },
 	{ key: 'acidTo', name: 'pH to bring it to', unit: '' },
-	{ key: 'inchesPerSeason', name: 'Water put on', unit: 'in' },
+	{ key: 'inchesPerSeason', name: 'Water put on', unit: 'in', kept: 'in of water' },
 	{ key: 'irrigationsPerWeek', name: 'Irrigations a week', unit: '' },
 	{ key: 'acidPrice', name: 'Sulfuric acid, 100 %', unit: '$/lb' }
 ];
 
+/** In which unit something is typed by a reader of these units. */
+export function askedUnit({ unit, kept = unit }: (typeof ASKED)[number], units: UnitSystem): string {
+	return units === 'us' ? unit : unitInSystem(kept, units).replace(' of water', '');
+}
+
 /** The request behind what was typed, or what is wrong with it. */
 export function readWater(
 	typed: TypedWater,
-	about: Pick<WaterRequest, 'crop' | 'sprinkled'> & { unit: WaterRequest['water']['unit'] }
+	about: Pick<WaterRequest, 'crop' | 'sprinkled'> & { unit: WaterRequest['water']['unit'] },
+	units: UnitSystem = 'us'
 ): WaterRequest | string {
 	const { unit, ...rest } = about;
 	const values: Record<string, number> = {};
-	for (const { key, name } of [...REPORT, ...ASKED]) {
+	for (const field of [...REPORT, ...ASKED]) {
+		const { key, name } = field;
+		const kept = 'kept' in field && field.kept ? field.kept : (field.unit ?? '');
 		const text = typed[key]?.trim() ?? '';
 		if (text === '') continue;
-		const value = numberOrUndefined(text);
+		const value = keptAmount(text, undefined, kept, units);
 		const { minimum, maximum } = waterValueLimits(key);
+		const shown = (bound: number) => Number(typedAmount(bound, kept, units));
 		if (value === undefined || value < minimum || value > maximum) {
-			return `${name} “${text}” must be a number from ${minimum} to ${maximum}.`;
+			return `${name} “${text}” must be a number from ${shown(minimum)} to ${shown(maximum)}.`;
 		}
 		values[key] = value;
 	}
