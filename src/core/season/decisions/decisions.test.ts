@@ -146,15 +146,15 @@ describe('base plus one decision against once and done, poorly drained ground', 
 	it('comes out ahead in the wettest fifth, and the report says by how much and in how many years it does not', () => {
 		expect(against!.gain.wet).toBeGreaterThan(0);
 		expect(against!.betterWet).toBeGreaterThan(against!.wetSeasons / 2);
-		const text = adaptiveText(against!, 'bu/ac');
+		const text = adaptiveText(against!, 'bu/ac', 'us');
 		expect(text).toContain(`on the mean and $${against!.gain.wet.toFixed(2)}/ac ahead in the wettest fifth`);
-		const behind = adaptiveFigures(against!, outcome.programmes, 'bu/ac');
+		const behind = adaptiveFigures(against!, outcome.programmes, 'bu/ac', 'us');
 		for (const one of [behind.mean, behind.wet]) {
 			expect(one.inputs[0]!.value - one.inputs[1]!.value).toBeCloseTo(one.value, 6);
 		}
 		expect(behind.wet.value).toBe(against!.gain.wet);
 		const turned = { ...against!, gain: { ...against!.gain, mean: -1.5 } };
-		expect(adaptiveText(turned, 'bu/ac')).toContain('it comes out $1.50/ac behind on the mean');
+		expect(adaptiveText(turned, 'bu/ac', 'us')).toContain('it comes out $1.50/ac behind on the mean');
 		expect(text).toContain(`it does not in ${100 - against!.better} of 100 seasons`);
 	});
 	it('adds in wet seasons more than in others, and its cost is counted only then', () => {
@@ -175,7 +175,13 @@ describe('base plus one decision against once and done, poorly drained ground', 
 		const [bare] = finished([{ ...adaptive, nitrogenCost: undefined }, once]).adaptive;
 		expect(bare!.unit).toBe('yield');
 		const { programmes } = finished([{ ...adaptive, nitrogenCost: undefined }, once]);
-		expect(adaptiveFigures(bare!, programmes, 'bu/ac').mean).toMatchObject({ value: bare!.gain.mean, unit: 'bu/ac' });
-		expect(adaptiveText(bare!, 'bu/ac')).toMatch(/ bu\/ac (ahead|behind) on the mean/);
+		expect(adaptiveFigures(bare!, programmes, 'bu/ac', 'us').mean).toMatchObject({
+			value: bare!.gain.mean,
+			unit: 'bu/ac'
+		});
+		expect(adaptiveText(bare!, 'bu/ac', 'us')).toMatch(/ bu\/ac (ahead|behind) on the mean/);
+		// A bushel of corn an acre is 62.77 kg/ha.
+		const inTonnes = adaptiveFigures(bare!, programmes, 'bu/ac of 56 lb', 'metric').mean;
+		expect(inTonnes).toMatchObject({ unit: 't/ha', value: expect.closeTo(bare!.gain.mean * 0.06277, 3) as number });
 	});
 });

@@ -42,7 +42,7 @@
 			label,
 			nutrient,
 			said,
-			option: balanceAndTestChart({ balances, tests, balanceUnit: 'lb/ac', testUnit: 'ppm' })
+			option: balanceAndTestChart({ balances, tests, balanceUnit: unit, testUnit: 'ppm' })
 		};
 	}
 </script>

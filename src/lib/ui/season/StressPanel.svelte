@@ -6,12 +6,14 @@
 	import { adaptiveFigures } from '$core/season/decisions/adaptive-figures';
 	import Quantity from '../figure/Quantity.svelte';
 	import { adaptiveText } from '$core/season/decisions/adaptive-text';
+	import { quantityIn } from '$core/units/amount-text';
+	import { unitInSystem, valueInSystem, type UnitSystem } from '$core/units/rate-units';
 	import { formatNumber } from '$core/units/display';
 	import StressWorker from '../../../workers/stress.worker?worker';
 	import type { StressRequest, StressReply } from '../../../workers/stress-messages';
 	import { question, type YearAddress } from '../forms/call';
 
-	const { address }: { address: YearAddress } = $props();
+	const { address, units }: { address: YearAddress; units: UnitSystem } = $props();
 	const SEASONS = 200;
 
 	let worker: Worker | undefined;
@@ -52,16 +54,24 @@
 	}
 
 	const unit = $derived(outcomes?.[0]?.unit ?? 'lb/ac');
-	const number = (value: number) => formatNumber(Math.round(value), unit);
+	/** Whole, but for tonnes, of which a field brings few. */
+	const number = (value: number, of: string) =>
+		of === 't/ha' ? formatNumber(value, of) : formatNumber(Math.round(value), unit);
+	/** An outcome that is kept in a US unit. */
+	function inUnits(one: Spread, kept: string): Spread {
+		const shown = (value: number) => valueInSystem(value, kept, units);
+		const { mean, low, high, wet, dry } = one;
+		return { ...one, mean: shown(mean), low: shown(low), high: shown(high), wet: shown(wet), dry: shown(dry) };
+	}
 </script>
 
-{#snippet spread(one: Spread)}
+{#snippet spread(one: Spread, of: string = unit)}
 	<td class="num">
-		<strong>{number(one.mean)}</strong>
-		<div class="small soft nowrap">{number(one.low)} to {number(one.high)}</div>
+		<strong>{number(one.mean, of)}</strong>
+		<div class="small soft nowrap">{number(one.low, of)} to {number(one.high, of)}</div>
 	</td>
-	<td class="num soft">{number(one.wet)}</td>
-	<td class="num soft">{number(one.dry)}</td>
+	<td class="num soft">{number(one.wet, of)}</td>
+	<td class="num soft">{number(one.dry, of)}</td>
 {/snippet}
 
 <section class="section" aria-label="Simulated seasons">
@@ -96,8 +106,8 @@
 					<th colspan="3" class="group">Short of N demand, {unit}</th>
 					<th colspan="3" class="group">Lost, {unit}</th>
 					<th colspan="3" class="group">Residual N, {unit}</th>
-					<th colspan="3" class="group">Yield, {yieldUnit}</th>
-					<th colspan="3" class="group">Return over N, $/ac</th>
+					<th colspan="3" class="group">Yield, {unitInSystem(yieldUnit, units)}</th>
+					<th colspan="3" class="group">Return over N, {unitInSystem('$/ac', units)}</th>
 				</tr>
 				<tr>
 					{#each ['short', 'missing', 'lost', 'left', 'yield', 'return'] as group (group)}
@@ -114,9 +124,10 @@
 						{@render spread(outcome.missing)}
 						{@render spread(outcome.lost)}
 						{@render spread(outcome.left)}
-						{@render spread(outcome.yield)}
-						{#if outcome.returnOverN}{@render spread(outcome.returnOverN)}{:else}<td colspan="3" class="soft small"
-								>a price is missing</td
+						{@render spread(inUnits(outcome.yield, yieldUnit), unitInSystem(yieldUnit, units))}
+						{#if outcome.returnOverN}{@render spread(inUnits(outcome.returnOverN, '$/ac'))}{:else}<td
+								colspan="3"
+								class="soft small">a price is missing</td
 							>{/if}
 					</tr>
 				{/each}
@@ -132,26 +143,28 @@
 			</tbody>
 		</table>
 		{#each outcome?.adaptive ?? [] as chance, at (at)}
-			{@const { mean, wet } = adaptiveFigures(chance, outcome!.programmes, yieldUnit)}
+			{@const { mean, wet } = adaptiveFigures(chance, outcome!.programmes, yieldUnit, units)}
 			<p class="chance">
-				{adaptiveText(chance, yieldUnit)} What stands behind it: <Quantity answer={mean} /> on the mean, <Quantity
+				{adaptiveText(chance, yieldUnit, units)} What stands behind it: <Quantity answer={mean} /> on the mean, <Quantity
 					answer={wet}
 				/> in the wettest fifth.
 			</p>
 		{/each}
 		{#if chance}
 			<p class="chance">
-				<strong>The inhibitor</strong> costs ${formatNumber(chance.cost, '$')}/ac, which is
-				{formatNumber(chance.breakEven, 'bu/ac')}
-				{yieldUnit}. It brings more than that in {chance.pays} of {chance.seasons} simulated seasons ({chance.paysWet} of
-				the
-				{chance.wetSeasons} wettest); the mean gain is {formatNumber(chance.gain.mean, 'bu/ac')}
-				{yieldUnit}, {formatNumber(chance.gain.wet, 'bu/ac')} in the wettest fifth.
+				<strong>The inhibitor</strong> costs {quantityIn(units, chance.cost, '$/ac')}, which is
+				{quantityIn(units, chance.breakEven, yieldUnit)}. It brings more than that in {chance.pays} of {chance.seasons} simulated
+				seasons ({chance.paysWet} of the
+				{chance.wetSeasons} wettest); the mean gain is {quantityIn(units, chance.gain.mean, yieldUnit)}, {quantityIn(
+					units,
+					chance.gain.wet,
+					yieldUnit
+				)} in the wettest fifth.
 			</p>
 		{/if}
 		<p class="soft small">
 			Fields gain less here from splitting in wet years than many trials report on poorly drained ground: the simulated
-			rain seldom keeps the soil full of water for weeks. Take the direction from it, not the bushels.
+			rain seldom keeps the soil full of water for weeks. Take the direction from it, not the amount.
 		</p>
 	{/if}
 </section>

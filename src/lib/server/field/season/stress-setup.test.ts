@@ -39,7 +39,7 @@ describe('what a worker needs to try a plan over simulated seasons', () => {
 		for (const { request, name } of others) {
 			expect(nitrogenOf(request.passes), name).toBeCloseTo(nitrogenOf(plan!.request.passes), 0);
 		}
-		expect(yieldUnit).toBe('bu/ac');
+		expect(yieldUnit).toBe('bu/ac of 56 lb');
 		expect(grainPrice).toBeGreaterThan(0);
 		expect(knowledge.stations).toHaveLength(1);
 	});

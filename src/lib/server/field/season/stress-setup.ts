@@ -1,3 +1,4 @@
+import { yieldUnitOf } from '../../../../core/units/rate-units';
 import { inhibitorTwin } from '../../../../core/season/model/inhibitor-twin';
 import { tripCount } from '../../../../core/season/plan/trips';
 import { valueIfKnown } from '../../../../core/figure/figure';
@@ -51,7 +52,7 @@ export function stressSetup({ book, library, today }: Desk, { field }: FieldYear
 		programmes,
 		knowledge: { crops, products, schedules, seasonModel, stages, stations: [station] },
 		grainPrice: prices.get(`grain:${advice.crop.id}`),
-		yieldUnit: advice.crop.yieldUnit
+		yieldUnit: yieldUnitOf(advice.crop)
 	};
 }
 

@@ -63,7 +63,7 @@
 		</form>
 		{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
 	</section>
-	<StressPanel {address} />
+	<StressPanel {address} {units} />
 {/if}
 
 <style>
