@@ -56,7 +56,7 @@ test('a boundary from files: what cannot be used is refused in words, then one i
 	await expect(region(page, 'Import a map file')).toContainText(
 		'no longitude and latitude in degrees: export it in WGS 84'
 	);
-	await expect(region(page, 'Boundary')).toContainText('22 acres');
+	await expect(region(page, 'Boundary')).toContainText('22 ac');
 	await upload.setInputFiles(
 		file(
 			'north.geojson',
@@ -65,7 +65,7 @@ test('a boundary from files: what cannot be used is refused in words, then one i
 	);
 	await page.getByRole('button', { name: 'Take as boundary' }).click();
 	// 0.004 by 0.003 degrees at 41 north less a hole, by the ellipsoid.
-	await expect(region(page, 'Boundary')).toContainText('27.1 acres');
+	await expect(region(page, 'Boundary')).toContainText('27.1 ac');
 	await region(page, 'Boundary').getByRole('button', { name: 'Type its corners' }).click();
 	const corners = region(page, 'Boundary').getByLabel(/^Corners/);
 	await expect(corners).toHaveValue(/^-34\.95, 41\n/);
@@ -76,9 +76,9 @@ test('a boundary from files: what cannot be used is refused in words, then one i
 	);
 	await corners.fill('-34.95, 41\n-34.946, 41\n-34.946, 41.003\n-34.95, 41.003');
 	await region(page, 'Boundary').getByRole('button', { name: 'Save the corners' }).click();
-	await expect(region(page, 'Boundary')).toContainText('27.7 acres');
+	await expect(region(page, 'Boundary')).toContainText('27.7 ac');
 	await page.keyboard.press('Control+z');
-	await expect(region(page, 'Boundary')).toContainText('27.1 acres');
+	await expect(region(page, 'Boundary')).toContainText('27.1 ac');
 });
 
 test('a log becomes a layer, a surface with its error, zones by variance; all in lists beside the map', async ({

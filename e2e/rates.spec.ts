@@ -183,7 +183,7 @@ test('straw taken off, a starter and a target in CaCl2 are kept with the goal an
 	await page.getByRole('button', { name: 'Save the goal' }).click();
 	await expect(page.getByText('Straw or stover taken off “150” must be a number from 0 to 100 %.')).toBeVisible();
 	await page.getByLabel('Straw or stover taken off, %').fill('50');
-	await page.getByLabel('In the starter, lb P2O5/ac').fill('20');
+	await page.getByLabel('P2O5 in the starter, lb/ac').fill('20');
 	await page.getByRole('button', { name: 'Save the goal' }).click();
 	await expect(page.getByText('50 % of the straw taken off, starter with 20 lb P2O5')).toBeVisible();
 	// IPNI tables: 160 bu x (0.25 + 0.5 x 1.1) lb K2O

@@ -63,7 +63,7 @@ test('lime: the material, how it is put on, and what it brings', async ({ page, 
 	await app.openField('Kingfisher Bend', 'rates');
 	const lime = page.getByRole('region', { name: 'Lime' });
 	await lime.getByRole('button', { name: 'Lime and pay-back' }).click();
-	await expect(lime).toContainText('4.72 short tons go on in 2 seasons');
+	await expect(lime).toContainText('4.72 short ton/ac go on in 2 seasons');
 	await expect(lime).toContainText('Brings in a year, less its cost (illustrative)');
 	await lime.getByLabel('Lime', { exact: true }).selectOption('dolomitic-lime');
 	await lime.getByLabel('How').selectOption('surface');
@@ -71,7 +71,7 @@ test('lime: the material, how it is put on, and what it brings', async ({ page, 
 	// dolomitic: 100 % x (50 + 45 x 0.5 + 5 x 0.15) % = 0.7325; 4.72 x 0.65 / 0.7325 = 4.19 for 8 in, of which
 	// lime on the surface reaches 4.
 	await expect(lime.getByRole('button', { name: /Tri-state guide 1995.*: 2.09 short ton/ })).toBeVisible();
-	await expect(lime).toContainText('2.09 short tons on the surface go on in 2 seasons');
+	await expect(lime).toContainText('2.09 short ton/ac on the surface go on in 2 seasons');
 	await page.getByRole('button', { name: 'Undo: Changed how the field is limed' }).click();
 	await expect(lime.getByRole('button', { name: /Tri-state guide 1995.*: 4.72 short ton/ })).toBeVisible();
 	// The quarry's own test: 92 % x (40 + 50 x 0.5 + 10 x 0.15) % = 0.6118; 4.72 x 0.65 / 0.6118 = 5.01.

@@ -41,6 +41,7 @@ const TO_METRIC: Record<string, { unit: string; factor: number }> = {
 	'$ per short ton': { unit: '$ per t', factor: 1 / T_PER_SHORT_TON },
 	'$/ton': { unit: '$/t', factor: 1 / T_PER_SHORT_TON },
 	'$/short ton': { unit: '$/t', factor: 1 / T_PER_SHORT_TON },
+	'$ per effective short ton': { unit: '$ per effective t', factor: 1 / T_PER_SHORT_TON },
 	'$ per acre': { unit: '$ per ha', factor: 1 / HA_PER_ACRE },
 	'$ per treated acre': { unit: '$ per treated ha', factor: 1 / HA_PER_ACRE },
 	// Lengths; rain and irrigation count in mm.

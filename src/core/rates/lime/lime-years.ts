@@ -1,3 +1,4 @@
+import { amountText } from '../../units/amount-text';
 import { knownParameters, sharedParameters } from '../../packs/parameters-of';
 import { figure, notApplicable, type Answer, type Figure } from '../../figure/figure';
 import type { CompiledRule, PackSet } from '../../packs/pack';
@@ -48,7 +49,7 @@ export function yearsItLasts(rate: Answer, fraction: Answer, site: Site): Answer
 		inputs: [acting, used],
 		basis: 'practice',
 		cautions: [
-			`${span[0]} to ${span[1]} years, as ${BACKGROUND_SPAN.high} or ${BACKGROUND_SPAN.low} lb a year leave beside crop and nitrogen.`
+			`${span[0]} to ${span[1]} years, as ${amountText(site.units).bare(BACKGROUND_SPAN.high, 'whole')} or ${amountText(site.units)(BACKGROUND_SPAN.low, 'whole')} a year leave beside crop and nitrogen.`
 		]
 	});
 }

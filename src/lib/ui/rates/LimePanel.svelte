@@ -2,10 +2,13 @@
 <script lang="ts">
 	import { Button, InlineNotification, Select, SelectItem } from 'carbon-components-svelte';
 	import { LimingActionBounds } from '$core/schema-types/bounds';
+	import { quantityIn } from '$core/units/amount-text';
 	import { formatNumber } from '$core/units/display';
+	import { inSystem, unitInSystem } from '$core/units/rate-units';
 	import ListTable from '../tables/ListTable.svelte';
 	import type { RatesPage } from '$lib/server/pages/rates-page';
-	import { typedNumbers } from '../forms/number-within';
+	import { factsIn } from '../forms/number-within';
+	import { keptNumber, typedAmount } from '../forms/typed-amount';
 	import NumberField from '../forms/NumberField.svelte';
 	import LimeForm from '../supply/LimeForm.svelte';
 	import Quantity from '../figure/Quantity.svelte';
@@ -21,7 +24,9 @@
 	// What is typed stands until the book says otherwise: an undo is seen here too.
 	let material = $derived(lime.material);
 	let placement = $derived<string>(lime.placement);
-	let depth = $derived(lime.depthIn === null ? '' : String(lime.depthIn));
+	/** Its label in the schema names the unit. */
+	const depthFacts = { ...LimingActionBounds.depthIn, label: 'Depth to lime' };
+	let depth = $derived(typedAmount(lime.depthIn, 'in', page.units));
 	let problem = $state('');
 	let adding = $state(false);
 
@@ -37,15 +42,15 @@
 
 	async function keep(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		const numbers = typedNumbers({ depthIn: depth }, LimingActionBounds, []);
-		if (typeof numbers === 'string') return void (problem = numbers);
+		const depthIn = keptNumber(depth, lime.depthIn, depthFacts, 'in', page.units);
+		if (typeof depthIn === 'string') return void (problem = depthIn);
 		problem = await save(
 			'PUT /api/fields/{field}/{year}/liming',
 			{ field: page.fieldId, year: page.year },
 			{
 				placement: placement as 'incorporated' | 'surface',
 				product: material,
-				...numbers
+				...(depthIn === undefined ? {} : { depthIn })
 			}
 		);
 	}
@@ -53,7 +58,7 @@
 
 {#snippet priceCell({ price }: Material)}
 	{#if price.applies}{#if price.value === cheapest}<span class="soft small cheapest">cheapest</span>{/if}<Quantity
-			answer={price}
+			answer={inSystem(price, page.units)}
 			bare
 		/>{:else}<span class="soft small">no price yet</span>{/if}
 {/snippet}
@@ -115,7 +120,7 @@
 		{ name: 'Lime', of: ({ name }) => name },
 		{ name: 'Effective share', answer: ({ fraction }) => fraction, bare: true },
 		{
-			name: '$ per short ton of effective lime',
+			name: `${unitInSystem('$ per short ton', page.units)} of effective lime`,
 			of: ({ price }) => (price.applies ? price.value : undefined),
 			cell: priceCell,
 			number: true
@@ -133,8 +138,8 @@
 		<SelectItem value="surface" text="On the surface (no-till, standing orchard)" />
 	</Select>
 	<NumberField
-		facts={LimingActionBounds.depthIn}
-		placeholder={placement === 'surface' ? 'top 4 in' : 'by the guide'}
+		facts={factsIn(depthFacts, 'in', page.units)}
+		placeholder={placement === 'surface' ? `top ${quantityIn(page.units, 4, 'in')}` : 'by the guide'}
 		bind:text={depth}
 	/>
 	<Button size="small" type="submit">Use this lime</Button>
