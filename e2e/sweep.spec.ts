@@ -3,28 +3,8 @@ import { writeFileSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import type { Page } from '@playwright/test';
 import { expect, hydrated, test, type App } from './app';
+import { PAGES, WORDS } from './places';
 
-const WORDS = ['ground', 'zones', 'reading', 'rates', 'season', 'supply', 'sheet', 'walk', 'book'];
-const PAGES = [
-	'/',
-	'/orders',
-	'/products',
-	'/weather',
-	'/house-rules',
-	'/calibration',
-	'/palm-nursery',
-	'/map',
-	'/guides',
-	'/curves',
-	'/trials',
-	'/work',
-	'/sampling',
-	'/programmes',
-	'/copies',
-	'/years',
-	'/trials/new',
-	'/trials/calibrate'
-];
 /** What a missing number looks like where nobody said that it is missing. */
 const SPOILED = /\bNaN\b|\bundefined\b|\bnull\b|Infinity|\[object/;
 

@@ -11,7 +11,7 @@ export const rainIn = (units: UnitSystem, mm: number): number => (units === 'us'
 
 export const rainUnit = (units: UnitSystem): 'in' | 'mm' => (units === 'us' ? 'in' : 'mm');
 
-/** Rain of so many mm in a sentence: "0.5 in", or "13 mm". */
+/** Rain in a sentence, of millimetres: "0.5 in", or "13 mm". */
 export function rainText(mm: number, units: UnitSystem): string {
 	return `${formatNumber(rainIn(units, mm), rainUnit(units))} ${rainUnit(units)}`;
 }

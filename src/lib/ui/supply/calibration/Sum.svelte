@@ -10,7 +10,7 @@
 	interface Props {
 		title: string;
 		note: string;
-		/** Numbers to type, each with what stands in it first: in its US unit, and in the metric one. */
+		/** Numbers to type, each with a first value in its US unit and in the metric one. */
 		fields: readonly { name: string; label: string; unit?: string; start: string; metric?: string }[];
 		units: UnitSystem;
 		/** Choices beside the numbers. */
