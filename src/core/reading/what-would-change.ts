@@ -1,5 +1,5 @@
 import { yieldUnitOf } from '../units/rate-units';
-import { quantityIn, amountText } from '../units/amount-text';
+import { amountText, harvestText, quantityIn } from '../units/amount-text';
 import { entriesOf } from '../check/typed-object';
 import type { Figure } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
@@ -13,7 +13,7 @@ const STEPS: Partial<Record<InputName, (input: Figure, site: Site) => { by: numb
 	cec: () => ({ by: 1, words: 'CEC higher by 1' }),
 	yieldGoal: ({ unit }, { crop, units }) => {
 		const by = { 'bu/ac': 10, 'lb/ac': 100 }[unit] ?? 1;
-		return { by, words: `${quantityIn(units, by, yieldUnitOf(crop)).replace(/\/\w+$/, '')} more of goal` };
+		return { by, words: `${harvestText(units, by, yieldUnitOf(crop))} more of goal` };
 	},
 	soilPh: () => ({ by: 0.1, words: 'soil pH higher by 0.1' }),
 	bufferPh: () => ({ by: 0.1, words: 'buffer pH higher by 0.1' }),

@@ -6,7 +6,7 @@
 	import { MAIN_BALANCED } from '$core/season/plan/balance/nutrient-balance';
 	import { EXCESS_N_LB } from '$core/season/plan/balance/book-year';
 	import { formatNumber, formatQuantity } from '$core/units/display';
-	import { quantityIn } from '$core/units/amount-text';
+	import { harvestText, quantityIn } from '$core/units/amount-text';
 	import { unitInSystem, valueInSystem } from '$core/units/rate-units';
 	import Mark from '$lib/ui/figure/Mark.svelte';
 	import type { Column } from '$lib/ui/tables/column';
@@ -59,7 +59,7 @@
 	{#if fieldId}<a href={`/field/${fieldId}/${year}/book`}>{name}</a>{:else}{name}{/if}
 {/snippet}
 {#snippet yieldCell({ harvested, yieldUnit }: Line)}
-	{#if harvested !== undefined}{quantityIn(data.units, harvested, yieldUnit ?? '').replace(/\/\w+$/, '')}{/if}
+	{#if harvested !== undefined}{harvestText(data.units, harvested, yieldUnit ?? '')}{/if}
 {/snippet}
 {#snippet goalCell({ ofGoal }: Line)}
 	{#if ofGoal !== undefined}<span class="nowrap">{Math.round(ofGoal * 100)} %</span>{:else}<span class="soft small"

@@ -1,4 +1,4 @@
-import { quantityIn } from '$core/units/amount-text';
+import { harvestText, quantityIn } from '$core/units/amount-text';
 import type { UnitSystem } from '$core/units/rate-units';
 import { ageText } from '$lib/ui/figure/age-text';
 
@@ -20,7 +20,7 @@ export function areaText({ areaAc, units }: RosterField): string {
 /** "Corn 160 bu"; empty where the year has no crop yet. */
 export function cropText({ cropName, yieldGoal, yieldUnit, units }: RosterField): string {
 	if (!cropName || yieldGoal === null) return '';
-	return `${cropName} ${quantityIn(units, yieldGoal, yieldUnit ?? '').replace(/\/\w+$/, '')}`;
+	return `${cropName} ${harvestText(units, yieldGoal, yieldUnit ?? '')}`;
 }
 
 /** How old the newest sample is. */

@@ -1,7 +1,7 @@
 import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { EXCESS_N_LB } from '../../../../core/season/plan/balance/book-year';
 import { MAIN_BALANCED } from '../../../../core/season/plan/balance/nutrient-balance';
-import { quantityIn } from '../../../../core/units/amount-text';
+import { harvestText } from '../../../../core/units/amount-text';
 import { longDate } from '../../../../core/units/day-text';
 import { formatNumber, formatQuantity } from '../../../../core/units/display';
 import { unitInSystem, valueInSystem, type UnitSystem } from '../../../../core/units/rate-units';
@@ -155,7 +155,7 @@ function cells(line: Line, units: UnitSystem): TableCell[] {
 		value === undefined ? '' : formatNumber(Math.round(valueInSystem(value, 'lb/ac', units)) + 0, 'lb/ac');
 	const { balance, running, harvested, yieldUnit = '', cost, acidity, ofGoal } = line;
 	const numbers: { text: string; bold?: boolean }[] = [
-		{ text: harvested === undefined ? '' : quantityIn(units, harvested, yieldUnit).replace(/\/\w+$/, '') },
+		{ text: harvested === undefined ? '' : harvestText(units, harvested, yieldUnit) },
 		{ text: ofGoal === undefined ? '' : `${Math.round(ofGoal * 100)} %` },
 		{ text: pounds(line.appliedN) },
 		...MAIN_BALANCED.map((nutrient) => ({
