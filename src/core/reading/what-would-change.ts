@@ -1,11 +1,10 @@
-import { yieldUnitOf } from '../units/rate-units';
+import { yieldUnitOf, type UnitSystem } from '../units/rate-units';
 import { amountText, harvestText, quantityIn } from '../units/amount-text';
 import { entriesOf } from '../check/typed-object';
 import type { Figure } from '../figure/figure';
 import type { CompiledRule } from '../packs/pack';
 import { noNumbers, type InputName } from '../packs/rule-kind';
 import type { Site } from './site';
-import { formatQuantity } from '../units/display';
 
 /** A step that a lab, a season or an adviser may well be off by, and how it is said. */
 const STEPS: Partial<Record<InputName, (input: Figure, site: Site) => { by: number; words: string }>> = {
@@ -39,11 +38,11 @@ export function whatWouldChange(
 		const then = rule.evaluate({ ...numbers, [name]: input.value + step.by });
 		if (!Number.isFinite(then)) return [];
 		const words = step.words.charAt(0).toUpperCase() + step.words.slice(1);
-		return [`${words}: ${changeText(then - now, compiled.rule.unit)}.`];
+		return [`${words}: ${changeText(then - now, compiled.rule.unit, site.units)}.`];
 	});
 }
 
-function changeText(change: number, unit: string): string {
+function changeText(change: number, unit: string, units: UnitSystem): string {
 	if (Math.abs(change) < 1e-9) return 'no change';
-	return `${formatQuantity(Math.abs(change), unit)} ${change > 0 ? 'more' : 'less'}`;
+	return `${quantityIn(units, Math.abs(change), unit)} ${change > 0 ? 'more' : 'less'}`;
 }
