@@ -126,6 +126,8 @@ describe('the answer', () => {
 		expect(metric.rate).toBeCloseTo(84.2 * 1.1208511, 4);
 		expect(metric.worksheet.applies && metric.worksheet.inputs[0]?.value).toBe(84.2);
 		expect(rateOf({ ...cornRequest(), units: 'metric' }, 'tri-state-1995/lime').unit).toBe('t/ha');
+		const [own] = metric.worksheet.applies ? metric.worksheet.inputs : [];
+		expect(own?.applies && own.wouldChange?.[1]).toBe('0.63 t more of goal: 4.1 kg/ha more.');
 	});
 
 	it('prices every rate and says what would change it', () => {
