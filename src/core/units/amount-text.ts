@@ -36,7 +36,7 @@ export function quantityIn(units: UnitSystem, value: number | readonly [number, 
 	return `${formatNumber(shown(value[0]), to)} to ${formatQuantity(shown(value[1]), to)}`;
 }
 
-/** A yield without its area, as a harvest is told: "160 bu", or "10.04 t". */
+/** A harvest without the area it comes from: "160 bu", or "10.04 t". */
 export function harvestText(units: UnitSystem, value: number, yieldUnit: string): string {
 	return quantityIn(units, value, yieldUnit).replace(/\/\w+$/, '');
 }
